@@ -1,0 +1,73 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace MorningRound.Core;
+
+/// <summary>How the core's types are written as JSON, on the wire and in storage alike.</summary>
+public static class CoreJson
+{
+    /// <summary>The deepest nesting that is read; a plan needs five levels.</summary>
+    public const int MaxDepth = 24;
+
+    /// <summary>Ready-made options for storage and tests. Immutable.</summary>
+    public static JsonSerializerOptions Options { get; } = Made();
+
+    /// <summary>Sets the options of another serializer, such as the web framework's, to the same shape.</summary>
+    public static void Apply(JsonSerializerOptions options)
+    {
+        options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
+        options.PropertyNameCaseInsensitive = false;
+        options.NumberHandling = JsonNumberHandling.Strict;
+        options.MaxDepth = MaxDepth;
+        options.RespectNullableAnnotations = true;
+        options.RespectRequiredConstructorParameters = true;
+        // The database reorders the keys of a stored document, so a type's name is not first when it is read back.
+        options.AllowOutOfOrderMetadataProperties = true;
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        options.Converters.Add(new CleanTextConverter());
+        options.Converters.Add(new UtcInstantConverter());
+    }
+
+    private static JsonSerializerOptions Made()
+    {
+        var options = new JsonSerializerOptions();
+        Apply(options);
+        options.MakeReadOnly(populateMissingResolver: true);
+        return options;
+    }
+
+    /// <summary>Text without NUL characters, which no database column for text can hold.</summary>
+    private sealed class CleanTextConverter : JsonConverter<string>
+    {
+        public override string? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+        {
+            if (reader.TokenType != JsonTokenType.String) throw new JsonException("Expected text.");
+            var text = reader.GetString();
+            return text is not null && text.Contains('\0') ? throw new JsonException("The text holds a NUL character.") : text;
+        }
+
+        public override void Write(Utf8JsonWriter writer, string value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value);
+
+        public override string ReadAsPropertyName(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+            reader.GetString()!;
+
+        public override void WriteAsPropertyName(Utf8JsonWriter writer, string value, JsonSerializerOptions options) =>
+            writer.WritePropertyName(value);
+    }
+
+    /// <summary>Instants are taken with any offset and kept in UTC, to the microsecond, which is what the database keeps.</summary>
+    private sealed class UtcInstantConverter : JsonConverter<DateTimeOffset>
+    {
+        public override DateTimeOffset Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+        {
+            if (reader.TokenType != JsonTokenType.String || !reader.TryGetDateTimeOffset(out var at))
+                throw new JsonException("Expected a date and time such as 2026-05-04T09:30:00Z.");
+            var ticks = at.UtcTicks;
+            return new DateTimeOffset(ticks - (ticks % TimeSpan.TicksPerMicrosecond), TimeSpan.Zero);
+        }
+
+        public override void Write(Utf8JsonWriter writer, DateTimeOffset value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.UtcDateTime);
+    }
+}

@@ -1,0 +1,82 @@
+namespace MorningRound.Core.Plans;
+
+/// <summary>What a plan must satisfy to be kept, and what more it needs before a student may see it.</summary>
+public static class PlanRules
+{
+    public const int LongestTitle = 120;
+    public const int LongestSentence = 400;
+    public const int LongestInstruction = 2000;
+    public const int MostSegments = 40;
+    public const int MostMinutesInSegment = 240;
+    public const int MostMinutesInPlan = 480;
+    public const int MostBallsInSegment = 400;
+    public const int MostHoles = 18;
+
+    /// <summary>
+    /// Everything that keeps a plan from being saved, each with the path of its field. An unfinished plan can be saved: no
+    /// purpose and no segments are fine here. Empty when the plan can be kept.
+    /// </summary>
+    public static IReadOnlyList<FieldError> ToKeep(SessionPlan plan)
+    {
+        var errors = new FieldErrors()
+            .RequireText(plan.Title, "title", LongestTitle)
+            .AllowText(plan.Purpose, "purpose", LongestSentence)
+            .AllowText(plan.SuccessTest, "successTest", LongestSentence)
+            .Require(plan.Segments.Count <= MostSegments, "segments", $"A plan holds at most {MostSegments} segments.");
+
+        var seen = new HashSet<Guid>();
+        for (var i = 0; i < plan.Segments.Count; i++)
+        {
+            var path = $"segments[{i}]";
+            var segment = plan.Segments[i];
+            errors.Require(segment.Id != Guid.Empty && seen.Add(segment.Id), $"{path}.id", "Every segment needs an id of its own.");
+            CheckSegment(segment, path, errors);
+        }
+
+        return errors
+            .Require(plan.Segments.Sum(s => (long)s.Minutes) <= MostMinutesInPlan, "segments",
+                $"A session is at most {MostMinutesInPlan} minutes long.")
+            .Found;
+    }
+
+    /// <summary>
+    /// What <see cref="ToKeep"/> asks for, and also a purpose and at least one segment of practice. Empty when the plan can be
+    /// published.
+    /// </summary>
+    public static IReadOnlyList<FieldError> ToPublish(SessionPlan plan) =>
+    [
+        .. ToKeep(plan),
+        .. new FieldErrors()
+            .Require(!string.IsNullOrWhiteSpace(plan.Purpose), "purpose", "A session needs a purpose before a student sees it.")
+            .Require(plan.Practice().Any(), "segments", "A session needs at least one segment of practice before a student sees it.")
+            .Found,
+    ];
+
+    private static void CheckSegment(Segment segment, string path, FieldErrors errors)
+    {
+        errors.RequireText(segment.Title, $"{path}.title", LongestTitle)
+            .RequireBetween(segment.Minutes, 1, MostMinutesInSegment, $"{path}.minutes", "minutes")
+            .AllowText(segment.Instruction, $"{path}.instruction", LongestInstruction);
+        if (segment is not PracticeSegment practice) return;
+
+        errors.RequireBetween(practice.Balls, 0, MostBallsInSegment, $"{path}.balls", "balls")
+            .AllowText(practice.Cue, $"{path}.cue", LongestSentence)
+            .Require(practice.Clubs.Distinct().Count() == practice.Clubs.Count, $"{path}.clubs", "Name each club once.")
+            .Require(!practice.Bridge || practice.Phase == Phase.WarmUp, $"{path}.bridge", "Only a warm-up has a bridge.");
+        if (practice.Holes is { } holes)
+        {
+            errors.Require(practice.Phase == Phase.OnCourse, $"{path}.holes", "Only an on-course segment has holes.")
+                .RequireBetween(holes, 1, MostHoles, $"{path}.holes", "holes");
+        }
+
+        switch (practice.Exit)
+        {
+            case AfterBalls:
+                errors.Require(practice.Balls > 0, $"{path}.balls", "A segment that ends after its balls needs a number of balls.");
+                break;
+            case UntilMet until:
+                errors.RequireText(until.Criterion, $"{path}.exit.criterion", LongestSentence);
+                break;
+        }
+    }
+}

@@ -1,0 +1,63 @@
+using System.Text.Json.Serialization;
+using MorningRound.Core.Places;
+
+namespace MorningRound.Core.Plans;
+
+/// <summary>One stretch of a session plan: practice in one of the four phases, or a pause.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(PracticeSegment), "practice")]
+[JsonDerivedType(typeof(Pause), "pause")]
+public abstract record Segment
+{
+    /// <summary>Made by whoever writes the plan; unique inside it. Logs refer to segments by it.</summary>
+    public required Guid Id { get; init; }
+
+    /// <summary>A few words that stand under the segment in the strip.</summary>
+    public required string Title { get; init; }
+
+    /// <summary>Planned length in whole minutes, 1 to 240.</summary>
+    public required int Minutes { get; init; }
+
+    /// <summary>What to do, in the coach's words.</summary>
+    public string Instruction { get; init; } = "";
+}
+
+/// <summary>A segment without a phase: water, shade, rest. Outside all shares and paces, and never part of completion.</summary>
+public sealed record Pause : Segment;
+
+/// <summary>A stretch of practice.</summary>
+public sealed record PracticeSegment : Segment
+{
+    public required Phase Phase { get; init; }
+
+    public required Intent Intent { get; init; }
+
+    public Area? Area { get; init; }
+
+    public required PlaceKind Place { get; init; }
+
+    /// <summary>Strokes planned, 0 to 400. They are bought only on a range. Zero for stretching, breathing, reading.</summary>
+    public int Balls { get; init; }
+
+    /// <summary>Holes to play, 1 to 18, in an on-course segment; otherwise none.</summary>
+    public int? Holes { get; init; }
+
+    public IReadOnlyList<Club> Clubs { get; init; } = [];
+
+    /// <summary>The one thought to hold, in lead and trail words.</summary>
+    public string Cue { get; init; } = "";
+
+    public FeedbackSource? Feedback { get; init; }
+
+    /// <summary>When the segment is over.</summary>
+    public required ExitRule Exit { get; init; }
+
+    /// <summary>A swing change at its own slow pace: about one ball every two to four minutes.</summary>
+    public bool SlowRepetitions { get; init; }
+
+    /// <summary>The last part of a warm-up that leads over to the day's focus with slow part swings.</summary>
+    public bool Bridge { get; init; }
+
+    /// <summary>Every ball with the whole routine, as on the course.</summary>
+    public bool FullRoutine { get; init; }
+}

@@ -1,0 +1,39 @@
+using MorningRound.Core.Sessions;
+using MorningRound.Core.Weeks;
+
+namespace MorningRound.Core.Progress;
+
+/// <summary>The mean of a week's self-ratings of one kind; none where nobody answered.</summary>
+public sealed record MeanRatings(double? Focus, double? Quality, double? Confidence, double? Enjoyment, double? Effort)
+{
+    /// <summary>Means over the sessions that answered; a missing answer is left out, not counted as zero.</summary>
+    public static MeanRatings Of(IReadOnlyCollection<SessionRated> ratings) => new(
+        Mean(ratings, r => r.Focus),
+        Mean(ratings, r => r.Quality),
+        Mean(ratings, r => r.Confidence),
+        Mean(ratings, r => r.Enjoyment),
+        Mean(ratings, r => r.Effort));
+
+    private static double? Mean(IEnumerable<SessionRated> ratings, Func<SessionRated, int?> answer) =>
+        ratings.Average(r => (double?)answer(r));
+}
+
+/// <summary>One week of a student's history, as the charts show it.</summary>
+/// <param name="Week">The week.</param>
+/// <param name="Completion">What was done of it.</param>
+/// <param name="Ratings">How the student judged it.</param>
+/// <param name="MinutesPractised">Minutes the clock ran, whatever was planned.</param>
+/// <param name="Balls">Balls counted.</param>
+/// <param name="WorstPain">The highest pain reported, 1–10; none where none was.</param>
+public sealed record WeekFigure(
+    IsoWeek Week, WeekCompletion Completion, MeanRatings Ratings, double MinutesPractised, int Balls, int? WorstPain)
+{
+    /// <summary>Adds up one week from its published sessions and all logs kept of them.</summary>
+    public static WeekFigure Of(IsoWeek week, IReadOnlyCollection<AssignedSession> sessions, IReadOnlyCollection<SessionLog> logs) => new(
+        week,
+        WeekCompletion.Of(sessions),
+        MeanRatings.Of([.. logs.Select(l => l.Rating).OfType<SessionRated>()]),
+        logs.Sum(l => l.Spent.TotalMinutes),
+        logs.Sum(l => l.Balls),
+        logs.SelectMany(l => l.Pain).Max(p => (int?)p.Level));
+}

@@ -1,0 +1,27 @@
+namespace MorningRound.Core.Sessions;
+
+/// <summary>One step of the pain scale as it is offered to a student.</summary>
+/// <param name="Level">0 (none) to 10.</param>
+/// <param name="EndsSession">Whether pain of this level, even when it is not sharp, ends the session.</param>
+public sealed record PainStep(int Level, bool EndsSession);
+
+/// <summary>
+/// When pain ends a session. Coaching is not medicine: the rule only stops the practice and sends people to somebody who can
+/// judge. Common practice, no source.
+/// </summary>
+public static class PainRule
+{
+    /// <summary>The lowest level, 0–10, at which practice stops.</summary>
+    public const int EndsSessionFrom = 4;
+
+    public const string Advice =
+        "Stop here for today. Coaching is not medicine: please see a doctor or physiotherapist before you practise with it again. "
+        + "Your coach will see this, and nothing is held against you.";
+
+    /// <summary>The whole scale with what each step leads to, so that a screen needs no rule of its own.</summary>
+    public static IReadOnlyList<PainStep> Scale { get; } =
+        [.. Enumerable.Range(0, 11).Select(level => new PainStep(level, EndsSession(level, sharp: false)))];
+
+    /// <summary>Four or more of ten, or any sharp pain, ends the session.</summary>
+    public static bool EndsSession(int level, bool sharp) => level >= EndsSessionFrom || sharp;
+}

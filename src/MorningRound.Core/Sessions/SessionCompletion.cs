@@ -1,0 +1,80 @@
+using MorningRound.Core.Plans;
+
+namespace MorningRound.Core.Sessions;
+
+/// <summary>How much of one planned segment was done.</summary>
+/// <param name="SegmentId">The segment.</param>
+/// <param name="Fraction">0 to 1; none where it was dropped because of pain and counts for nothing.</param>
+/// <param name="Outcome">How it was left; none where nobody touched it or it was left open.</param>
+/// <param name="Balls">Balls counted in the log that counts; none when nothing was counted.</param>
+/// <param name="Seconds">Seconds the clock ran in the log that counts.</param>
+public sealed record SegmentCompletion(Guid SegmentId, double? Fraction, SegmentOutcome? Outcome, int? Balls, int Seconds);
+
+/// <summary>
+/// How much of a session was done: planned minutes of the segments done ÷ planned minutes of the published plan. Pauses, and
+/// segments dropped because of pain, are in neither.
+/// </summary>
+public sealed record SessionCompletion
+{
+    /// <summary>One entry for each segment of practice, in the order of the plan.</summary>
+    public required IReadOnlyList<SegmentCompletion> Segments { get; init; }
+
+    /// <summary>Planned minutes that count.</summary>
+    public required int PlannedMinutes { get; init; }
+
+    /// <summary>Planned minutes of what was done: half a 20-minute segment is 10.</summary>
+    public required double DoneMinutes { get; init; }
+
+    /// <summary>0 to 1; none when nothing is left that counts.</summary>
+    public double? Fraction => PlannedMinutes == 0 ? null : DoneMinutes / PlannedMinutes;
+
+    /// <summary>Whether every segment that counts was done whole.</summary>
+    public bool IsWhole => PlannedMinutes > 0 && Segments.All(s => s.Fraction is null or >= 1);
+
+    /// <summary>
+    /// Judges a plan by the logs kept of it. Of two logs, the fuller one counts for each segment; without a log nothing was
+    /// done.
+    /// </summary>
+    public static SessionCompletion Of(SessionPlan plan, IReadOnlyCollection<SessionLog> logs)
+    {
+        var counted = plan.Practice()
+            .Select(segment => (segment, completion: Fullest(segment, logs)))
+            .ToList();
+        var counting = counted.Where(c => c.completion.Fraction is not null).ToList();
+        return new SessionCompletion
+        {
+            Segments = [.. counted.Select(c => c.completion)],
+            PlannedMinutes = counting.Sum(c => c.segment.Minutes),
+            DoneMinutes = counting.Sum(c => c.segment.Minutes * c.completion.Fraction!.Value),
+        };
+    }
+
+    private static SegmentCompletion Fullest(PracticeSegment segment, IReadOnlyCollection<SessionLog> logs)
+    {
+        var perLog = logs.Select(log => In(segment, log)).ToList();
+        if (perLog.Count == 0) return new SegmentCompletion(segment.Id, 0, null, null, 0);
+
+        // A log that did something of it beats one in which it was dropped for pain, which beats one that never touched it.
+        return perLog.MaxBy(c => c.Fraction switch { > 0 => 1 + c.Fraction.Value, null => 1, _ => 0 })!;
+    }
+
+    private static SegmentCompletion In(PracticeSegment segment, SessionLog log)
+    {
+        var kept = log.Segments.FirstOrDefault(s => s.SegmentId == segment.Id) ?? new SegmentLog { SegmentId = segment.Id };
+        var dropped = log.EndedByPain && kept.Outcome is null;
+        return new SegmentCompletion(
+            segment.Id, dropped ? null : FractionOf(segment, kept), kept.Outcome, kept.Balls, (int)Math.Round(kept.Spent.TotalSeconds));
+    }
+
+    /// <summary>
+    /// Done is whole and skipped is nothing. Otherwise balls counted ÷ balls planned, or the clock's minutes where no balls
+    /// are planned or none were counted; never above 1.
+    /// </summary>
+    private static double FractionOf(PracticeSegment planned, SegmentLog kept) => kept.Outcome switch
+    {
+        SegmentOutcome.Done => 1,
+        SegmentOutcome.Skipped => 0,
+        _ when planned.Balls > 0 && kept.Balls is { } balls => Math.Min(1, (double)balls / planned.Balls),
+        _ => Math.Min(1, kept.Spent.TotalMinutes / planned.Minutes),
+    };
+}

@@ -1,0 +1,114 @@
+using System.Text.Json.Serialization;
+
+namespace MorningRound.Core.Sessions;
+
+/// <summary>
+/// One thing that happened in a session, as the phone noted it. A log only grows: entries are numbered from 1 without gaps,
+/// and taking something back is an entry of its own.
+/// </summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(SegmentEntered), "entered")]
+[JsonDerivedType(typeof(ClockStopped), "stopped")]
+[JsonDerivedType(typeof(BallsCounted), "counted")]
+[JsonDerivedType(typeof(SegmentSettled), "settled")]
+[JsonDerivedType(typeof(PainReported), "pain")]
+[JsonDerivedType(typeof(SessionRated), "rated")]
+[JsonDerivedType(typeof(SessionFinished), "finished")]
+[JsonDerivedType(typeof(EntryUndone), "undone")]
+public abstract record SessionEntry
+{
+    /// <summary>The place in the log, from 1.</summary>
+    public required int Sequence { get; init; }
+
+    /// <summary>When it happened, by the phone's clock.</summary>
+    public required DateTimeOffset At { get; init; }
+}
+
+/// <summary>The clock runs for a segment from now on; it stops for any other.</summary>
+public sealed record SegmentEntered : SessionEntry
+{
+    public required Guid SegmentId { get; init; }
+}
+
+/// <summary>The clock stands still until a segment is entered again.</summary>
+public sealed record ClockStopped : SessionEntry;
+
+/// <summary>Balls added to a segment's count, or taken off it.</summary>
+public sealed record BallsCounted : SessionEntry
+{
+    public required Guid SegmentId { get; init; }
+
+    /// <summary>−400 to 400. A count never goes below zero.</summary>
+    public required int Balls { get; init; }
+}
+
+/// <summary>The student closed a segment, and says how. Closing it again replaces what was said before.</summary>
+public sealed record SegmentSettled : SessionEntry
+{
+    public required Guid SegmentId { get; init; }
+
+    public required SegmentOutcome Outcome { get; init; }
+}
+
+/// <summary>How a segment was left.</summary>
+public enum SegmentOutcome
+{
+    /// <summary>Done as planned, or its aim was met early, which is the same.</summary>
+    Done,
+
+    /// <summary>Left before its end: what was done of it counts.</summary>
+    PartDone,
+
+    /// <summary>Not done.</summary>
+    Skipped,
+}
+
+/// <summary>Pain, at any moment. Pain that ends the session closes it for every segment not yet settled.</summary>
+public sealed record PainReported : SessionEntry
+{
+    public required BodyPart Part { get; init; }
+
+    /// <summary>Lead or trail, for parts that come in pairs; none for the others.</summary>
+    public BodySide? Side { get; init; }
+
+    /// <summary>1 to 10.</summary>
+    public required int Level { get; init; }
+
+    public required bool Sharp { get; init; }
+}
+
+/// <summary>The student's own judgement of the session. Whatever is missing was not answered. Rating again replaces it.</summary>
+public sealed record SessionRated : SessionEntry
+{
+    /// <summary>1 to 10.</summary>
+    public int? Focus { get; init; }
+
+    /// <summary>1 to 10.</summary>
+    public int? Quality { get; init; }
+
+    /// <summary>1 to 10.</summary>
+    public int? Confidence { get; init; }
+
+    /// <summary>1 to 10.</summary>
+    public int? Enjoyment { get; init; }
+
+    /// <summary>How hard it was, 0 to 10.</summary>
+    public int? Effort { get; init; }
+
+    public bool? PurposeMet { get; init; }
+
+    /// <summary>True when the student says that nothing hurt. Pain itself is reported as <see cref="PainReported"/>.</summary>
+    public bool? NothingHurt { get; init; }
+
+    public string Note { get; init; } = "";
+}
+
+/// <summary>The session is over.</summary>
+public sealed record SessionFinished : SessionEntry;
+
+/// <summary>An earlier entry never happened.</summary>
+public sealed record EntryUndone : SessionEntry
+{
+    /// <summary>The sequence number of the entry that is taken back. Taking back an undo has no effect.</summary>
+    public required int Undoes { get; init; }
+}

@@ -1,0 +1,140 @@
+namespace MorningRound.Core.Sessions;
+
+/// <summary>What happened in one segment, as far as the log knows.</summary>
+public sealed record SegmentLog
+{
+    public required Guid SegmentId { get; init; }
+
+    /// <summary>How it was left; none while it is open.</summary>
+    public SegmentOutcome? Outcome { get; init; }
+
+    /// <summary>Balls counted; none when nothing was counted, which is not the same as zero.</summary>
+    public int? Balls { get; init; }
+
+    /// <summary>Time the clock ran for this segment.</summary>
+    public TimeSpan Spent { get; init; }
+}
+
+/// <summary>
+/// What really happened: the state that a log's entries add up to. The entries are the record; this is their reading, and it
+/// can be made again at any time.
+/// </summary>
+public sealed record SessionLog
+{
+    /// <summary>The longest stretch without any sign of life that still counts as practice: a phone left running is not.</summary>
+    public static readonly TimeSpan LongestStretch = TimeSpan.FromHours(4);
+
+    /// <summary>The time of the first entry; none in an empty log.</summary>
+    public DateTimeOffset? StartedAt { get; init; }
+
+    /// <summary>When it was finished; none while it is under way.</summary>
+    public DateTimeOffset? FinishedAt { get; init; }
+
+    /// <summary>The segment the clock is running for, and since when; none while it stands still.</summary>
+    public (Guid SegmentId, DateTimeOffset Since)? Running { get; init; }
+
+    /// <summary>Segments that were touched, in the order of their first entry.</summary>
+    public required IReadOnlyList<SegmentLog> Segments { get; init; }
+
+    /// <summary>All pain that was reported, in order.</summary>
+    public required IReadOnlyList<PainReported> Pain { get; init; }
+
+    /// <summary>The last rating given; none before that.</summary>
+    public SessionRated? Rating { get; init; }
+
+    /// <summary>Time the clock ran, over all segments.</summary>
+    public TimeSpan Spent => Segments.Aggregate(TimeSpan.Zero, (sum, s) => sum + s.Spent);
+
+    /// <summary>Balls counted, over all segments.</summary>
+    public int Balls => Segments.Sum(s => s.Balls ?? 0);
+
+    /// <summary>Whether reported pain ended the session.</summary>
+    public bool EndedByPain => Pain.Any(p => PainRule.EndsSession(p.Level, p.Sharp));
+
+    /// <summary>
+    /// Reads a log's entries in the order of their numbers, whatever order they come in. Clocks that run backwards add no
+    /// time, and one stretch counts for at most <see cref="LongestStretch"/>.
+    /// </summary>
+    public static SessionLog From(IEnumerable<SessionEntry> entries)
+    {
+        var ordered = entries.OrderBy(e => e.Sequence).ToList();
+        var undone = ordered.OfType<EntryUndone>().Select(e => e.Undoes).ToHashSet();
+        var reading = new Reading();
+        foreach (var entry in ordered.Where(e => e is not EntryUndone && !undone.Contains(e.Sequence))) reading.Take(entry);
+        return reading.Result(ordered.Count == 0 ? null : ordered[0].At);
+    }
+
+    private sealed class Reading
+    {
+        private readonly List<Guid> _order = [];
+        private readonly Dictionary<Guid, SegmentLog> _segments = [];
+        private readonly List<PainReported> _pain = [];
+        private (Guid SegmentId, DateTimeOffset Since)? _running;
+        private SessionRated? _rating;
+        private DateTimeOffset? _finished;
+
+        public void Take(SessionEntry entry)
+        {
+            switch (entry)
+            {
+                case SegmentEntered entered:
+                    StopClock(entered.At);
+                    Change(entered.SegmentId, s => s);
+                    _running = (entered.SegmentId, entered.At);
+                    break;
+                case ClockStopped:
+                    StopClock(entry.At);
+                    break;
+                case BallsCounted counted:
+                    Change(counted.SegmentId, s => s with { Balls = Math.Max(0, (s.Balls ?? 0) + counted.Balls) });
+                    break;
+                case SegmentSettled settled:
+                    if (_running?.SegmentId == settled.SegmentId) StopClock(settled.At);
+                    Change(settled.SegmentId, s => s with { Outcome = settled.Outcome });
+                    break;
+                case PainReported pain:
+                    _pain.Add(pain);
+                    if (PainRule.EndsSession(pain.Level, pain.Sharp)) StopClock(pain.At);
+                    break;
+                case SessionRated rated:
+                    _rating = rated;
+                    break;
+                case SessionFinished:
+                    StopClock(entry.At);
+                    _finished = entry.At;
+                    break;
+            }
+        }
+
+        public SessionLog Result(DateTimeOffset? startedAt) => new()
+        {
+            StartedAt = startedAt,
+            FinishedAt = _finished,
+            Running = _running,
+            Segments = [.. _order.Select(id => _segments[id])],
+            Pain = _pain,
+            Rating = _rating,
+        };
+
+        private void StopClock(DateTimeOffset at)
+        {
+            if (_running is not { } running) return;
+            var stretch = at - running.Since;
+            if (stretch < TimeSpan.Zero) stretch = TimeSpan.Zero;
+            if (stretch > LongestStretch) stretch = LongestStretch;
+            Change(running.SegmentId, s => s with { Spent = s.Spent + stretch });
+            _running = null;
+        }
+
+        private void Change(Guid segmentId, Func<SegmentLog, SegmentLog> change)
+        {
+            if (!_segments.TryGetValue(segmentId, out var segment))
+            {
+                segment = new SegmentLog { SegmentId = segmentId };
+                _order.Add(segmentId);
+            }
+
+            _segments[segmentId] = change(segment);
+        }
+    }
+}

@@ -1,0 +1,17 @@
+namespace MorningRound.Core.Students;
+
+/// <summary>The side a player stands on. It decides which arm is the lead arm.</summary>
+public enum Hand
+{
+    Right,
+    Left,
+}
+
+/// <summary>How far a student has come, in the four steps that drafts and programmes use.</summary>
+public enum Level
+{
+    New,
+    Improving,
+    SingleFigure,
+    Elite,
+}

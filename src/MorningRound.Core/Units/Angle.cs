@@ -1,0 +1,26 @@
+namespace MorningRound.Core.Units;
+
+/// <summary>A direction or an offset of one, kept in degrees. Right of the line is positive, left is negative.</summary>
+public readonly record struct Angle
+{
+    private Angle(double degrees) => Degrees = degrees;
+
+    public double Degrees { get; }
+
+    public double Radians => Degrees * Math.PI / 180;
+
+    /// <summary>An angle in degrees, not wrapped. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.</summary>
+    public static Angle FromDegrees(double degrees) => new(Finite.Checked(degrees));
+
+    /// <summary>
+    /// The angle under which an offset is seen from the ball: 15 yd to the right at 185 yd is 4.6°.
+    /// Throws <see cref="ArgumentOutOfRangeException"/> when the distance is not above zero.
+    /// </summary>
+    public static Angle OfOffset(Length offset, Length distance) =>
+        distance > Length.Zero
+            ? new Angle(Math.Atan2(offset.Metres, distance.Metres) * 180 / Math.PI)
+            : throw new ArgumentOutOfRangeException(nameof(distance), distance, "The distance must be above zero.");
+
+    /// <summary>How far off the line this angle is at a distance: 4.6° at 230 yd is 18.6 yd.</summary>
+    public Length OffsetAt(Length distance) => distance * Math.Tan(Radians);
+}

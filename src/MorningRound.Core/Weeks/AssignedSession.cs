@@ -1,0 +1,76 @@
+using MorningRound.Core.Sessions;
+
+namespace MorningRound.Core.Weeks;
+
+/// <summary>Whether a session belongs to the week's work or comes on top of it.</summary>
+public enum Requirement
+{
+    Must,
+    Extra,
+}
+
+/// <summary>Why a session counts for nothing.</summary>
+public enum Excuse
+{
+    Ill,
+    Hurt,
+    Away,
+    Weather,
+}
+
+/// <summary>Where an assigned session stands.</summary>
+public enum Standing
+{
+    /// <summary>Still to come.</summary>
+    Open,
+
+    /// <summary>Begun and not finished.</summary>
+    UnderWay,
+
+    /// <summary>Every segment that counts was done.</summary>
+    Done,
+
+    /// <summary>Some of it was done.</summary>
+    PartDone,
+
+    /// <summary>Its day, or for "any day" its week, has passed with nothing done.</summary>
+    Missed,
+
+    /// <summary>Counts for nothing.</summary>
+    Excused,
+}
+
+/// <summary>One published session of a student's week, with all that its standing and the week's figure need.</summary>
+public sealed record AssignedSession
+{
+    public required IsoWeek Week { get; init; }
+
+    /// <summary>The day it is set for; none for "any day".</summary>
+    public DateOnly? Day { get; init; }
+
+    public required Requirement Requirement { get; init; }
+
+    public Excuse? Excuse { get; init; }
+
+    /// <summary>What the logs of this session add up to.</summary>
+    public required SessionCompletion Completion { get; init; }
+
+    /// <summary>Whether any log exists.</summary>
+    public required bool HasLog { get; init; }
+
+    /// <summary>Whether any log was finished.</summary>
+    public required bool IsFinished { get; init; }
+
+    /// <summary>The last day on which it is due.</summary>
+    public DateOnly Due => Day ?? Week.Sunday;
+
+    /// <summary>Where the session stands on a day. A session set for a day can still be done later; then it is done.</summary>
+    public Standing StandingOn(DateOnly today)
+    {
+        if (Excuse is not null || (HasLog && Completion.Fraction is null)) return Standing.Excused;
+        if (HasLog && !IsFinished && today <= Due) return Standing.UnderWay;
+        if (Completion.IsWhole) return Standing.Done;
+        if (Completion.DoneMinutes > 0) return Standing.PartDone;
+        return today > Due || IsFinished ? Standing.Missed : Standing.Open;
+    }
+}

@@ -1,0 +1,85 @@
+using System.Text.Json;
+using CsCheck;
+using MorningRound.Core.Plans;
+
+namespace MorningRound.Core.Tests.Plans;
+
+public class PlanRulesTests
+{
+    [Fact]
+    public void An_unfinished_plan_can_be_kept_but_not_published()
+    {
+        var plan = new SessionPlan { Title = "Tuesday", Segments = [] };
+        Assert.Empty(PlanRules.ToKeep(plan));
+        Assert.Equal(["purpose", "segments"], PlanRules.ToPublish(plan).Select(e => e.Path));
+    }
+
+    [Fact]
+    public void A_plan_of_nothing_but_pauses_cannot_be_published() =>
+        Assert.Equal(["segments"], PlanRules.ToPublish(Given.Plan(Given.Pause(1, 5))).Select(e => e.Path));
+
+    public static TheoryData<string, PracticeSegment> WrongSegments => new()
+    {
+        { "segments[0].minutes", Given.Segment(1, Phase.Block, -5) },
+        { "segments[0].minutes", Given.Segment(1, Phase.Block, 241) },
+        { "segments[0].balls", Given.Segment(1, Phase.Block, 10, -1) },
+        { "segments[0].balls", Given.Segment(1, Phase.Block, 10) with { Exit = new AfterBalls() } },
+        { "segments[0].title", Given.Segment(1, Phase.Block, 10) with { Title = "  " } },
+        { "segments[0].title", Given.Segment(1, Phase.Block, 10) with { Title = new string('x', 121) } },
+        { "segments[0].instruction", Given.Segment(1, Phase.Block, 10) with { Instruction = new string('x', 2001) } },
+        { "segments[0].cue", Given.Segment(1, Phase.Block, 10) with { Cue = new string('x', 401) } },
+        { "segments[0].clubs", Given.Segment(1, Phase.Block, 10) with { Clubs = [Club.Iron7, Club.Iron7] } },
+        { "segments[0].bridge", Given.Segment(1, Phase.Block, 10) with { Bridge = true } },
+        { "segments[0].holes", Given.Segment(1, Phase.Block, 10) with { Holes = 3 } },
+        { "segments[0].holes", Given.Segment(1, Phase.OnCourse, 10) with { Holes = 19 } },
+        { "segments[0].exit.criterion", Given.Segment(1, Phase.Block, 10) with { Exit = new UntilMet { Criterion = "" } } },
+        { "segments[0].id", Given.Segment(0, Phase.Block, 10) },
+    };
+
+    [Theory]
+    [MemberData(nameof(WrongSegments))]
+    public void A_wrong_segment_is_named_by_its_field(string path, PracticeSegment segment) =>
+        Assert.Equal([path], PlanRules.ToKeep(Given.Plan(segment)).Select(e => e.Path));
+
+    [Fact]
+    public void Two_segments_cannot_share_an_id() =>
+        Assert.Equal(["segments[1].id"],
+            PlanRules.ToKeep(Given.Plan(Given.Segment(1, Phase.Block, 5), Given.Pause(1, 5))).Select(e => e.Path));
+
+    [Fact]
+    public void A_session_longer_than_eight_hours_is_refused() =>
+        Assert.Equal(["segments"], PlanRules.ToKeep(Given.Plan(
+            Given.Segment(1, Phase.Block, 240), Given.Segment(2, Phase.Random, 240), Given.Pause(3, 1))).Select(e => e.Path));
+
+    [Fact]
+    public void Overlong_texts_are_named()
+    {
+        var plan = Given.Plan() with { Title = "", Purpose = new string('x', 401), SuccessTest = new string('x', 401) };
+        Assert.Equal(["title", "purpose", "successTest"], PlanRules.ToKeep(plan).Select(e => e.Path));
+    }
+
+    [Fact]
+    public void Every_generated_plan_can_be_kept_and_comes_back_from_json_as_it_was() =>
+        GenPlan.Any.Sample(plan =>
+        {
+            Assert.Empty(PlanRules.ToKeep(plan));
+            var written = JsonSerializer.Serialize(plan, CoreJson.Options);
+            var read = JsonSerializer.Deserialize<SessionPlan>(written, CoreJson.Options)!;
+            Assert.Equal(written, JsonSerializer.Serialize(read, CoreJson.Options));
+        });
+
+    [Theory]
+    [InlineData(12, "until three centred running, at most 12 balls")]
+    [InlineData(1, "until three centred running, at most 1 ball")]
+    [InlineData(0, "until three centred running, at most 8 min")]
+    public void An_aim_says_its_cap(int balls, string words) =>
+        Assert.Equal(words, new UntilMet { Criterion = "three centred running" }.InWords(Given.Segment(1, Phase.WarmUp, 8, balls)));
+
+    [Fact]
+    public void Minutes_and_balls_say_their_number()
+    {
+        var segment = Given.Segment(1, Phase.Block, 15, 20);
+        Assert.Equal("after 15 min", new AfterMinutes().InWords(segment));
+        Assert.Equal("after 20 balls", new AfterBalls().InWords(segment));
+    }
+}
