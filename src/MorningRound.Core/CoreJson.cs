@@ -1,5 +1,7 @@
+using System.Collections;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 
 namespace MorningRound.Core;
 
@@ -23,9 +25,28 @@ public static class CoreJson
         options.RespectRequiredConstructorParameters = true;
         // The database reorders the keys of a stored document, so a type's name is not first when it is read back.
         options.AllowOutOfOrderMetadataProperties = true;
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(RefuseGapsInLists);
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         options.Converters.Add(new CleanTextConverter());
         options.Converters.Add(new UtcInstantConverter());
+    }
+
+    /// <summary>The serializer checks properties for null, but not what stands inside lists.</summary>
+    private static void RefuseGapsInLists(JsonTypeInfo type)
+    {
+        if (type.Kind != JsonTypeInfoKind.Object) return;
+        var lists = type.Properties
+            .Where(p => p.Get is not null && p.PropertyType != typeof(string) && typeof(IEnumerable).IsAssignableFrom(p.PropertyType))
+            .ToList();
+        if (lists.Count == 0) return;
+        type.OnDeserialized = read =>
+        {
+            foreach (var list in lists)
+            {
+                if (list.Get!(read) is IEnumerable items && items.Cast<object?>().Contains(null))
+                    throw new JsonException($"The list '{list.Name}' has a gap.");
+            }
+        };
     }
 
     private static JsonSerializerOptions Made()

@@ -15,6 +15,9 @@ public sealed record SegmentLog
     public TimeSpan Spent { get; init; }
 }
 
+/// <summary>The segment the clock runs for, and since when.</summary>
+public sealed record RunningClock(Guid SegmentId, DateTimeOffset Since);
+
 /// <summary>
 /// What really happened: the state that a log's entries add up to. The entries are the record; this is their reading, and it
 /// can be made again at any time.
@@ -31,7 +34,7 @@ public sealed record SessionLog
     public DateTimeOffset? FinishedAt { get; init; }
 
     /// <summary>The segment the clock is running for, and since when; none while it stands still.</summary>
-    public (Guid SegmentId, DateTimeOffset Since)? Running { get; init; }
+    public RunningClock? Running { get; init; }
 
     /// <summary>Segments that were touched, in the order of their first entry.</summary>
     public required IReadOnlyList<SegmentLog> Segments { get; init; }
@@ -69,7 +72,7 @@ public sealed record SessionLog
         private readonly List<Guid> _order = [];
         private readonly Dictionary<Guid, SegmentLog> _segments = [];
         private readonly List<PainReported> _pain = [];
-        private (Guid SegmentId, DateTimeOffset Since)? _running;
+        private RunningClock? _running;
         private SessionRated? _rating;
         private DateTimeOffset? _finished;
 
@@ -80,7 +83,7 @@ public sealed record SessionLog
                 case SegmentEntered entered:
                     StopClock(entered.At);
                     Change(entered.SegmentId, s => s);
-                    _running = (entered.SegmentId, entered.At);
+                    _running = new RunningClock(entered.SegmentId, entered.At);
                     break;
                 case ClockStopped:
                     StopClock(entry.At);

@@ -27,7 +27,7 @@ public class SessionLogTests
     public void A_running_clock_says_since_when()
     {
         var log = Log((0, Entered(1)), (5, Entered(2)));
-        Assert.Equal((Id(2), Nine.AddMinutes(5)), log.Running);
+        Assert.Equal(new RunningClock(Id(2), Nine.AddMinutes(5)), log.Running);
     }
 
     [Fact]

@@ -1,0 +1,78 @@
+using System.Security.Claims;
+using Microsoft.AspNetCore.Authorization;
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Options;
+using MorningRound.Server.Storage;
+
+namespace MorningRound.Server.Accounts;
+
+public static class AccountServices
+{
+    /// <summary>Identity with cookies, the policies by role, and keys that live in the database so that copies can share them.</summary>
+    public static IServiceCollection AddAccounts(this IServiceCollection services)
+    {
+        services.AddDataProtection().SetApplicationName("MorningRound").PersistKeysToDbContext<MorningRoundDb>();
+        services.AddIdentityCore<Account>(options =>
+            {
+                options.User.RequireUniqueEmail = true;
+                // Length is what makes a password hard to guess; rules about signs only make it hard to type.
+                options.Password = new PasswordOptions
+                {
+                    RequiredLength = 10,
+                    RequireDigit = false,
+                    RequireLowercase = false,
+                    RequireUppercase = false,
+                    RequireNonAlphanumeric = false,
+                    RequiredUniqueChars = 4,
+                };
+                options.Lockout.MaxFailedAccessAttempts = 6;
+                options.Lockout.DefaultLockoutTimeSpan = TimeSpan.FromMinutes(15);
+            })
+            .AddEntityFrameworkStores<MorningRoundDb>()
+            .AddSignInManager()
+            .AddClaimsPrincipalFactory<CallerClaims>();
+        services.AddAuthentication(IdentityConstants.ApplicationScheme).AddIdentityCookies(cookies =>
+            cookies.ApplicationCookie!.Configure(options =>
+            {
+                options.Cookie.Name = "morning-round";
+                options.Cookie.HttpOnly = true;
+                options.Cookie.SameSite = SameSiteMode.Lax;
+                options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+                options.ExpireTimeSpan = TimeSpan.FromDays(30);
+                options.SlidingExpiration = true;
+                // This is an API: it says so instead of sending the browser to a page.
+                options.Events.OnRedirectToLogin = context => Answer(context.Response, StatusCodes.Status401Unauthorized);
+                options.Events.OnRedirectToAccessDenied = context => Answer(context.Response, StatusCodes.Status403Forbidden);
+            }));
+        services.AddAuthorizationBuilder()
+            .SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build())
+            .AddPolicy(Policies.Owner, policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Owner)))
+            .AddPolicy(Policies.Coach, policy => policy.RequireClaim(
+                Caller.RoleClaim, nameof(AcademyRole.Owner), nameof(AcademyRole.Coach)))
+            .AddPolicy(Policies.Student, policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Student)));
+        return services.AddScoped<InvitationBook>();
+    }
+
+    private static Task Answer(HttpResponse response, int status)
+    {
+        response.StatusCode = status;
+        return Task.CompletedTask;
+    }
+
+    private sealed class CallerClaims(UserManager<Account> accounts, IOptions<IdentityOptions> options, MorningRoundDb db)
+        : UserClaimsPrincipalFactory<Account>(accounts, options)
+    {
+        protected override async Task<ClaimsIdentity> GenerateClaimsAsync(Account user)
+        {
+            var identity = await base.GenerateClaimsAsync(user);
+            var timeZone = await db.Academies.Where(a => a.Id == user.AcademyId).Select(a => a.TimeZone).SingleAsync();
+            identity.AddClaim(new Claim(Caller.AcademyClaim, user.AcademyId.ToString()));
+            identity.AddClaim(new Claim(Caller.RoleClaim, user.Role.ToString()));
+            identity.AddClaim(new Claim(Caller.TimeZoneClaim, timeZone));
+            if (user.StudentId is { } student) identity.AddClaim(new Claim(Caller.StudentClaim, student.ToString()));
+            return identity;
+        }
+    }
+}

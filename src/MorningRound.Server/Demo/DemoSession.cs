@@ -1,0 +1,94 @@
+using MorningRound.Core;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
+
+namespace MorningRound.Server.Demo;
+
+/// <summary>Makes up how one session went: the entries a phone would have sent.</summary>
+internal sealed class DemoSession(SessionPlan plan, DateTimeOffset began, DemoStudent student, SplitMix64 lot, bool hurts)
+{
+    private readonly List<SessionEntry> _entries = [];
+    private DateTimeOffset _now = began;
+
+    public IReadOnlyList<SessionEntry> Entries()
+    {
+        // Whoever practises less also stops sooner.
+        var stopsEarly = lot.Unit() > 0.35 + (0.6 * student.Diligence);
+        var practised = plan.Segments.ToList();
+        var last = stopsEarly ? practised.Count - 1 - lot.Below(2) : practised.Count;
+        for (var i = 0; i < practised.Count; i++)
+        {
+            if (hurts && i == 2)
+            {
+                Add(n => new PainReported
+                {
+                    Sequence = n,
+                    At = _now,
+                    Part = BodyPart.WristOrHand,
+                    Side = BodySide.Trail,
+                    Level = 5,
+                    Sharp = false,
+                });
+                break;
+            }
+
+            if (i >= last) Settle(practised[i].Id, SegmentOutcome.Skipped);
+            else Practise(practised[i], partly: stopsEarly && i == last - 1);
+        }
+
+        Rate();
+        Add(n => new SessionFinished { Sequence = n, At = _now });
+        return _entries;
+    }
+
+    private void Practise(Segment segment, bool partly)
+    {
+        Add(n => new SegmentEntered { Sequence = n, At = _now, SegmentId = segment.Id });
+        var share = partly ? 0.3 + (0.5 * lot.Unit()) : 1;
+        var minutes = segment.Minutes * share * (0.9 + (0.2 * lot.Unit()));
+        if (segment is PracticeSegment { Balls: > 0 } practice)
+        {
+            var balls = (int)Math.Round(practice.Balls * share);
+            for (var counted = 0; counted < balls;)
+            {
+                var next = Math.Min(10, balls - counted);
+                counted += next;
+                _now = _now.AddSeconds((int)(minutes * 60 * next / balls));
+                Add(n => new BallsCounted { Sequence = n, At = _now, SegmentId = segment.Id, Balls = next });
+            }
+        }
+        else
+        {
+            _now = _now.AddSeconds((int)(minutes * 60));
+        }
+
+        Settle(segment.Id, partly ? SegmentOutcome.PartDone : SegmentOutcome.Done);
+        _now = _now.AddSeconds(20 + lot.Below(60));
+    }
+
+    private void Rate()
+    {
+        var note = lot.Below(7) == 0 ? DemoSquad.Notes[lot.Below(DemoSquad.Notes.Count)] : "";
+        if (hurts) note = "The wrist was fine until the chips. I stopped.";
+        Add(n => new SessionRated
+        {
+            Sequence = n,
+            At = _now,
+            Focus = Around(student.Mood),
+            Quality = Around(student.Mood),
+            Confidence = Around(student.Mood - (hurts ? 2 : 0)),
+            Enjoyment = Around(student.Mood + 1),
+            Effort = Math.Clamp(2 + lot.Below(3) + (plan.Segments.Sum(s => s.Minutes) / 45), 0, 10),
+            PurposeMet = lot.Unit() < 0.35 + (0.4 * student.Diligence),
+            NothingHurt = !hurts,
+            Note = note,
+        });
+    }
+
+    private int Around(int mood) => Math.Clamp(mood - 1 + lot.Below(4) - lot.Below(2), 1, 10);
+
+    private void Settle(Guid segmentId, SegmentOutcome outcome) =>
+        Add(n => new SegmentSettled { Sequence = n, At = _now, SegmentId = segmentId, Outcome = outcome });
+
+    private void Add(Func<int, SessionEntry> entry) => _entries.Add(entry(_entries.Count + 1));
+}

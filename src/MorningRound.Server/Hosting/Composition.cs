@@ -1,0 +1,78 @@
+using System.Globalization;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.AspNetCore.HttpOverrides;
+using Microsoft.AspNetCore.ResponseCompression;
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Core;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Demo;
+using MorningRound.Server.Plans;
+using MorningRound.Server.Progress;
+using MorningRound.Server.Review;
+using MorningRound.Server.Sessions;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
+using MorningRound.Server.Weeks;
+
+namespace MorningRound.Server.Hosting;
+
+/// <summary>How the server is put together.</summary>
+internal static class Composition
+{
+    /// <summary>The largest body any call needs: a week of entries is far below it.</summary>
+    public const long LargestBody = 1_000_000;
+
+    public static void AddMorningRound(this WebApplicationBuilder builder)
+    {
+        var configuration = builder.Configuration;
+        var services = builder.Services;
+        builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = LargestBody);
+        builder.Logging.ClearProviders().AddJsonConsole(console => console.IncludeScopes = false);
+        builder.Logging.AddFilter("Microsoft", LogLevel.Warning).AddFilter("System", LogLevel.Warning);
+
+        services.AddSingleton(TimeProvider.System);
+        services.AddSingleton(provider => ClockFrom(configuration, provider.GetRequiredService<TimeProvider>()));
+        services.AddSingleton(new DemoSettings(configuration["MORNING_ROUND_DEMO"] == "1"));
+        services.AddDbContext<MorningRoundDb>(options => options.UseNpgsql(
+            configuration["MORNING_ROUND_DB"] ?? throw new InvalidOperationException("MORNING_ROUND_DB names no database.")));
+        services.AddAccounts();
+        services.AddScoped<StudentBook>().AddScoped<PlanBook>().AddScoped<WeekBook>().AddScoped<SessionBook>()
+            .AddScoped<ProgressBook>().AddScoped<TeeLine>().AddScoped<DemoAcademy>();
+
+        services.Configure<JsonOptions>(options => CoreJson.Apply(options.SerializerOptions));
+        services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
+        services.AddProblemDetails();
+        services.AddExceptionHandler<ProblemAnswers>();
+        services.AddOpenApi(OpenApiShapes.Describe);
+        services.AddHealthChecks().AddDbContextCheck();
+        services.AddResponseCompression(options =>
+        {
+            options.EnableForHttps = true;
+            options.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "application/problem+json", "image/svg+xml"];
+        });
+        services.Configure<ForwardedHeadersOptions>(options =>
+            // Only a proxy on this machine is believed, which is the framework's default; see docs/https.md.
+            options.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto | ForwardedHeaders.XForwardedHost);
+    }
+
+    public static void UseMorningRound(this WebApplication app)
+    {
+        app.UseForwardedHeaders();
+        app.UseRequestLog();
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.UseSecurityHeaders();
+        app.UseResponseCompression();
+        app.UseWebFiles();
+        app.UseSameSiteWritesOnly();
+        app.UseAuthentication();
+        app.UseAuthorization();
+    }
+
+    private static DomainClock ClockFrom(IConfiguration configuration, TimeProvider real) =>
+        configuration["MORNING_ROUND_TODAY"] is not { Length: > 0 } text
+            ? new DomainClock(real, TimeSpan.Zero)
+            : DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
+                ? DomainClock.StartingOn(day, real)
+                : throw new InvalidOperationException($"MORNING_ROUND_TODAY is not a day such as 2026-05-04: {text}");
+}

@@ -1,0 +1,49 @@
+using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+
+namespace MorningRound.Server.Hosting;
+
+/// <summary>What the framework's description of the API needs to be told.</summary>
+internal static class OpenApiShapes
+{
+    public static void Describe(OpenApiOptions options)
+    {
+        options.AddDocumentTransformer((document, _, _) =>
+        {
+            document.Info.Title = "Morning Round";
+            document.Info.Version = "v1";
+            // The address of this server differs from run to run and says nothing about the API.
+            document.Servers?.Clear();
+            return Task.CompletedTask;
+        });
+        options.AddSchemaTransformer((schema, context, _) =>
+        {
+            Complete(schema, context.JsonTypeInfo.Type);
+            return Task.CompletedTask;
+        });
+    }
+
+    /// <summary>
+    /// Types with a converter of our own are described by hand, the kind of a union's member is always there, and whether a
+    /// name may be missing is said where it is used, not in the list of names.
+    /// </summary>
+    private static void Complete(OpenApiSchema schema, Type type)
+    {
+        var plain = Nullable.GetUnderlyingType(type) ?? type;
+        var canBeNull = plain != type;
+        if (plain == typeof(string)) schema.Type ??= JsonSchemaType.String;
+        if (plain == typeof(DateTimeOffset))
+        {
+            schema.Type = canBeNull ? JsonSchemaType.String | JsonSchemaType.Null : JsonSchemaType.String;
+            schema.Format = "date-time";
+        }
+
+        if (plain.IsEnum)
+        {
+            schema.Type = JsonSchemaType.String;
+            schema.Enum = [.. schema.Enum?.Where(name => name is not null) ?? []];
+        }
+
+        if (schema.Properties?.ContainsKey("kind") == true) (schema.Required ??= new HashSet<string>()).Add("kind");
+    }
+}

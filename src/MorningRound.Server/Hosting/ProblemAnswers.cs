@@ -1,0 +1,80 @@
+using System.Text.Json;
+using System.Text.RegularExpressions;
+using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Mvc;
+using MorningRound.Core;
+
+namespace MorningRound.Server.Hosting;
+
+/// <summary>Turns everything that goes wrong into a problem document (RFC 9457) that names the field where there is one.</summary>
+internal sealed partial class ProblemAnswers(IProblemDetailsService problems, ILogger<ProblemAnswers> log) : IExceptionHandler
+{
+    public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancellationToken)
+    {
+        if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
+        {
+            context.Response.StatusCode = StatusCodes.Status499ClientClosedRequest;
+            return true;
+        }
+
+        var refusal = exception as Refusal;
+        var (status, title, errors) = exception switch
+        {
+            Refusal r => (r.Status, r.Message, r.Errors),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } =>
+                (StatusCodes.Status413PayloadTooLarge, "This is too large.", (IReadOnlyList<FieldError>)[new FieldError("body", "Send less at a time.")]),
+            BadHttpRequestException bad => Unreadable(bad),
+            NotSupportedException { Source: "System.Text.Json" } wrong => Unreadable(wrong),
+            _ => (StatusCodes.Status500InternalServerError, "Something broke on our side. What you had is still there; please try again.", []),
+        };
+        if (status == StatusCodes.Status500InternalServerError)
+            log.LogError(exception, "Request {RequestId} failed", context.TraceIdentifier);
+
+        context.Response.StatusCode = status;
+        var details = new ProblemDetails { Status = status, Title = title };
+        if (errors.Count > 0)
+            details.Extensions["errors"] = errors.GroupBy(e => e.Path).ToDictionary(g => g.Key, g => g.Select(e => e.Message).ToArray());
+        if (refusal?.Current is { } current) details.Extensions["current"] = current;
+        return await problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = context, ProblemDetails = details, Exception = exception });
+    }
+
+    private static (int Status, string Title, IReadOnlyList<FieldError> Errors) Unreadable(Exception exception)
+    {
+        var (path, message) = exception.InnerException is JsonException json
+            ? (json.Path, json.Message)
+            : (PathIn().Match(exception.Message) is { Success: true } found ? found.Groups[1].Value : null, exception.Message);
+        return (exception is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status400BadRequest,
+            "This could not be read.", [new FieldError(Named(path, message), Explained(message))]);
+    }
+
+    /// <summary>The field a parser complained about: its path, with the names of required fields that were missing.</summary>
+    private static string Named(string? path, string message)
+    {
+        var field = (path ?? "").TrimStart('$').TrimStart('.');
+        if (MissingIn().Match(message) is { Success: true } missing)
+            field = field.Length == 0 ? missing.Groups[1].Value : $"{field}.{missing.Groups[1].Value}";
+        if (GapIn().Match(message) is { Success: true } gap) field = field.Length == 0 ? gap.Groups[1].Value : $"{field}.{gap.Groups[1].Value}";
+        if (ParameterIn().Match(message) is { Success: true } parameter) field = parameter.Groups[1].Value;
+        return field.Length == 0 ? "body" : field;
+    }
+
+    private static string Explained(string message) =>
+        MissingIn().IsMatch(message) ? "This is missing."
+        : message.Contains("discriminator", StringComparison.Ordinal) ? "The kind is missing or unknown."
+        : message.Contains("NUL", StringComparison.Ordinal) ? "Text cannot hold a NUL character."
+        : message.Contains("maximum configured depth", StringComparison.Ordinal) ? "This is nested too deeply."
+        : GapIn().IsMatch(message) ? "The list has an empty place."
+        : "This is not what belongs here.";
+
+    [GeneratedRegex(@"Path: (\S+)")]
+    private static partial Regex PathIn();
+
+    [GeneratedRegex(@"missing required properties including: '([^']+)'")]
+    private static partial Regex MissingIn();
+
+    [GeneratedRegex("The list '(\\w+)' has a gap")]
+    private static partial Regex GapIn();
+
+    [GeneratedRegex(@"parameter ""(?:\S+ )?(\w+)""")]
+    private static partial Regex ParameterIn();
+}

@@ -1,0 +1,33 @@
+using Microsoft.AspNetCore.StaticFiles;
+
+namespace MorningRound.Server.Hosting;
+
+/// <summary>The web application's files, and what every answer tells the browser about safety.</summary>
+internal static class WebFiles
+{
+    public static void UseSecurityHeaders(this IApplicationBuilder app) => app.Use((context, next) =>
+    {
+        var headers = context.Response.Headers;
+        headers.XContentTypeOptions = "nosniff";
+        headers["Referrer-Policy"] = "no-referrer";
+        headers.XFrameOptions = "DENY";
+        // Styles are written by the component library while it runs; scripts come from here only.
+        headers.ContentSecurityPolicy =
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+        return next(context);
+    });
+
+    public static void UseWebFiles(this IApplicationBuilder app) => app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = Cache });
+
+    /// <summary>Addresses of the API that do not exist say so; everything else is a page, which the browser's router knows.</summary>
+    public static void MapWebApplication(this WebApplication app)
+    {
+        app.Map("/api/{**rest}", IResult () => throw Refusal.NotFound("address")).AllowAnonymous().ExcludeFromDescription();
+        app.MapFallbackToFile("index.html", new StaticFileOptions { OnPrepareResponse = Cache }).AllowAnonymous();
+    }
+
+    /// <summary>Files under assets carry a hash of their content in their name and never change; the rest is asked for again.</summary>
+    private static void Cache(StaticFileResponseContext context) =>
+        context.Context.Response.Headers.CacheControl =
+            context.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache";
+}

@@ -1,0 +1,89 @@
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Core;
+using MorningRound.Core.Plans;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
+
+namespace MorningRound.Server.Plans;
+
+/// <summary>The plans of an academy.</summary>
+public sealed class PlanBook(MorningRoundDb db, DomainClock clock)
+{
+    public async Task<IReadOnlyList<PlanSummary>> ListAsync(Caller caller, CancellationToken cancel)
+    {
+        var rows = await Live(caller).AsNoTracking().OrderByDescending(p => p.UpdatedAt).ToListAsync(cancel);
+        return
+        [
+            .. rows.Select(r => new PlanSummary(
+                r.Id, r.Title, r.Document.Purpose, r.UpdatedAt, PlanTotals.Of(r.Document), Strip.Planned(r.Document),
+                PlanRules.ToPublish(r.Document).Count == 0)),
+        ];
+    }
+
+    public async Task<PlanView> GetAsync(Caller caller, Guid id, CancellationToken cancel)
+    {
+        var row = await Live(caller).AsNoTracking().SingleOrDefaultAsync(p => p.Id == id, cancel) ?? throw Refusal.NotFound("plan");
+        return ViewOf(row);
+    }
+
+    /// <summary>
+    /// Makes or changes a plan. A stale edit is refused with the newer text; the same text sent twice changes nothing.
+    /// </summary>
+    public async Task<PlanView> SaveAsync(Caller caller, Guid id, SessionPlan plan, RowVersion expected, CancellationToken cancel)
+    {
+        var errors = PlanRules.ToKeep(plan);
+        if (id == Guid.Empty) errors = [.. errors, new FieldError("id", "An id is needed.")];
+        if (errors.Count > 0) throw Refusal.Invalid(errors);
+
+        var row = await db.Plans.SingleOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
+        if (row is { RemovedAt: not null } || (row is null && !expected.IsNew)) throw Refusal.NotFound("plan");
+        if (row is null) db.Plans.Add(row = new PlanRow { AcademyId = caller.AcademyId, Id = id, Title = plan.Title, Document = plan });
+        else if (row.Version != expected.Number) return Same(row.Document, plan) ? ViewOf(row) : throw Refusal.Stale(ViewOf(row));
+
+        row.Title = plan.Title;
+        row.Document = plan;
+        row.UpdatedAt = clock.GetUtcNow();
+        row.Version++;
+        await db.SaveOrRefuseAsync(() => GetAsync(caller, id, cancel), cancel);
+        return ViewOf(row);
+    }
+
+    /// <summary>Takes a plan off the list. What was assigned from it stays as it is. Removing twice is removing once.</summary>
+    public async Task RemoveAsync(Caller caller, Guid id, CancellationToken cancel)
+    {
+        var now = clock.GetUtcNow();
+        var removed = await Live(caller).Where(p => p.Id == id)
+            .ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovedAt, now).SetProperty(p => p.Version, p => p.Version + 1), cancel);
+        if (removed == 0 && !await db.Plans.AnyAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel))
+            throw Refusal.NotFound("plan");
+    }
+
+    private IQueryable<PlanRow> Live(Caller caller) => db.Plans.Where(p => p.AcademyId == caller.AcademyId && p.RemovedAt == null);
+
+    private static PlanView ViewOf(PlanRow row) =>
+        new(row.Id, row.Version, row.UpdatedAt, row.Document, PlanReading.Of(row.Document));
+
+    private static bool Same(SessionPlan a, SessionPlan b) =>
+        JsonSerializer.Serialize(a, CoreJson.Options) == JsonSerializer.Serialize(b, CoreJson.Options);
+}
+
+/// <summary>A plan in a list.</summary>
+public sealed record PlanSummary(
+    Guid Id, string Title, string Purpose, DateTimeOffset UpdatedAt, PlanTotals Totals, IReadOnlyList<StripSegment> Strip, bool CanPublish);
+
+/// <summary>A plan on the bench. The version goes back as <c>If-Match</c>.</summary>
+public sealed record PlanView(Guid Id, int Version, DateTimeOffset UpdatedAt, SessionPlan Plan, PlanReading Check);
+
+/// <summary>What the bench shows beside a plan while it is written.</summary>
+/// <param name="Totals">What it adds up to.</param>
+/// <param name="Strip">Its drawing.</param>
+/// <param name="ToKeep">What keeps it from being saved.</param>
+/// <param name="ToPublish">What keeps it from being published.</param>
+public sealed record PlanReading(
+    PlanTotals Totals, IReadOnlyList<StripSegment> Strip, IReadOnlyList<FieldError> ToKeep, IReadOnlyList<FieldError> ToPublish)
+{
+    public static PlanReading Of(SessionPlan plan) =>
+        new(PlanTotals.Of(plan), Plans.Strip.Planned(plan), PlanRules.ToKeep(plan), PlanRules.ToPublish(plan));
+}

@@ -1,0 +1,39 @@
+using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
+
+namespace MorningRound.Server.Plans;
+
+/// <summary>One segment of the session strip: all that its drawing needs, so that the browser decides nothing.</summary>
+/// <param name="Id">The segment.</param>
+/// <param name="Title">What stands under it.</param>
+/// <param name="Phase">Its phase; none for a pause.</param>
+/// <param name="Minutes">Its width.</param>
+/// <param name="BallsPerMinute">Its height; none for body, mind, pauses and where no balls are planned.</param>
+/// <param name="Balls">Balls planned.</param>
+/// <param name="Holes">Holes planned; none where none are played.</param>
+/// <param name="Fraction">How much of it is filled, 0–1; none for a pause, in a plan, and where it was dropped for pain.</param>
+/// <param name="Outcome">How it was left; none while it is open or only planned.</param>
+public sealed record StripSegment(
+    Guid Id, string Title, Phase? Phase, int Minutes, double? BallsPerMinute, int Balls, int? Holes, double? Fraction, SegmentOutcome? Outcome);
+
+public static class Strip
+{
+    public static IReadOnlyList<StripSegment> Planned(SessionPlan plan) => Done(plan, null);
+
+    /// <summary>The strip of a plan, filled by what was done of it.</summary>
+    public static IReadOnlyList<StripSegment> Done(SessionPlan plan, SessionCompletion? completion)
+    {
+        var done = completion?.Segments.ToDictionary(s => s.SegmentId);
+        return
+        [
+            .. plan.Segments.Select(segment =>
+            {
+                var practice = segment as PracticeSegment;
+                var completed = done?.GetValueOrDefault(segment.Id);
+                return new StripSegment(
+                    segment.Id, segment.Title, practice?.Phase, segment.Minutes, PlanTotals.PaceOf(segment), practice?.Balls ?? 0,
+                    practice?.Holes, completed?.Fraction, completed?.Outcome);
+            }),
+        ];
+    }
+}

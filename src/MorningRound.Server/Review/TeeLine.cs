@@ -1,0 +1,70 @@
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Core.Review;
+using MorningRound.Core.Weeks;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
+using MorningRound.Server.Weeks;
+
+namespace MorningRound.Server.Review;
+
+/// <summary>The coach's walk: every student as a bay, in the order in which they need a look.</summary>
+public sealed class TeeLine(MorningRoundDb db, DomainClock clock, StudentBook students)
+{
+    private const int WeeksOfHistory = 3;
+
+    public async Task<TeeLineView> GetAsync(Caller caller, CancellationToken cancel)
+    {
+        var today = clock.Today(caller.TimeZone);
+        var thisWeek = IsoWeek.Of(today);
+        var oldest = thisWeek.Plus(-WeeksOfHistory).Monday;
+        var squad = await students.ListAsync(caller, cancel);
+        var rows = await db.Assignments.AsNoTracking().Include(a => a.Logs)
+            .Where(a => a.AcademyId == caller.AcademyId && a.PublishedAt != null)
+            .Where(a => a.Monday >= oldest && a.Monday <= thisWeek.Monday)
+            .ToListAsync(cancel);
+        var byStudent = rows.ToLookup(r => r.StudentId);
+        var bays = squad.Select(student => BayOf(student, [.. byStudent[student.Id]], thisWeek, today))
+            .OrderBy(b => b.Look.Reason).ThenBy(b => b.Student.Name, StringComparer.Ordinal);
+        return new TeeLineView(today, thisWeek.ToString(), [.. bays]);
+    }
+
+    private static Bay BayOf(StudentView student, IReadOnlyList<AssignmentRow> rows, IsoWeek thisWeek, DateOnly today)
+    {
+        var current = rows.Where(r => r.Monday == thisWeek.Monday).ToList();
+        var before = rows.Where(r => r.Monday == thisWeek.Plus(-1).Monday).ToList();
+        var logs = rows.SelectMany(r => r.Logs).OrderBy(l => l.Day).ToList();
+        var hurt = logs.LastOrDefault(l => l.Reading.EndedByPain);
+        var last = rows.Where(r => r.Logs.Count > 0).MaxBy(r => r.Logs.Max(l => l.Day));
+        var look = Look.At(
+            new LookFacts(
+                hurt?.Day,
+                hurt is null ? null : hurt.Reading.Pain.MaxBy(p => p.Level)!.InWords(),
+                [.. current.Select(r => r.ToAssignedSession())],
+                [.. before.Select(r => r.ToAssignedSession())],
+                logs.LastOrDefault(l => !string.IsNullOrWhiteSpace(l.Reading.Rating?.Note))?.Day),
+            today);
+        return new Bay(
+            student, look, Completed.Of(current.ToWeekCompletion()), [.. current.Select(r => SessionCard.Of(r, today)).OrderBy(c => c.Day is null).ThenBy(c => c.Day)],
+            last is null ? null : SessionCard.Of(last, today));
+    }
+}
+
+/// <summary>The squad in the order in which it needs a look.</summary>
+public sealed record TeeLineView(DateOnly Today, string Week, IReadOnlyList<Bay> Bays);
+
+/// <summary>One student's bay.</summary>
+/// <param name="Student">Who stands there.</param>
+/// <param name="Look">Why to stop.</param>
+/// <param name="ThisWeek">What was done of this week so far.</param>
+/// <param name="Sessions">This week's published sessions.</param>
+/// <param name="Last">The session practised last, in the last four weeks; none if there was none.</param>
+public sealed record Bay(StudentView Student, Look Look, Completed ThisWeek, IReadOnlyList<SessionCard> Sessions, SessionCard? Last);
+
+public static class ReviewEndpoints
+{
+    public static void MapReview(this IEndpointRouteBuilder api) =>
+        api.MapGroup("/review").WithTags("Review").RequireAuthorization(Policies.Coach)
+            .MapGet("/tee-line", (Caller caller, TeeLine line, CancellationToken cancel) => line.GetAsync(caller, cancel));
+}

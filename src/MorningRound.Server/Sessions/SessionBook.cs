@@ -1,0 +1,173 @@
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Storage;
+using MorningRound.Core;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Weeks;
+
+namespace MorningRound.Server.Sessions;
+
+/// <summary>The sessions students practise, and the logs they leave.</summary>
+public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
+{
+    private const int MostEntriesAtOnce = 500;
+
+    /// <summary>A session with its plan and everything that was logged of it.</summary>
+    public async Task<SessionView> GetAsync(Caller caller, Guid assignmentId, CancellationToken cancel)
+    {
+        var row = await ReachAsync(caller, assignmentId, cancel);
+        var hand = await db.Students
+            .Where(s => s.AcademyId == caller.AcademyId && s.Id == row.StudentId)
+            .Select(s => new { s.Name, s.Hand })
+            .SingleAsync(cancel);
+        var completion = row.ToAssignedSession().Completion;
+        return new SessionView
+        {
+            Card = SessionCard.Of(row, clock.Today(caller.TimeZone)),
+            StudentId = row.StudentId,
+            StudentName = hand.Name,
+            Hand = hand.Hand,
+            Plan = row.Document,
+            Totals = PlanTotals.Of(row.Document),
+            ExitRules = [.. row.Document.Practice().Select(s => new ExitRuleInWords(s.Id, s.Exit.InWords(s)))],
+            Segments = completion.Segments,
+            Logs = [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(LogView.Of)],
+            PainScale = PainRule.Scale,
+            PainAdvice = PainRule.Advice,
+        };
+    }
+
+    /// <summary>All entries of a student's own log, to go on with it on another device or after the phone forgot it.</summary>
+    public async Task<IReadOnlyList<SessionEntry>> EntriesAsync(Caller caller, Guid logId, CancellationToken cancel)
+    {
+        var log = await db.SessionLogs.AsNoTracking().SingleOrDefaultAsync(l => l.AcademyId == caller.AcademyId && l.Id == logId, cancel)
+            ?? throw Refusal.NotFound("log");
+        caller.MustReach(log.StudentId, "log");
+        return await db.SessionEntries.AsNoTracking()
+            .Where(e => e.AcademyId == caller.AcademyId && e.LogId == logId)
+            .OrderBy(e => e.Sequence)
+            .Select(e => e.Document)
+            .ToListAsync(cancel);
+    }
+
+    /// <summary>
+    /// Adds entries to the end of a log, making it with the first. Entries already there are passed over, so sending twice
+    /// changes nothing. Another entry under a number already taken is refused and kept aside; a gap is refused.
+    /// </summary>
+    public async Task<AppendView> AppendAsync(Caller caller, Guid logId, AppendInput input, CancellationToken cancel)
+    {
+        var assignment = await ReachAsync(caller, input.AssignmentId, cancel);
+        Check(logId, input, assignment.Document);
+
+        await using var transaction = await db.BeginUnlessWithinAsync(cancel);
+        var log = await ClaimAsync(caller, logId, assignment, cancel);
+        var kept = await db.SessionEntries.AsNoTracking()
+            .Where(e => e.AcademyId == caller.AcademyId && e.LogId == logId)
+            .OrderBy(e => e.Sequence)
+            .Select(e => e.Document)
+            .ToListAsync(cancel);
+
+        var known = input.Entries.Where(e => e.Sequence <= kept.Count).ToList();
+        var differing = known.Where(e => !Same(e, kept[e.Sequence - 1])).ToList();
+        if (differing.Count > 0) await KeepAsideAndRefuseAsync(caller, logId, differing, input.Entries, transaction, cancel);
+
+        var added = input.Entries.Where(e => e.Sequence > kept.Count).OrderBy(e => e.Sequence).ToList();
+        if (added.Where((entry, i) => entry.Sequence != kept.Count + 1 + i).Any())
+        {
+            throw Refusal.Conflict("Entries are missing before these.", "entries",
+                $"The log ends at {kept.Count}; the next number is {kept.Count + 1}.");
+        }
+
+        if (added.Count > 0)
+        {
+            db.SessionEntries.AddRange(added.Select(e => new SessionEntryRow
+            {
+                AcademyId = caller.AcademyId,
+                LogId = logId,
+                Sequence = e.Sequence,
+                Document = e,
+            }));
+            log.Reading = SessionLog.From([.. kept, .. added]);
+            log.Day = DomainClock.DayOf(log.Reading.StartedAt!.Value, caller.TimeZone);
+            log.FinishedAt = log.Reading.FinishedAt;
+            log.LastSequence = kept.Count + added.Count;
+            await db.SaveChangesAsync(cancel);
+        }
+
+        if (transaction is not null) await transaction.CommitAsync(cancel);
+        return new AppendView(log.LastSequence, LogView.Of(log));
+    }
+
+    /// <summary>A published session of this student, or for a coach any session of the academy that is published.</summary>
+    private async Task<AssignmentRow> ReachAsync(Caller caller, Guid assignmentId, CancellationToken cancel)
+    {
+        var row = await db.Assignments.AsNoTracking().Include(a => a.Logs)
+            .SingleOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == assignmentId && a.PublishedAt != null, cancel)
+            ?? throw Refusal.NotFound("session");
+        caller.MustReach(row.StudentId, "session");
+        return row;
+    }
+
+    private void Check(Guid logId, AppendInput input, SessionPlan plan)
+    {
+        var errors = new FieldErrors()
+            .Require(logId != Guid.Empty, "logId", "An id is needed.")
+            .Require(input.Entries.Count is > 0 and <= MostEntriesAtOnce, "entries", $"Send 1 to {MostEntriesAtOnce} entries at a time.")
+            .Require(input.Entries.Select(e => e.Sequence).Distinct().Count() == input.Entries.Count, "entries", "Every entry needs a number of its own.");
+        var now = clock.GetUtcNow();
+        FieldError[] found =
+        [
+            .. errors.Found,
+            .. input.Entries.Take(MostEntriesAtOnce).SelectMany((e, i) => SessionEntryRules.Check(e, plan, now, $"entries[{i}]")),
+        ];
+        if (found.Length > 0) throw Refusal.Invalid(found);
+    }
+
+    /// <summary>Makes the log if need be and locks it, so that two requests for one log take turns.</summary>
+    private async Task<SessionLogRow> ClaimAsync(Caller caller, Guid logId, AssignmentRow assignment, CancellationToken cancel)
+    {
+        var empty = StoredDocuments.Write(SessionLog.From([]));
+        await db.Database.ExecuteSqlAsync(
+            $"""
+            INSERT INTO session_logs ("AcademyId", "Id", "StudentId", "AssignmentId", "Day", "LastSequence", "Reading")
+            VALUES ({caller.AcademyId}, {logId}, {assignment.StudentId}, {assignment.Id}, {clock.Today(caller.TimeZone)}, 0, {empty}::jsonb)
+            ON CONFLICT DO NOTHING
+            """, cancel);
+        var log = await db.SessionLogs
+            .FromSql($"""SELECT * FROM session_logs WHERE "AcademyId" = {caller.AcademyId} AND "Id" = {logId} FOR UPDATE""")
+            .SingleAsync(cancel);
+        return log.AssignmentId == assignment.Id ? log : throw Refusal.NotFound("log");
+    }
+
+    private async Task KeepAsideAndRefuseAsync(
+        Caller caller, Guid logId, IReadOnlyList<SessionEntry> differing, IReadOnlyList<SessionEntry> sent,
+        IDbContextTransaction? transaction, CancellationToken cancel)
+    {
+        var before = await db.EntryConflicts.AsNoTracking()
+            .Where(c => c.AcademyId == caller.AcademyId && c.LogId == logId)
+            .Select(c => c.Document)
+            .ToListAsync(cancel);
+        db.EntryConflicts.AddRange(differing.Where(e => !before.Any(kept => Same(kept, e))).Select(e => new EntryConflictRow
+        {
+            Id = Guid.CreateVersion7(),
+            AcademyId = caller.AcademyId,
+            LogId = logId,
+            Sequence = e.Sequence,
+            ReceivedAt = clock.GetUtcNow(),
+            Document = e,
+        }));
+        await db.SaveChangesAsync(cancel);
+        if (transaction is not null) await transaction.CommitAsync(cancel);
+        var index = sent.ToList().IndexOf(differing[0]);
+        throw Refusal.Conflict(
+            "This log was continued somewhere else.", $"entries[{index}].sequence",
+            "Another entry already has this number. What you sent was put aside and nothing was overwritten.");
+    }
+
+    private static bool Same(SessionEntry a, SessionEntry b) =>
+        JsonSerializer.Serialize(a, CoreJson.Options) == JsonSerializer.Serialize(b, CoreJson.Options);
+}

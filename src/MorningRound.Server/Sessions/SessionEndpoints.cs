@@ -1,0 +1,18 @@
+using MorningRound.Server.Accounts;
+
+namespace MorningRound.Server.Sessions;
+
+public static class SessionEndpoints
+{
+    public static void MapSessions(this IEndpointRouteBuilder api)
+    {
+        var sessions = api.MapGroup("/sessions").WithTags("Sessions");
+        sessions.MapGet("/{assignmentId:guid}", (Guid assignmentId, Caller caller, SessionBook book, CancellationToken cancel) =>
+            book.GetAsync(caller, assignmentId, cancel));
+        sessions.MapGet("/logs/{logId:guid}/entries", (Guid logId, Caller caller, SessionBook book, CancellationToken cancel) =>
+            book.EntriesAsync(caller, logId, cancel));
+        sessions.MapPost("/logs/{logId:guid}/entries", (
+                Guid logId, AppendInput input, Caller caller, SessionBook book, CancellationToken cancel) =>
+            book.AppendAsync(caller, logId, input, cancel)).RequireAuthorization(Policies.Student);
+    }
+}

@@ -1,0 +1,86 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using MorningRound.Core.Sessions;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Weeks;
+
+namespace MorningRound.Server.Sessions;
+
+/// <summary>
+/// One log of an assignment. Its entries are the record; the reading beside them is what the core makes of them, kept so that
+/// a squad can be looked at without walking every entry.
+/// </summary>
+public sealed class SessionLogRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid Id { get; init; }
+
+    public Guid StudentId { get; init; }
+
+    public Guid AssignmentId { get; init; }
+
+    /// <summary>The day it was begun, by the academy's clock.</summary>
+    public DateOnly Day { get; set; }
+
+    public DateTimeOffset? FinishedAt { get; set; }
+
+    public int LastSequence { get; set; }
+
+    public required SessionLog Reading { get; set; }
+}
+
+public sealed class SessionEntryRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid LogId { get; init; }
+
+    public int Sequence { get; init; }
+
+    public required SessionEntry Document { get; init; }
+}
+
+/// <summary>An entry that came under a number another entry already had. Kept for a person to look at, never read into a log.</summary>
+public sealed class EntryConflictRow
+{
+    public Guid Id { get; init; }
+
+    public Guid AcademyId { get; init; }
+
+    public Guid LogId { get; init; }
+
+    public int Sequence { get; init; }
+
+    public DateTimeOffset ReceivedAt { get; init; }
+
+    public required SessionEntry Document { get; init; }
+}
+
+internal sealed class SessionLogMappings :
+    IEntityTypeConfiguration<SessionLogRow>, IEntityTypeConfiguration<SessionEntryRow>, IEntityTypeConfiguration<EntryConflictRow>
+{
+    public void Configure(EntityTypeBuilder<SessionLogRow> builder)
+    {
+        builder.ToTable("session_logs");
+        builder.HasKey(l => new { l.AcademyId, l.Id });
+        builder.HasOne<AssignmentRow>().WithMany(a => a.Logs).HasForeignKey(l => new { l.AcademyId, l.AssignmentId });
+        builder.Property(l => l.Reading).IsDocument();
+        builder.HasIndex(l => new { l.AcademyId, l.StudentId, l.Day });
+    }
+
+    public void Configure(EntityTypeBuilder<SessionEntryRow> builder)
+    {
+        builder.ToTable("session_entries");
+        builder.HasKey(e => new { e.AcademyId, e.LogId, e.Sequence });
+        builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(e => new { e.AcademyId, e.LogId });
+        builder.Property(e => e.Document).IsDocument();
+    }
+
+    public void Configure(EntityTypeBuilder<EntryConflictRow> builder)
+    {
+        builder.ToTable("session_entry_conflicts");
+        builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(e => new { e.AcademyId, e.LogId });
+        builder.Property(e => e.Document).IsDocument();
+    }
+}

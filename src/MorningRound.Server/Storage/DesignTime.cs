@@ -1,0 +1,11 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+
+namespace MorningRound.Server.Storage;
+
+/// <summary>Lets the migration tool build the model without a server or a database.</summary>
+internal sealed class DesignTime : IDesignTimeDbContextFactory<MorningRoundDb>
+{
+    public MorningRoundDb CreateDbContext(string[] args) =>
+        new(new DbContextOptionsBuilder<MorningRoundDb>().UseNpgsql("Host=127.0.0.1;Database=none").Options);
+}

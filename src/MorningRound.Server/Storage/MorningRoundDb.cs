@@ -1,0 +1,48 @@
+using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
+using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Plans;
+using MorningRound.Server.Sessions;
+using MorningRound.Server.Students;
+using MorningRound.Server.Weeks;
+
+namespace MorningRound.Server.Storage;
+
+/// <summary>
+/// The database. What people write is kept as versioned JSON documents, what is asked for is kept in columns. Ids are made by
+/// clients and are only unique inside their academy, so the academy leads every key.
+/// </summary>
+public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
+    : IdentityUserContext<Account, Guid>(options), IDataProtectionKeyContext
+{
+    public DbSet<Academy> Academies => Set<Academy>();
+
+    public DbSet<Invitation> Invitations => Set<Invitation>();
+
+    public DbSet<StudentRow> Students => Set<StudentRow>();
+
+    public DbSet<PlanRow> Plans => Set<PlanRow>();
+
+    public DbSet<AssignmentRow> Assignments => Set<AssignmentRow>();
+
+    public DbSet<SessionLogRow> SessionLogs => Set<SessionLogRow>();
+
+    public DbSet<SessionEntryRow> SessionEntries => Set<SessionEntryRow>();
+
+    public DbSet<EntryConflictRow> EntryConflicts => Set<EntryConflictRow>();
+
+    public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
+
+    protected override void OnModelCreating(ModelBuilder builder)
+    {
+        base.OnModelCreating(builder);
+        builder.ApplyConfigurationsFromAssembly(typeof(MorningRoundDb).Assembly);
+    }
+
+    protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder)
+    {
+        // Names of states stay readable in the database and survive a reordering of the code.
+        configurationBuilder.Properties<Enum>().HaveConversion<string>().HaveMaxLength(24);
+    }
+}

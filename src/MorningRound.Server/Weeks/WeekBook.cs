@@ -1,0 +1,152 @@
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Core;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Weeks;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
+
+namespace MorningRound.Server.Weeks;
+
+/// <summary>The weeks of an academy's students: what is set, what is published, what is excused.</summary>
+public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook students)
+{
+    /// <summary>One student's week. A student sees only what is published.</summary>
+    public async Task<WeekView> GetAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
+    {
+        caller.MustReach(studentId, "student");
+        var student = await students.GetAsync(caller, studentId, cancel);
+        var rows = await db.Assignments.AsNoTracking().Include(a => a.Logs)
+            .Where(a => a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.Monday == week.Monday)
+            .Where(a => caller.IsCoach || a.PublishedAt != null)
+            .ToListAsync(cancel);
+        var today = clock.Today(caller.TimeZone);
+        var cards = rows.Select(r => SessionCard.Of(r, today))
+            .OrderBy(c => c.Day is null).ThenBy(c => c.Day).ThenBy(c => c.Requirement).ThenBy(c => c.AssignmentId);
+        return new WeekView(
+            week.ToString(), week.Monday, today, student.Id, student.Name, Completed.Of(rows.ToWeekCompletion()), [.. cards]);
+    }
+
+    /// <summary>
+    /// Puts a plan into a week, or changes where it stands. The same call twice changes nothing. What was published keeps its
+    /// text; moving it is marked for the student.
+    /// </summary>
+    public async Task<SessionCard> SaveAsync(
+        Caller caller, Guid id, AssignmentInput input, RowVersion expected, CancellationToken cancel)
+    {
+        var week = WeekText.Read(input.Week, "week");
+        if (id == Guid.Empty) throw Refusal.Invalid("id", "An id is needed.");
+        if (input.Day is { } day && !week.Contains(day)) throw Refusal.Invalid("day", $"This day is not in {week}.");
+
+        var row = await FindAsync(caller, id, cancel);
+        if (row is null && !expected.IsNew) throw Refusal.NotFound("session");
+        if (row is null)
+        {
+            await students.MustExistAsync(caller, input.StudentId, cancel);
+            row = new AssignmentRow
+            {
+                AcademyId = caller.AcademyId,
+                Id = id,
+                StudentId = input.StudentId,
+                Document = await PlanTextAsync(caller, input.PlanId, cancel) ?? throw Refusal.NotFound("plan"),
+            };
+            db.Assignments.Add(row);
+        }
+        else if (row.Version != expected.Number)
+        {
+            return Same(row, input, week) ? Card(caller, row) : throw Refusal.Stale(Card(caller, row));
+        }
+        else if (row.StudentId != input.StudentId || row.PlanId != input.PlanId)
+        {
+            throw Refusal.Invalid(row.StudentId != input.StudentId ? "studentId" : "planId",
+                "A session stays with its student and its plan. Take it out and put another in.");
+        }
+        else if (row.PublishedAt is not null && !Same(row, input, week))
+        {
+            row.ChangedAt = clock.GetUtcNow();
+        }
+
+        row.PlanId = input.PlanId;
+        row.Monday = week.Monday;
+        row.Day = input.Day;
+        row.Requirement = input.Requirement;
+        row.Version++;
+        await db.SaveOrRefuseAsync(() => CurrentAsync(caller, id, cancel), cancel);
+        return Card(caller, row);
+    }
+
+    /// <summary>
+    /// Publishes every draft of a student's week, all or none. The text that counts from then on is the plan's text of this
+    /// moment.
+    /// </summary>
+    public async Task<WeekView> PublishAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
+    {
+        await students.MustExistAsync(caller, studentId, cancel);
+        var drafts = await db.Assignments
+            .Where(a => a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.Monday == week.Monday && a.PublishedAt == null)
+            .ToListAsync(cancel);
+        var planIds = drafts.Select(d => d.PlanId).ToList();
+        var plans = await db.Plans.AsNoTracking()
+            .Where(p => p.AcademyId == caller.AcademyId && planIds.Contains(p.Id) && p.RemovedAt == null)
+            .ToDictionaryAsync(p => p.Id, p => p.Document, cancel);
+        var errors = new List<FieldError>();
+        foreach (var draft in drafts)
+        {
+            draft.Document = plans.GetValueOrDefault(draft.PlanId) ?? draft.Document;
+            errors.AddRange(PlanRules.ToPublish(draft.Document)
+                .Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}: {e.Message}")));
+            draft.PublishedAt = clock.GetUtcNow();
+            draft.Version++;
+        }
+
+        if (errors.Count > 0) throw Refusal.Invalid(errors);
+        await db.SaveOrRefuseAsync(() => GetAsync(caller, studentId, week, cancel), cancel);
+        return await GetAsync(caller, studentId, week, cancel);
+    }
+
+    /// <summary>Excuses a session, or with none takes the excuse back.</summary>
+    public async Task<SessionCard> ExcuseAsync(Caller caller, Guid id, Excuse? excuse, RowVersion expected, CancellationToken cancel)
+    {
+        var row = await FindAsync(caller, id, cancel) ?? throw Refusal.NotFound("session");
+        if (row.Excuse == excuse) return Card(caller, row);
+        if (row.Version != expected.Number) throw Refusal.Stale(Card(caller, row));
+        row.Excuse = excuse;
+        row.Version++;
+        await db.SaveOrRefuseAsync(() => CurrentAsync(caller, id, cancel), cancel);
+        return Card(caller, row);
+    }
+
+    /// <summary>Takes a session out of the week, unless something was already done of it.</summary>
+    public async Task RemoveAsync(Caller caller, Guid id, CancellationToken cancel)
+    {
+        var row = await FindAsync(caller, id, cancel) ?? throw Refusal.NotFound("session");
+        if (row.Logs.Count > 0)
+            throw Refusal.Conflict("This session has already been begun.", "id", "Its log would be lost. Excuse it instead.");
+        db.Assignments.Remove(row);
+        await db.SaveOrRefuseAsync(() => CurrentAsync(caller, id, cancel), cancel);
+    }
+
+    private Task<AssignmentRow?> FindAsync(Caller caller, Guid id, CancellationToken cancel) =>
+        db.Assignments.Include(a => a.Logs).SingleOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel);
+
+    private Task<SessionPlan?> PlanTextAsync(Caller caller, Guid planId, CancellationToken cancel) =>
+        db.Plans.Where(p => p.AcademyId == caller.AcademyId && p.Id == planId && p.RemovedAt == null)
+            .Select(p => p.Document)
+            .SingleOrDefaultAsync(cancel);
+
+    private async Task<SessionCard> CurrentAsync(Caller caller, Guid id, CancellationToken cancel) =>
+        Card(caller, await FindAsync(caller, id, cancel) ?? throw Refusal.NotFound("session"));
+
+    private SessionCard Card(Caller caller, AssignmentRow row) => SessionCard.Of(row, clock.Today(caller.TimeZone));
+
+    private static bool Same(AssignmentRow row, AssignmentInput input, IsoWeek week) =>
+        (row.StudentId, row.PlanId, row.Monday, row.Day, row.Requirement)
+        == (input.StudentId, input.PlanId, week.Monday, input.Day, input.Requirement);
+}
+
+internal static class WeekText
+{
+    public static IsoWeek Read(string text, string path) =>
+        IsoWeek.TryParse(text, out var week) ? week : throw Refusal.Malformed(path, "A week is written like 2026-W31.");
+}
