@@ -1,6 +1,8 @@
 using System.Text.Json.Serialization;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
+using MorningRound.Core.Weeks;
 using MorningRound.Server.Demo;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
@@ -23,25 +25,26 @@ public static class AccountEndpoints
         accounts.MapPost("/invitations/{token}/accept", AcceptAsync).AllowAnonymous();
     }
 
-    private static async Task<SessionView> SessionAsync(
+    private static async Task<SignInView> SessionAsync(
         HttpContext context, SignInManager<Account> signIn, MorningRoundDb db, DemoAcademy demo, DomainClock clock, CancellationToken cancel)
     {
         var account = signIn.IsSignedIn(context.User) ? await signIn.UserManager.GetUserAsync(context.User) : null;
         return await ViewAsync(account, db, demo, clock, cancel);
     }
 
-    private static async Task<SessionView> ViewAsync(
+    private static async Task<SignInView> ViewAsync(
         Account? account, MorningRoundDb db, DemoAcademy demo, DomainClock clock, CancellationToken cancel)
     {
         var demoView = await demo.ViewAsync(cancel);
-        if (account is null) return new SessionView(null, demoView, clock.GetUtcNow());
+        if (account is null) return new SignInView(null, demoView, clock.GetUtcNow());
         var academy = await db.Academies.AsNoTracking().SingleAsync(a => a.Id == account.AcademyId, cancel);
         var person = new PersonView(
-            account.Id, account.Name, account.Role, account.StudentId, academy.Name, academy.TimeZone, clock.Today(academy.TimeZone));
-        return new SessionView(person, academy.DemoDay is null ? null : demoView, clock.GetUtcNow());
+            account.Id, account.Name, account.Role, account.StudentId, academy.Name, academy.TimeZone, clock.Today(academy.TimeZone),
+            IsoWeek.Of(clock.Today(academy.TimeZone)).ToString());
+        return new SignInView(person, academy.DemoDay is null ? null : demoView, clock.GetUtcNow());
     }
 
-    private static async Task<SessionView> SignInAsync(
+    private static async Task<SignInView> SignInAsync(
         Credentials credentials, SignInManager<Account> signIn, MorningRoundDb db, DemoAcademy demo, DomainClock clock, CancellationToken cancel)
     {
         var account = await signIn.UserManager.FindByEmailAsync(credentials.Email);
@@ -52,13 +55,13 @@ public static class AccountEndpoints
         return result.Succeeded ? await ViewAsync(account, db, demo, clock, cancel) : throw wrong;
     }
 
-    private static async Task<IResult> SignOutAsync(SignInManager<Account> signIn)
+    private static async Task<NoContent> SignOutAsync(SignInManager<Account> signIn)
     {
         await signIn.SignOutAsync();
         return TypedResults.NoContent();
     }
 
-    private static async Task<SessionView> DemoSignInAsync(
+    private static async Task<SignInView> DemoSignInAsync(
         DemoSignIn request, SignInManager<Account> signIn, MorningRoundDb db, DemoAcademy demo, DomainClock clock, CancellationToken cancel)
     {
         var account = await demo.AccountAsync(request.As, cancel) ?? throw Refusal.NotFound("demo here");
@@ -66,7 +69,7 @@ public static class AccountEndpoints
         return await ViewAsync(account, db, demo, clock, cancel);
     }
 
-    private static async Task<SessionView> AcceptAsync(
+    private static async Task<SignInView> AcceptAsync(
         string token, Acceptance acceptance, InvitationBook book, SignInManager<Account> signIn, MorningRoundDb db, DemoAcademy demo,
         DomainClock clock, CancellationToken cancel)
     {
@@ -90,10 +93,10 @@ public sealed record DemoSignIn([property: JsonRequired] DemoPerson As);
 /// <param name="Person">None when nobody is signed in.</param>
 /// <param name="Demo">None where there is no demo.</param>
 /// <param name="Now">The time of the job, from which the browser takes "now".</param>
-public sealed record SessionView(PersonView? Person, DemoView? Demo, DateTimeOffset Now);
+public sealed record SignInView(PersonView? Person, DemoView? Demo, DateTimeOffset Now);
 
 public sealed record PersonView(
-    Guid AccountId, string Name, AcademyRole Role, Guid? StudentId, string AcademyName, string TimeZone, DateOnly Today);
+    Guid AccountId, string Name, AcademyRole Role, Guid? StudentId, string AcademyName, string TimeZone, DateOnly Today, string Week);
 
 /// <summary>The demo and its age.</summary>
 /// <param name="MadeFor">The day its history leads up to.</param>

@@ -18,7 +18,7 @@ internal static class OpenApiShapes
         });
         options.AddSchemaTransformer((schema, context, _) =>
         {
-            Complete(schema, context.JsonTypeInfo.Type);
+            Complete(schema, context.JsonTypeInfo.Type, context.JsonPropertyInfo?.IsGetNullable == true);
             return Task.CompletedTask;
         });
     }
@@ -27,11 +27,11 @@ internal static class OpenApiShapes
     /// Types with a converter of our own are described by hand, the kind of a union's member is always there, and whether a
     /// name may be missing is said where it is used, not in the list of names.
     /// </summary>
-    private static void Complete(OpenApiSchema schema, Type type)
+    private static void Complete(OpenApiSchema schema, Type type, bool isNullableProperty)
     {
         var plain = Nullable.GetUnderlyingType(type) ?? type;
-        var canBeNull = plain != type;
-        if (plain == typeof(string)) schema.Type ??= JsonSchemaType.String;
+        var canBeNull = plain != type || isNullableProperty;
+        if (plain == typeof(string)) schema.Type = canBeNull ? JsonSchemaType.String | JsonSchemaType.Null : JsonSchemaType.String;
         if (plain == typeof(DateTimeOffset))
         {
             schema.Type = canBeNull ? JsonSchemaType.String | JsonSchemaType.Null : JsonSchemaType.String;

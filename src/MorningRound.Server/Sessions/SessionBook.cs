@@ -36,8 +36,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
             ExitRules = [.. row.Document.Practice().Select(s => new ExitRuleInWords(s.Id, s.Exit.InWords(s)))],
             Segments = completion.Segments,
             Logs = [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(LogView.Of)],
-            PainScale = PainRule.Scale,
-            PainAdvice = PainRule.Advice,
+            Pain = PainForm.Asked,
         };
     }
 

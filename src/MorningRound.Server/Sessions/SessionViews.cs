@@ -29,10 +29,22 @@ public sealed record SessionView
 
     public required IReadOnlyList<LogView> Logs { get; init; }
 
-    public required IReadOnlyList<PainStep> PainScale { get; init; }
-
-    public required string PainAdvice { get; init; }
+    public required PainForm Pain { get; init; }
 }
+
+/// <summary>What is asked about pain, and what each answer leads to, so that the phone decides nothing itself.</summary>
+/// <param name="Parts">Where it can hurt, and whether there is a lead and a trail one.</param>
+/// <param name="Scale">The levels, and which of them end the session.</param>
+/// <param name="SharpEndsSession">Whether sharp pain ends it at any level.</param>
+/// <param name="Advice">What a student reads when pain ends the session.</param>
+public sealed record PainForm(IReadOnlyList<PainPart> Parts, IReadOnlyList<PainStep> Scale, bool SharpEndsSession, string Advice)
+{
+    public static PainForm Asked { get; } = new(
+        [.. Enum.GetValues<BodyPart>().Select(part => new PainPart(part, part.IsPaired()))],
+        PainRule.Scale, PainRule.EndsSession(level: 1, sharp: true), PainRule.Advice);
+}
+
+public sealed record PainPart(BodyPart Part, bool IsPaired);
 
 public sealed record ExitRuleInWords(Guid SegmentId, string Words);
 

@@ -25,7 +25,7 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
         var cards = rows.Select(r => SessionCard.Of(r, today))
             .OrderBy(c => c.Day is null).ThenBy(c => c.Day).ThenBy(c => c.Requirement).ThenBy(c => c.AssignmentId);
         return new WeekView(
-            week.ToString(), week.Monday, today, student.Id, student.Name, Completed.Of(rows.ToWeekCompletion()), [.. cards]);
+            week.ToString(), week.Plus(-1).ToString(), week.Plus(1).ToString(), week.Monday, today, student.Id, student.Name, Completed.Of(rows.ToWeekCompletion()), [.. cards]);
     }
 
     /// <summary>

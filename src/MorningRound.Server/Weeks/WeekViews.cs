@@ -16,9 +16,9 @@ public sealed record Completed(int PlannedMinutes, double DoneMinutes, double? F
     public static Completed Of(WeekCompletion week) => new(week.PlannedMinutes, week.DoneMinutes, week.Fraction);
 }
 
-/// <summary>A student's week.</summary>
+/// <summary>A student's week, with the names of the weeks around it.</summary>
 public sealed record WeekView(
-    string Week, DateOnly Monday, DateOnly Today, Guid StudentId, string StudentName, Completed Completion, IReadOnlyList<SessionCard> Sessions);
+    string Week, string Previous, string Next, DateOnly Monday, DateOnly Today, Guid StudentId, string StudentName, Completed Completion, IReadOnlyList<SessionCard> Sessions);
 
 /// <summary>A session of a week at a glance.</summary>
 public sealed record SessionCard

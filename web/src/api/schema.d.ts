@@ -4,1425 +4,1501 @@
  */
 
 export interface paths {
-    "/api/accounts/session": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+  '/api/accounts/session': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/accounts/sign-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SignInView'];
+          };
         };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Credentials"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
-    "/api/accounts/sign-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/accounts/sign-in': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/accounts/demo-sign-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Credentials'];
         };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["DemoSignIn"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionView"];
-                    };
-                };
-            };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SignInView'];
+          };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
-    "/api/accounts/coach-invitations": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["InvitationLink"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/accounts/sign-out': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/accounts/invitations/{token}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    token: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["InvitationView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
-    "/api/accounts/invitations/{token}/accept": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    token: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Acceptance"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/accounts/demo-sign-in': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/students": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DemoSignIn'];
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["StudentView"][];
-                    };
-                };
-            };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SignInView'];
+          };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
-    "/api/students/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["StudentView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["StudentInput"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["StudentView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/accounts/coach-invitations': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/students/{id}/invitations": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['InvitationLink'];
+          };
         };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["InvitationLink"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
-    "/api/plans": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["PlanSummary"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/accounts/invitations/{token}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/plans/check": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          token: string;
         };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SessionPlan"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["PlanReading"];
-                    };
-                };
-            };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['InvitationView'];
+          };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
-    "/api/plans/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["PlanView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SessionPlan"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["PlanView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description No Content */
-                204: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/accounts/invitations/{token}/accept': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/weeks/{week}/students/{studentId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          token: string;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    week: string;
-                    studentId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["WeekView"];
-                    };
-                };
-            };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Acceptance'];
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SignInView'];
+          };
+        };
+      };
     };
-    "/api/weeks/{week}/students/{studentId}/publish": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    week: string;
-                    studentId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["WeekView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/students': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/weeks/assignments/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StudentView'][];
+          };
         };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["AssignmentInput"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionCard"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description No Content */
-                204: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
-    "/api/weeks/assignments/{id}/excuse": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ExcuseInput"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionCard"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/students/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/sessions/{assignmentId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    assignmentId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionView"];
-                    };
-                };
-            };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StudentView'];
+          };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
-    "/api/sessions/logs/{logId}/entries": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    logId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionEntry"][];
-                    };
-                };
-            };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['StudentInput'];
         };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    logId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["AppendInput"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["AppendView"];
-                    };
-                };
-            };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StudentView'];
+          };
         };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
-    "/api/progress/{studentId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    weeks?: number;
-                };
-                header?: never;
-                path: {
-                    studentId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ProgressView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/students/{id}/invitations': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
     };
-    "/api/review/tee-line": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
         };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TeeLineView"];
-                    };
-                };
-            };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['InvitationLink'];
+          };
         };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
+      };
     };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlanSummary'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/check': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SessionPlan'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlanReading'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlanView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SessionPlan'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlanView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/students/{studentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WeekView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/students/{studentId}/publish': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WeekView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/assignments/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AssignmentInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionCard'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/assignments/{id}/excuse': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ExcuseInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionCard'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/sessions/{assignmentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/sessions/logs/{logId}/entries': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          logId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionEntry'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          logId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AppendInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AppendView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/progress/{studentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          weeks?: number;
+        };
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProgressView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/review/tee-line': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TeeLineView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-    schemas: {
-        /** @enum {string} */
-        AcademyRole: "owner" | "coach" | "student";
-        Acceptance: {
-            email: string;
-            password: string;
-            name?: string;
-            academyName?: string;
-            timeZone?: string;
-        };
-        AppendInput: {
-            /** Format: uuid */
-            assignmentId: string;
-            entries: components["schemas"]["SessionEntry"][];
-        };
-        AppendView: {
-            /** Format: int32 */
-            lastSequence: number;
-            log: components["schemas"]["LogView"];
-        };
-        /** @enum {string} */
-        Area: "putting" | "chip" | "pitch" | "bunker" | "wedge" | "iron" | "wood" | "driver" | "body" | "mind";
-        AssignmentInput: {
-            /** Format: uuid */
-            studentId: string;
-            /** Format: uuid */
-            planId: string;
-            week: string;
-            /** Format: date */
-            day?: null | string;
-            requirement?: components["schemas"]["Requirement"];
-        };
-        Bay: {
-            student: components["schemas"]["StudentView"];
-            look: components["schemas"]["Look"];
-            thisWeek: components["schemas"]["Completed"];
-            sessions: components["schemas"]["SessionCard"][];
-            last: null | components["schemas"]["SessionCard"];
-        };
-        /** @enum {string} */
-        BodyPart: "neck" | "shoulder" | "elbow" | "wristOrHand" | "upperBack" | "lowerBack" | "hip" | "knee" | "ankleOrFoot";
-        /** @enum {string} */
-        BodySide: "lead" | "trail";
-        /** @enum {string} */
-        Club: "driver" | "wood3" | "wood5" | "wood7" | "hybrid" | "iron3" | "iron4" | "iron5" | "iron6" | "iron7" | "iron8" | "iron9" | "pitchingWedge" | "gapWedge" | "sandWedge" | "lobWedge" | "putter";
-        Completed: {
-            /** Format: int32 */
-            plannedMinutes: number;
-            /** Format: double */
-            doneMinutes: number;
-            /** Format: double */
-            fraction: null | number;
-        };
-        Credentials: {
-            email: string;
-            password: string;
-        };
-        /** @enum {string} */
-        DemoPerson: "coach" | "student";
-        DemoSignIn: {
-            as: components["schemas"]["DemoPerson"];
-        };
-        DemoView: {
-            /** Format: date */
-            madeFor: string;
-            isStale: boolean;
-        };
-        /** @enum {string} */
-        Excuse: "ill" | "hurt" | "away" | "weather";
-        ExcuseInput: {
-            excuse: null | components["schemas"]["Excuse"];
-        };
-        ExitRule: components["schemas"]["ExitRuleAfterMinutes"] | components["schemas"]["ExitRuleAfterBalls"] | components["schemas"]["ExitRuleUntilMet"];
-        ExitRuleAfterBalls: {
-            /** @enum {string} */
-            kind: "balls";
-        };
-        ExitRuleAfterMinutes: {
-            /** @enum {string} */
-            kind: "minutes";
-        };
-        ExitRuleUntilMet: {
-            /** @enum {string} */
-            kind: "until";
-            criterion: string;
-        };
-        /** @enum {string} */
-        FeedbackSource: "mirror" | "gate" | "sticks" | "video" | "launchNumbers" | "coachEye" | "contact" | "ownFeel";
-        FieldError: {
-            path: string;
-            message: string;
-        };
-        /** @enum {string} */
-        Hand: "right" | "left";
-        /** @enum {string} */
-        Intent: "body" | "mind" | "technique" | "skill" | "performance";
-        IntentShare: {
-            intent: components["schemas"]["Intent"];
-            /** Format: int32 */
-            minutesAfterWarmUp: number;
-            /** Format: double */
-            percentAfterWarmUp: number;
-        };
-        InvitationLink: {
-            path: string;
-            /** Format: date-time */
-            expiresAt: string;
-        };
-        InvitationView: {
-            academyName: string;
-            role: components["schemas"]["AcademyRole"];
-            studentName: string;
-        };
-        /** @enum {string} */
-        Level: "new" | "improving" | "singleFigure" | "elite";
-        LogView: {
-            /** Format: uuid */
-            id: string;
-            /** Format: date */
-            day: string;
-            /** Format: date-time */
-            startedAt: null | string;
-            /** Format: date-time */
-            finishedAt: null | string;
-            /** Format: double */
-            minutes: number;
-            /** Format: int32 */
-            balls: number;
-            endedByPain: boolean;
-            pain: components["schemas"]["PainReported"][];
-            rating: null | components["schemas"]["SessionRated"];
-        };
-        Look: {
-            reason: components["schemas"]["LookReason"];
-            words: string;
-        };
-        /** @enum {string} */
-        LookReason: "pain" | "nothingSet" | "missed" | "note" | "away" | "onTrack";
-        MeanRatings: {
-            /** Format: double */
-            focus: null | number;
-            /** Format: double */
-            quality: null | number;
-            /** Format: double */
-            confidence: null | number;
-            /** Format: double */
-            enjoyment: null | number;
-            /** Format: double */
-            effort: null | number;
-        };
-        PainReported: {
-            part: components["schemas"]["BodyPart"];
-            side?: null | components["schemas"]["BodySide"];
-            /** Format: int32 */
-            level: number;
-            sharp: boolean;
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        PersonView: {
-            /** Format: uuid */
-            accountId: string;
-            name: string;
-            role: components["schemas"]["AcademyRole"];
-            /** Format: uuid */
-            studentId: null | string;
-            academyName: string;
-            timeZone: string;
-            /** Format: date */
-            today: string;
-        };
-        /** @enum {string} */
-        Phase: "warmUp" | "block" | "random" | "onCourse";
-        PhaseShare: {
-            phase: components["schemas"]["Phase"];
-            /** Format: int32 */
-            minutes: number;
-            /** Format: int32 */
-            balls: number;
-            /** Format: double */
-            percent: number;
-            /** Format: double */
-            percentAfterWarmUp: null | number;
-        };
-        /** @enum {string} */
-        PlaceKind: "range" | "puttingGreen" | "chippingGreen" | "bunker" | "course" | "home";
-        PlanReading: {
-            totals: components["schemas"]["PlanTotals"];
-            strip: components["schemas"]["StripSegment"][];
-            toKeep: components["schemas"]["FieldError"][];
-            toPublish: components["schemas"]["FieldError"][];
-        };
-        PlanSummary: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            purpose: string;
-            /** Format: date-time */
-            updatedAt: string;
-            totals: components["schemas"]["PlanTotals"];
-            strip: components["schemas"]["StripSegment"][];
-            canPublish: boolean;
-        };
-        PlanTotals: {
-            /** Format: int32 */
-            minutes: number;
-            /** Format: int32 */
-            practiceMinutes: number;
-            /** Format: int32 */
-            pauseMinutes: number;
-            /** Format: int32 */
-            balls: number;
-            /** Format: int32 */
-            ballsBought: number;
-            /** Format: int32 */
-            holes: number;
-            /** Format: double */
-            ballsPerMinute: null | number;
-            phases: components["schemas"]["PhaseShare"][];
-            intents: components["schemas"]["IntentShare"][];
-            paces: components["schemas"]["SegmentPace"][];
-        };
-        PlanView: {
-            /** Format: uuid */
-            id: string;
-            /** Format: int32 */
-            version: number;
-            /** Format: date-time */
-            updatedAt: string;
-            plan: components["schemas"]["SessionPlan"];
-            check: components["schemas"]["PlanReading"];
-        };
-        ProgressView: {
-            /** Format: uuid */
-            studentId: string;
-            studentName: string;
-            weeks: components["schemas"]["WeekFigureView"][];
-            recent: components["schemas"]["SessionCard"][];
-        };
-        /** @enum {string} */
-        Requirement: "must" | "extra";
-        Segment: components["schemas"]["SegmentPracticeSegment"] | components["schemas"]["SegmentPause"];
-        /** @enum {string} */
-        SegmentOutcome: "done" | "partDone" | "skipped";
-        SegmentPace: {
-            /** Format: uuid */
-            segmentId: string;
-            /** Format: double */
-            ballsPerMinute: null | number;
-        };
-        SegmentPause: {
-            /** @enum {string} */
-            kind: "pause";
-            /** Format: uuid */
-            id: string;
-            title: string;
-            /** Format: int32 */
-            minutes: number;
-            instruction?: string;
-        };
-        SegmentPracticeSegment: {
-            /** @enum {string} */
-            kind: "practice";
-            phase: components["schemas"]["Phase"];
-            intent: components["schemas"]["Intent"];
-            area?: null | components["schemas"]["Area"];
-            place: components["schemas"]["PlaceKind"];
-            /** Format: int32 */
-            balls?: number;
-            /** Format: int32 */
-            holes?: null | number;
-            clubs?: components["schemas"]["Club"][];
-            cue?: string;
-            feedback?: null | components["schemas"]["FeedbackSource"];
-            exit: components["schemas"]["ExitRule"];
-            slowRepetitions?: boolean;
-            bridge?: boolean;
-            fullRoutine?: boolean;
-            /** Format: uuid */
-            id: string;
-            title: string;
-            /** Format: int32 */
-            minutes: number;
-            instruction?: string;
-        };
-        SessionCard: {
-            /** Format: uuid */
-            assignmentId: string;
-            /** Format: uuid */
-            planId: string;
-            /** Format: int32 */
-            version: number;
-            title: string;
-            purpose: string;
-            week: string;
-            /** Format: date */
-            day: null | string;
-            requirement: components["schemas"]["Requirement"];
-            isPublished: boolean;
-            changedAfterPublishing: boolean;
-            standing: components["schemas"]["Standing"];
-            excuse: null | components["schemas"]["Excuse"];
-            /** Format: int32 */
-            minutes: number;
-            /** Format: int32 */
-            balls: number;
-            completion: components["schemas"]["Completed"];
-            strip: components["schemas"]["StripSegment"][];
-            /** Format: date */
-            practisedOn: null | string;
-            hasLog: boolean;
-        };
-        SessionEntry: components["schemas"]["SessionEntrySegmentEntered"] | components["schemas"]["SessionEntryClockStopped"] | components["schemas"]["SessionEntryBallsCounted"] | components["schemas"]["SessionEntrySegmentSettled"] | components["schemas"]["SessionEntryPainReported"] | components["schemas"]["SessionEntrySessionRated"] | components["schemas"]["SessionEntrySessionFinished"] | components["schemas"]["SessionEntryEntryUndone"];
-        SessionEntryBallsCounted: {
-            /** @enum {string} */
-            kind: "counted";
-            /** Format: uuid */
-            segmentId: string;
-            /** Format: int32 */
-            balls: number;
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        SessionEntryClockStopped: {
-            /** @enum {string} */
-            kind: "stopped";
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        SessionEntryEntryUndone: {
-            /** @enum {string} */
-            kind: "undone";
-            /** Format: int32 */
-            undoes: number;
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        SessionEntryPainReported: {
-            /** @enum {string} */
-            kind: "pain";
-            part: components["schemas"]["BodyPart"];
-            side?: null | components["schemas"]["BodySide"];
-            /** Format: int32 */
-            level: number;
-            sharp: boolean;
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        SessionEntrySegmentEntered: {
-            /** @enum {string} */
-            kind: "entered";
-            /** Format: uuid */
-            segmentId: string;
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        SessionEntrySegmentSettled: {
-            /** @enum {string} */
-            kind: "settled";
-            /** Format: uuid */
-            segmentId: string;
-            outcome: components["schemas"]["SegmentOutcome"];
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        SessionEntrySessionFinished: {
-            /** @enum {string} */
-            kind: "finished";
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        SessionEntrySessionRated: {
-            /** @enum {string} */
-            kind: "rated";
-            /** Format: int32 */
-            focus?: null | number;
-            /** Format: int32 */
-            quality?: null | number;
-            /** Format: int32 */
-            confidence?: null | number;
-            /** Format: int32 */
-            enjoyment?: null | number;
-            /** Format: int32 */
-            effort?: null | number;
-            purposeMet?: null | boolean;
-            nothingHurt?: null | boolean;
-            note?: string;
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        SessionPlan: {
-            title: string;
-            purpose?: string;
-            successTest?: string;
-            segments: components["schemas"]["Segment"][];
-        };
-        SessionRated: {
-            /** Format: int32 */
-            focus?: null | number;
-            /** Format: int32 */
-            quality?: null | number;
-            /** Format: int32 */
-            confidence?: null | number;
-            /** Format: int32 */
-            enjoyment?: null | number;
-            /** Format: int32 */
-            effort?: null | number;
-            purposeMet?: null | boolean;
-            nothingHurt?: null | boolean;
-            note?: string;
-            /** Format: int32 */
-            sequence: number;
-            /** Format: date-time */
-            at: string;
-        };
-        SessionView: {
-            person: null | components["schemas"]["PersonView"];
-            demo: null | components["schemas"]["DemoView"];
-            /** Format: date-time */
-            now: string;
-        };
-        /** @enum {string} */
-        Standing: "open" | "underWay" | "done" | "partDone" | "missed" | "excused";
-        StripSegment: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            phase: null | components["schemas"]["Phase"];
-            /** Format: int32 */
-            minutes: number;
-            /** Format: double */
-            ballsPerMinute: null | number;
-            /** Format: int32 */
-            balls: number;
-            /** Format: int32 */
-            holes: null | number;
-            /** Format: double */
-            fraction: null | number;
-            outcome: null | components["schemas"]["SegmentOutcome"];
-        };
-        StudentInput: {
-            name: string;
-            hand: components["schemas"]["Hand"];
-            level: components["schemas"]["Level"];
-            coachNote?: string;
-        };
-        StudentView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            hand: components["schemas"]["Hand"];
-            level: components["schemas"]["Level"];
-            coachNote: string;
-            /** Format: int32 */
-            version: number;
-            hasAccount: boolean;
-        };
-        TeeLineView: {
-            /** Format: date */
-            today: string;
-            week: string;
-            bays: components["schemas"]["Bay"][];
-        };
-        WeekFigureView: {
-            week: string;
-            /** Format: date */
-            monday: string;
-            completion: components["schemas"]["Completed"];
-            /** Format: int32 */
-            sessions: number;
-            /** Format: int32 */
-            sessionsDone: number;
-            /** Format: int32 */
-            extrasDone: number;
-            ratings: components["schemas"]["MeanRatings"];
-            /** Format: double */
-            minutesPractised: number;
-            /** Format: int32 */
-            balls: number;
-            /** Format: int32 */
-            worstPain: null | number;
-        };
-        WeekView: {
-            week: string;
-            /** Format: date */
-            monday: string;
-            /** Format: date */
-            today: string;
-            /** Format: uuid */
-            studentId: string;
-            studentName: string;
-            completion: components["schemas"]["Completed"];
-            sessions: components["schemas"]["SessionCard"][];
-        };
+  schemas: {
+    /** @enum {string} */
+    AcademyRole: 'owner' | 'coach' | 'student';
+    Acceptance: {
+      email: string;
+      password: string;
+      name?: null | string;
+      academyName?: null | string;
+      timeZone?: null | string;
     };
-    responses: never;
-    parameters: never;
-    requestBodies: never;
-    headers: never;
-    pathItems: never;
+    AppendInput: {
+      /** Format: uuid */
+      assignmentId: string;
+      entries: components['schemas']['SessionEntry'][];
+    };
+    AppendView: {
+      /** Format: int32 */
+      lastSequence: number;
+      log: components['schemas']['LogView'];
+    };
+    /** @enum {string} */
+    Area: 'putting' | 'chip' | 'pitch' | 'bunker' | 'wedge' | 'iron' | 'wood' | 'driver' | 'body' | 'mind';
+    AssignmentInput: {
+      /** Format: uuid */
+      studentId: string;
+      /** Format: uuid */
+      planId: string;
+      week: string;
+      /** Format: date */
+      day?: null | string;
+      requirement?: components['schemas']['Requirement'];
+    };
+    Bay: {
+      student: components['schemas']['StudentView'];
+      look: components['schemas']['Look'];
+      thisWeek: components['schemas']['Completed'];
+      sessions: components['schemas']['SessionCard'][];
+      last: null | components['schemas']['SessionCard'];
+    };
+    /** @enum {string} */
+    BodyPart:
+      'neck' | 'shoulder' | 'elbow' | 'wristOrHand' | 'upperBack' | 'lowerBack' | 'hip' | 'knee' | 'ankleOrFoot';
+    /** @enum {string} */
+    BodySide: 'lead' | 'trail';
+    /** @enum {string} */
+    Club:
+      | 'driver'
+      | 'wood3'
+      | 'wood5'
+      | 'wood7'
+      | 'hybrid'
+      | 'iron3'
+      | 'iron4'
+      | 'iron5'
+      | 'iron6'
+      | 'iron7'
+      | 'iron8'
+      | 'iron9'
+      | 'pitchingWedge'
+      | 'gapWedge'
+      | 'sandWedge'
+      | 'lobWedge'
+      | 'putter';
+    Completed: {
+      /** Format: int32 */
+      plannedMinutes: number;
+      /** Format: double */
+      doneMinutes: number;
+      /** Format: double */
+      fraction: null | number;
+    };
+    Credentials: {
+      email: string;
+      password: string;
+    };
+    /** @enum {string} */
+    DemoPerson: 'coach' | 'student';
+    DemoSignIn: {
+      as: components['schemas']['DemoPerson'];
+    };
+    DemoView: {
+      /** Format: date */
+      madeFor: string;
+      isStale: boolean;
+    };
+    /** @enum {string} */
+    Excuse: 'ill' | 'hurt' | 'away' | 'weather';
+    ExcuseInput: {
+      excuse: null | components['schemas']['Excuse'];
+    };
+    ExitRule:
+      | components['schemas']['ExitRuleAfterMinutes']
+      | components['schemas']['ExitRuleAfterBalls']
+      | components['schemas']['ExitRuleUntilMet'];
+    ExitRuleAfterBalls: {
+      /** @enum {string} */
+      kind: 'balls';
+    };
+    ExitRuleAfterMinutes: {
+      /** @enum {string} */
+      kind: 'minutes';
+    };
+    ExitRuleInWords: {
+      /** Format: uuid */
+      segmentId: string;
+      words: string;
+    };
+    ExitRuleUntilMet: {
+      /** @enum {string} */
+      kind: 'until';
+      criterion: string;
+    };
+    /** @enum {string} */
+    FeedbackSource: 'mirror' | 'gate' | 'sticks' | 'video' | 'launchNumbers' | 'coachEye' | 'contact' | 'ownFeel';
+    FieldError: {
+      path: string;
+      message: string;
+    };
+    /** @enum {string} */
+    Hand: 'right' | 'left';
+    /** @enum {string} */
+    Intent: 'body' | 'mind' | 'technique' | 'skill' | 'performance';
+    IntentShare: {
+      intent: components['schemas']['Intent'];
+      /** Format: int32 */
+      minutesAfterWarmUp: number;
+      /** Format: double */
+      percentAfterWarmUp: number;
+    };
+    InvitationLink: {
+      path: string;
+      /** Format: date-time */
+      expiresAt: string;
+    };
+    InvitationView: {
+      academyName: null | string;
+      role: components['schemas']['AcademyRole'];
+      studentName: null | string;
+    };
+    /** @enum {string} */
+    Level: 'new' | 'improving' | 'singleFigure' | 'elite';
+    LogView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: date */
+      day: string;
+      /** Format: date-time */
+      startedAt: null | string;
+      /** Format: date-time */
+      finishedAt: null | string;
+      /** Format: double */
+      minutes: number;
+      /** Format: int32 */
+      balls: number;
+      endedByPain: boolean;
+      pain: components['schemas']['PainReported'][];
+      rating: null | components['schemas']['SessionRated'];
+    };
+    Look: {
+      reason: components['schemas']['LookReason'];
+      words: string;
+    };
+    /** @enum {string} */
+    LookReason: 'pain' | 'nothingSet' | 'missed' | 'note' | 'away' | 'onTrack';
+    MeanRatings: {
+      /** Format: double */
+      focus: null | number;
+      /** Format: double */
+      quality: null | number;
+      /** Format: double */
+      confidence: null | number;
+      /** Format: double */
+      enjoyment: null | number;
+      /** Format: double */
+      effort: null | number;
+    };
+    PainForm: {
+      parts: components['schemas']['PainPart'][];
+      scale: components['schemas']['PainStep'][];
+      sharpEndsSession: boolean;
+      advice: string;
+    };
+    PainPart: {
+      part: components['schemas']['BodyPart'];
+      isPaired: boolean;
+    };
+    PainReported: {
+      part: components['schemas']['BodyPart'];
+      side?: null | components['schemas']['BodySide'];
+      /** Format: int32 */
+      level: number;
+      sharp: boolean;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    PainStep: {
+      /** Format: int32 */
+      level: number;
+      endsSession: boolean;
+    };
+    PersonView: {
+      /** Format: uuid */
+      accountId: string;
+      name: string;
+      role: components['schemas']['AcademyRole'];
+      /** Format: uuid */
+      studentId: null | string;
+      academyName: string;
+      timeZone: string;
+      /** Format: date */
+      today: string;
+      week: string;
+    };
+    /** @enum {string} */
+    Phase: 'warmUp' | 'block' | 'random' | 'onCourse';
+    PhaseShare: {
+      phase: components['schemas']['Phase'];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls: number;
+      /** Format: double */
+      percent: number;
+      /** Format: double */
+      percentAfterWarmUp: null | number;
+    };
+    /** @enum {string} */
+    PlaceKind: 'range' | 'puttingGreen' | 'chippingGreen' | 'bunker' | 'course' | 'home';
+    PlanReading: {
+      totals: components['schemas']['PlanTotals'];
+      strip: components['schemas']['StripSegment'][];
+      toKeep: components['schemas']['FieldError'][];
+      toPublish: components['schemas']['FieldError'][];
+    };
+    PlanSummary: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      purpose: string;
+      /** Format: date-time */
+      updatedAt: string;
+      totals: components['schemas']['PlanTotals'];
+      strip: components['schemas']['StripSegment'][];
+      canPublish: boolean;
+    };
+    PlanTotals: {
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      practiceMinutes: number;
+      /** Format: int32 */
+      pauseMinutes: number;
+      /** Format: int32 */
+      balls: number;
+      /** Format: int32 */
+      ballsBought: number;
+      /** Format: int32 */
+      holes: number;
+      /** Format: double */
+      ballsPerMinute: null | number;
+      phases: components['schemas']['PhaseShare'][];
+      intents: components['schemas']['IntentShare'][];
+      paces: components['schemas']['SegmentPace'][];
+    };
+    PlanView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      /** Format: date-time */
+      updatedAt: string;
+      plan: components['schemas']['SessionPlan'];
+      check: components['schemas']['PlanReading'];
+    };
+    ProgressView: {
+      /** Format: uuid */
+      studentId: string;
+      studentName: string;
+      weeks: components['schemas']['WeekFigureView'][];
+      recent: components['schemas']['SessionCard'][];
+    };
+    /** @enum {string} */
+    Requirement: 'must' | 'extra';
+    Segment: components['schemas']['SegmentPracticeSegment'] | components['schemas']['SegmentPause'];
+    SegmentCompletion: {
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: double */
+      fraction: null | number;
+      outcome: null | components['schemas']['SegmentOutcome'];
+      /** Format: int32 */
+      balls: null | number;
+      /** Format: int32 */
+      seconds: number;
+    };
+    /** @enum {string} */
+    SegmentOutcome: 'done' | 'partDone' | 'skipped';
+    SegmentPace: {
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: double */
+      ballsPerMinute: null | number;
+    };
+    SegmentPause: {
+      /** @enum {string} */
+      kind: 'pause';
+      /** Format: uuid */
+      id: string;
+      title: string;
+      /** Format: int32 */
+      minutes: number;
+      instruction?: string;
+    };
+    SegmentPracticeSegment: {
+      /** @enum {string} */
+      kind: 'practice';
+      phase: components['schemas']['Phase'];
+      intent: components['schemas']['Intent'];
+      area?: null | components['schemas']['Area'];
+      place: components['schemas']['PlaceKind'];
+      /** Format: int32 */
+      balls?: number;
+      /** Format: int32 */
+      holes?: null | number;
+      clubs?: components['schemas']['Club'][];
+      cue?: string;
+      feedback?: null | components['schemas']['FeedbackSource'];
+      exit: components['schemas']['ExitRule'];
+      slowRepetitions?: boolean;
+      bridge?: boolean;
+      fullRoutine?: boolean;
+      /** Format: uuid */
+      id: string;
+      title: string;
+      /** Format: int32 */
+      minutes: number;
+      instruction?: string;
+    };
+    SessionCard: {
+      /** Format: uuid */
+      assignmentId: string;
+      /** Format: uuid */
+      planId: string;
+      /** Format: int32 */
+      version: number;
+      title: string;
+      purpose: string;
+      week: string;
+      /** Format: date */
+      day: null | string;
+      requirement: components['schemas']['Requirement'];
+      isPublished: boolean;
+      changedAfterPublishing: boolean;
+      standing: components['schemas']['Standing'];
+      excuse: null | components['schemas']['Excuse'];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls: number;
+      completion: components['schemas']['Completed'];
+      strip: components['schemas']['StripSegment'][];
+      /** Format: date */
+      practisedOn: null | string;
+      hasLog: boolean;
+    };
+    SessionEntry:
+      | components['schemas']['SessionEntrySegmentEntered']
+      | components['schemas']['SessionEntryClockStopped']
+      | components['schemas']['SessionEntryBallsCounted']
+      | components['schemas']['SessionEntrySegmentSettled']
+      | components['schemas']['SessionEntryPainReported']
+      | components['schemas']['SessionEntrySessionRated']
+      | components['schemas']['SessionEntrySessionFinished']
+      | components['schemas']['SessionEntryEntryUndone'];
+    SessionEntryBallsCounted: {
+      /** @enum {string} */
+      kind: 'counted';
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: int32 */
+      balls: number;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionEntryClockStopped: {
+      /** @enum {string} */
+      kind: 'stopped';
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionEntryEntryUndone: {
+      /** @enum {string} */
+      kind: 'undone';
+      /** Format: int32 */
+      undoes: number;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionEntryPainReported: {
+      /** @enum {string} */
+      kind: 'pain';
+      part: components['schemas']['BodyPart'];
+      side?: null | components['schemas']['BodySide'];
+      /** Format: int32 */
+      level: number;
+      sharp: boolean;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionEntrySegmentEntered: {
+      /** @enum {string} */
+      kind: 'entered';
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionEntrySegmentSettled: {
+      /** @enum {string} */
+      kind: 'settled';
+      /** Format: uuid */
+      segmentId: string;
+      outcome: components['schemas']['SegmentOutcome'];
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionEntrySessionFinished: {
+      /** @enum {string} */
+      kind: 'finished';
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionEntrySessionRated: {
+      /** @enum {string} */
+      kind: 'rated';
+      /** Format: int32 */
+      focus?: null | number;
+      /** Format: int32 */
+      quality?: null | number;
+      /** Format: int32 */
+      confidence?: null | number;
+      /** Format: int32 */
+      enjoyment?: null | number;
+      /** Format: int32 */
+      effort?: null | number;
+      purposeMet?: null | boolean;
+      nothingHurt?: null | boolean;
+      note?: string;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionPlan: {
+      title: string;
+      purpose?: string;
+      successTest?: string;
+      segments: components['schemas']['Segment'][];
+    };
+    SessionRated: {
+      /** Format: int32 */
+      focus?: null | number;
+      /** Format: int32 */
+      quality?: null | number;
+      /** Format: int32 */
+      confidence?: null | number;
+      /** Format: int32 */
+      enjoyment?: null | number;
+      /** Format: int32 */
+      effort?: null | number;
+      purposeMet?: null | boolean;
+      nothingHurt?: null | boolean;
+      note?: string;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionView: {
+      card: components['schemas']['SessionCard'];
+      /** Format: uuid */
+      studentId: string;
+      studentName: string;
+      hand: components['schemas']['Hand'];
+      plan: components['schemas']['SessionPlan'];
+      totals: components['schemas']['PlanTotals'];
+      exitRules: components['schemas']['ExitRuleInWords'][];
+      segments: components['schemas']['SegmentCompletion'][];
+      logs: components['schemas']['LogView'][];
+      pain: components['schemas']['PainForm'];
+    };
+    SignInView: {
+      person: null | components['schemas']['PersonView'];
+      demo: null | components['schemas']['DemoView'];
+      /** Format: date-time */
+      now: string;
+    };
+    /** @enum {string} */
+    Standing: 'open' | 'underWay' | 'done' | 'partDone' | 'missed' | 'excused';
+    StripSegment: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      phase: null | components['schemas']['Phase'];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: double */
+      ballsPerMinute: null | number;
+      /** Format: int32 */
+      balls: number;
+      /** Format: int32 */
+      holes: null | number;
+      /** Format: double */
+      fraction: null | number;
+      outcome: null | components['schemas']['SegmentOutcome'];
+    };
+    StudentInput: {
+      name: string;
+      hand: components['schemas']['Hand'];
+      level: components['schemas']['Level'];
+      coachNote?: string;
+    };
+    StudentView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      hand: components['schemas']['Hand'];
+      level: components['schemas']['Level'];
+      coachNote: string;
+      /** Format: int32 */
+      version: number;
+      hasAccount: boolean;
+    };
+    TeeLineView: {
+      /** Format: date */
+      today: string;
+      week: string;
+      bays: components['schemas']['Bay'][];
+    };
+    WeekFigureView: {
+      week: string;
+      /** Format: date */
+      monday: string;
+      completion: components['schemas']['Completed'];
+      /** Format: int32 */
+      sessions: number;
+      /** Format: int32 */
+      sessionsDone: number;
+      /** Format: int32 */
+      extrasDone: number;
+      ratings: components['schemas']['MeanRatings'];
+      /** Format: double */
+      minutesPractised: number;
+      /** Format: int32 */
+      balls: number;
+      /** Format: int32 */
+      worstPain: null | number;
+    };
+    WeekView: {
+      week: string;
+      previous: string;
+      next: string;
+      /** Format: date */
+      monday: string;
+      /** Format: date */
+      today: string;
+      /** Format: uuid */
+      studentId: string;
+      studentName: string;
+      completion: components['schemas']['Completed'];
+      sessions: components['schemas']['SessionCard'][];
+    };
+  };
+  responses: never;
+  parameters: never;
+  requestBodies: never;
+  headers: never;
+  pathItems: never;
 }
 export type $defs = Record<string, never>;
 export type operations = Record<string, never>;

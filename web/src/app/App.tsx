@@ -1,0 +1,34 @@
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { RouterProvider } from 'react-router';
+import { Problem } from '../api/client';
+import { PhasePatterns } from '../ui/phases';
+import { useOutdoor } from './outdoor';
+import { router } from './router';
+import { makeTheme } from './theme';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      // Asking again helps when the connection failed, not when the server said no.
+      retry: (failures, error) => failures < 2 && error instanceof Problem && error.status === 0,
+    },
+  },
+});
+
+export function App() {
+  const [isOutdoor] = useOutdoor();
+  const theme = useMemo(() => makeTheme(isOutdoor), [isOutdoor]);
+  return (
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <PhasePatterns />
+      <QueryClientProvider client={queries}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+    </ThemeProvider>
+  );
+}

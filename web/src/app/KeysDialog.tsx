@@ -1,0 +1,72 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+
+const keys: [string, [string, string][]][] = [
+  [
+    'Everywhere',
+    [
+      ['1', 'Tee line'],
+      ['2', 'Plans'],
+      ['?', 'These keys'],
+    ],
+  ],
+  [
+    'Tee line',
+    [
+      ['← →', 'Walk along the bays'],
+      ['Enter', 'Open the student'],
+    ],
+  ],
+  ['Plans', [['n', 'New plan']]],
+  [
+    'Planning bench',
+    [
+      ['w b r o p', 'Add warm-up, block, random, on-course, pause'],
+      ['↑ ↓', 'Select the segment before or after'],
+      ['Alt ↑  Alt ↓', 'Move the segment'],
+      ['Alt ←  Alt →', 'A minute shorter, a minute longer'],
+      ['Delete', 'Take the segment out'],
+      ['Ctrl Z', 'Put back what was taken out'],
+      ['Ctrl S', 'Save'],
+    ],
+  ],
+];
+
+/** All keys in one place. */
+export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Dialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="keys-title">
+      <DialogTitle id="keys-title">Keys</DialogTitle>
+      <DialogContent>
+        {keys.map(([place, list]) => (
+          <Box key={place} sx={{ mb: 2 }}>
+            <Box component="h3" sx={{ m: 0, mb: 0.5, fontSize: 15 }}>
+              {place}
+            </Box>
+            <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '150px 1fr', gap: 0.5, m: 0 }}>
+              {list.map(([key, what]) => (
+                <Box key={key} sx={{ display: 'contents' }}>
+                  <Box component="dt" sx={{ fontWeight: 620 }}>
+                    {key}
+                  </Box>
+                  <Box component="dd" sx={{ m: 0 }}>
+                    {what}
+                  </Box>
+                </Box>
+              ))}
+            </Box>
+          </Box>
+        ))}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose} variant="outlined">
+          Close
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

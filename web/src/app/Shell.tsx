@@ -1,0 +1,185 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { lazy, Suspense, useState } from 'react';
+import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { answer, api } from '../api/client';
+import { dayName } from '../ui/format';
+import { Key, Loading, Trouble } from '../ui/states';
+import { useKeys } from './keys';
+import { Mark } from './Mark';
+import { useOutdoor } from './outdoor';
+import { useSession, useTakeSession, type Person, type Session } from './session';
+
+const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.KeysDialog })));
+
+/** What surrounds every page once somebody is signed in. */
+export function Shell() {
+  const session = useSession();
+  const { pathname } = useLocation();
+  if (session.isPending)
+    return (
+      <Box sx={{ px: 3 }}>
+        <Loading what="your day" />
+      </Box>
+    );
+  if (session.error)
+    return (
+      <Box sx={{ p: 3 }}>
+        <Trouble error={session.error} onRetry={() => void session.refetch()} />
+      </Box>
+    );
+  if (!session.data.person) return <Navigate replace to="/sign-in" state={{ from: pathname }} />;
+  return <SignedIn session={session.data} person={session.data.person} />;
+}
+
+function SignedIn({ session, person }: { session: Session; person: Person }) {
+  const isStudent = person.role === 'student';
+  const isPractising = useLocation().pathname.startsWith('/practice/');
+  return (
+    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
+      <Box
+        component="a"
+        href="#content"
+        sx={{
+          position: 'absolute',
+          left: -9999,
+          '&:focus': { left: 8, top: 8, p: 1, bgcolor: 'background.paper', zIndex: 10 },
+        }}
+      >
+        Skip to the page
+      </Box>
+      {!isPractising && (isStudent ? <StudentBar person={person} /> : <CoachBar person={person} />)}
+      {session.demo?.isStale && (
+        <Box role="status" sx={{ px: 3, py: 1, bgcolor: 'glow', color: '#2b1a06', fontSize: 15 }}>
+          This demo was laid out for {dayName(session.demo.madeFor)} and has grown old. Renew it with{' '}
+          <code>./start --reset</code>.
+        </Box>
+      )}
+      <Box
+        component="main"
+        id="content"
+        sx={{ flex: 1, width: '100%', maxWidth: isStudent ? 620 : 1360, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 6 }}
+      >
+        <Outlet />
+      </Box>
+      <Box
+        component="footer"
+        className="no-print"
+        sx={{ px: 3, py: 2, fontSize: 13, color: 'text.secondary', textAlign: 'center' }}
+      >
+        Coaching is not medicine. Stop when it hurts and see a doctor or physiotherapist. The range’s own rules come
+        first.
+      </Box>
+    </Box>
+  );
+}
+
+const link = {
+  color: 'text.primary',
+  textDecoration: 'none',
+  fontWeight: 600,
+  py: 1,
+  borderBottom: '3px solid transparent',
+  '&.active': { borderColor: 'secondary.main' },
+  '&:hover': { borderColor: 'text.secondary' },
+} as const;
+
+function CoachBar({ person }: { person: Person }) {
+  const navigate = useNavigate();
+  const [showsKeys, setShowsKeys] = useState(false);
+  useKeys({
+    '1': () => void navigate('/tee-line'),
+    '2': () => void navigate('/plans'),
+    '?': () => setShowsKeys(true),
+  });
+  return (
+    <Box
+      component="header"
+      className="no-print"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: { xs: 2, sm: 3 },
+        px: { xs: 2, sm: 3 },
+        pt: 1,
+        flexWrap: 'wrap',
+      }}
+    >
+      <Mark />
+      <Box component="nav" aria-label="Main" sx={{ display: 'flex', gap: 3 }}>
+        <Box component={NavLink} to="/tee-line" sx={link}>
+          Tee line<Key>1</Key>
+        </Box>
+        <Box component={NavLink} to="/plans" sx={link}>
+          Plans<Key>2</Key>
+        </Box>
+      </Box>
+      <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary', fontSize: 15 }}>
+        <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
+          {person.academyName} · {person.name} · {dayName(person.today)}
+        </Box>
+        <Button onClick={() => setShowsKeys(true)}>
+          Keys<Key>?</Key>
+        </Button>
+        <SignOut />
+      </Box>
+      {showsKeys && (
+        <Suspense>
+          <KeysDialog open onClose={() => setShowsKeys(false)} />
+        </Suspense>
+      )}
+    </Box>
+  );
+}
+
+function StudentBar({ person }: { person: Person }) {
+  const [isOutdoor, setOutdoor] = useOutdoor();
+  return (
+    <Box component="header" className="no-print" sx={{ maxWidth: 620, width: '100%', mx: 'auto', px: 2, pt: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Mark />
+        <Box sx={{ ml: 'auto', display: 'flex' }}>
+          <Button onClick={() => setOutdoor(!isOutdoor)} aria-pressed={isOutdoor}>
+            {isOutdoor ? 'Indoor look' : 'Outdoor look'}
+          </Button>
+          <SignOut />
+        </Box>
+      </Box>
+      <Box component="nav" aria-label="Main" sx={{ display: 'flex', gap: 3, mt: 0.5 }}>
+        <Box component={NavLink} to="/my-week" sx={{ ...link, py: 1.5 }}>
+          My week
+        </Box>
+        <Box component={NavLink} to="/my-progress" sx={{ ...link, py: 1.5 }}>
+          My progress
+        </Box>
+        <Box component="span" sx={{ ml: 'auto', alignSelf: 'center', color: 'text.secondary', fontSize: 15 }}>
+          {person.name}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function SignOut() {
+  const takeSession = useTakeSession();
+  const navigate = useNavigate();
+  const [error, setError] = useState<Error>();
+  return (
+    <>
+      <Button
+        onClick={async () => {
+          try {
+            await answer(api.POST('/api/accounts/sign-out'));
+            takeSession(null);
+            void navigate('/sign-in');
+          } catch (e) {
+            setError(e as Error);
+          }
+        }}
+      >
+        Sign out
+      </Button>
+      {error && <Box role="alert">{error.message}</Box>}
+    </>
+  );
+}

@@ -1,0 +1,52 @@
+import { createBrowserRouter, Navigate, useRouteError } from 'react-router';
+import { Trouble } from '../ui/states';
+import { usePerson } from './session';
+import { Shell } from './Shell';
+
+/** Home is the tee line for a coach and the own week for a student. */
+function Home() {
+  return <Navigate replace to={usePerson().role === 'student' ? '/my-week' : '/tee-line'} />;
+}
+
+function Broken() {
+  const error = useRouteError();
+  return (
+    <main style={{ padding: 24 }}>
+      <Trouble
+        error={error instanceof Error ? error : new Error('This page broke.')}
+        onRetry={() => window.location.reload()}
+      />
+    </main>
+  );
+}
+
+/** A page of its own file, fetched when it is first needed. */
+const named = async <K extends string>(module: Promise<Record<K, React.ComponentType>>, name: K) => ({
+  Component: (await module)[name],
+});
+
+export const router = createBrowserRouter([
+  {
+    errorElement: <Broken />,
+    hydrateFallbackElement: <></>,
+    children: [
+      { path: '/sign-in', lazy: () => named(import('../features/accounts/SignInPage'), 'SignInPage') },
+      { path: '/join/:token', lazy: () => named(import('../features/accounts/JoinPage'), 'JoinPage') },
+      {
+        element: <Shell />,
+        children: [
+          { index: true, element: <Home /> },
+          { path: '/tee-line', lazy: () => named(import('../features/review/TeeLinePage'), 'TeeLinePage') },
+          { path: '/students/:id', lazy: () => named(import('../features/students/StudentPage'), 'StudentPage') },
+          { path: '/plans', lazy: () => named(import('../features/plans/PlansPage'), 'PlansPage') },
+          { path: '/plans/:id', lazy: () => named(import('../features/plans/BenchPage'), 'BenchPage') },
+          { path: '/sessions/:id', lazy: () => named(import('../features/sessions/SessionPage'), 'SessionPage') },
+          { path: '/my-week', lazy: () => named(import('../features/weeks/MyWeekPage'), 'MyWeekPage') },
+          { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },
+          { path: '/practice/:id', lazy: () => named(import('../features/sessions/PracticePage'), 'PracticePage') },
+          { path: '*', element: <Navigate replace to="/" /> },
+        ],
+      },
+    ],
+  },
+]);

@@ -1,0 +1,115 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Navigate, useLocation, useNavigate } from 'react-router';
+import { answer, api } from '../../api/client';
+import { Mark } from '../../app/Mark';
+import { useSession, useTakeSession, type Session } from '../../app/session';
+import { Field } from '../../ui/Field';
+import { Trouble } from '../../ui/states';
+import { DawnRange } from './DawnRange';
+
+export function SignInPage() {
+  const session = useSession();
+  const takeSession = useTakeSession();
+  const navigate = useNavigate();
+  const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
+  const [error, setError] = useState<Error>();
+  const form = useForm({ defaultValues: { email: '', password: '' } });
+  if (session.data?.person) return <Navigate replace to={from} />;
+
+  const enter = async (call: Promise<Session>) => {
+    setError(undefined);
+    try {
+      takeSession(await call);
+      void navigate(from);
+    } catch (e) {
+      setError(e as Error);
+    }
+  };
+  const demo = (as: 'coach' | 'student') => enter(answer(api.POST('/api/accounts/demo-sign-in', { body: { as } })));
+
+  return (
+    <Box sx={{ minHeight: '100vh', display: 'grid', gridTemplateColumns: { md: '1fr 1fr' } }}>
+      <Box
+        component="main"
+        sx={{ px: { xs: 3, sm: 8 }, py: { xs: 4, md: 7 }, maxWidth: 620, width: '100%', justifySelf: 'end' }}
+      >
+        <Mark size={26} />
+        <Typography variant="h1" sx={{ mt: 5, fontSize: { xs: '1.9rem', sm: '2.5rem' } }}>
+          Practice with a purpose, and proof that it holds
+        </Typography>
+        <Typography sx={{ mt: 1.5, color: 'text.secondary', maxWidth: 440 }}>
+          Plan a session in four phases, set it for a week, practise it on the range, and see what was done.
+        </Typography>
+
+        {session.data?.demo && (
+          <Box sx={{ mt: 4 }}>
+            <Typography variant="h3" component="h2">
+              Look round the demo academy
+            </Typography>
+            <Box sx={{ display: 'flex', gap: 1.5, mt: 1.5, flexWrap: 'wrap' }}>
+              <Button variant="contained" onClick={() => void demo('coach')}>
+                Come in as the coach
+              </Button>
+              <Button variant="outlined" onClick={() => void demo('student')}>
+                Come in as a student
+              </Button>
+            </Box>
+          </Box>
+        )}
+
+        <Box
+          component="form"
+          noValidate
+          onSubmit={form.handleSubmit((credentials) =>
+            enter(answer(api.POST('/api/accounts/sign-in', { body: credentials }))),
+          )}
+          sx={{ mt: 5, display: 'grid', gap: 2, maxWidth: 360 }}
+        >
+          <Typography variant="h3" component="h2">
+            Sign in
+          </Typography>
+          <Field
+            label="E-mail"
+            type="email"
+            autoComplete="username"
+            error={form.formState.errors.email?.message}
+            {...form.register('email', { required: 'Your e-mail address, please.' })}
+          />
+          <Field
+            label="Password"
+            type="password"
+            autoComplete="current-password"
+            error={form.formState.errors.password?.message}
+            {...form.register('password', { required: 'Your password, please.' })}
+          />
+          <Button
+            type="submit"
+            variant={session.data?.demo ? 'outlined' : 'contained'}
+            disabled={form.formState.isSubmitting}
+            sx={{ justifySelf: 'start' }}
+          >
+            Sign in
+          </Button>
+        </Box>
+        {(error ?? session.error) && <Trouble error={(error ?? session.error) as Error} />}
+        <Typography variant="body2" sx={{ mt: 3, color: 'text.secondary' }}>
+          New here? Your coach sends you a link.
+        </Typography>
+      </Box>
+      <Box
+        sx={{
+          display: { xs: 'none', md: 'flex' },
+          alignItems: 'flex-end',
+          bgcolor: '#f6f1e6',
+          '& svg': { height: '100%' },
+        }}
+      >
+        <DawnRange />
+      </Box>
+    </Box>
+  );
+}

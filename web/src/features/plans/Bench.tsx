@@ -1,0 +1,249 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Problem } from '../../api/client';
+import { useKeys } from '../../app/keys';
+import { Field } from '../../ui/Field';
+import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
+import { SessionStrip, type StripSegment } from '../../ui/SessionStrip';
+import { Empty, Key, Trouble } from '../../ui/states';
+import { newSegment, type Plan } from './draft';
+import { LeaveDialog } from './LeaveDialog';
+import { useRemovePlan } from './queries';
+import { SegmentEditor } from './SegmentEditor';
+import { SegmentList } from './SegmentList';
+import { SetForStudentDialog } from './SetForStudentDialog';
+import { Totals } from './Totals';
+import { useBench, type BenchProps } from './useBench';
+
+const addKeys = { warmUp: 'w', block: 'b', random: 'r', onCourse: 'o', pause: 'p' } as const;
+
+/** Where a coach writes a plan: the words on top, the strip across, segments to the left, the one in hand to the right. */
+export function Bench(props: BenchProps) {
+  const bench = useBench(props);
+  const { draft, change } = bench;
+  const { plan, selected } = draft;
+  const remove = useRemovePlan();
+  const navigate = useNavigate();
+  const [isSetting, setIsSetting] = useState(false);
+  const index = plan.segments.findIndex((s) => s.id === selected);
+  const segment = plan.segments[index];
+  const place = plan.segments.findLast((s) => s.kind === 'practice')?.place ?? 'range';
+  const add = (of: keyof typeof addKeys) => change({ do: 'add', segment: newSegment(of, place) });
+  const problems = bench.saveError instanceof Problem ? bench.saveError : undefined;
+  const errorAt = (path: string) =>
+    bench.reading?.toKeep.find((e) => e.path === path && path !== 'title')?.message ?? problems?.fieldError(path);
+
+  useKeys({
+    'Ctrl+s': bench.save,
+    'Ctrl+z': () => change({ do: 'putBack' }),
+    ArrowUp: () => change({ do: 'selectNext', by: -1 }),
+    ArrowDown: () => change({ do: 'selectNext', by: 1 }),
+    'Alt+ArrowUp': () => selected && change({ do: 'move', id: selected, to: index - 1 }),
+    'Alt+ArrowDown': () => selected && change({ do: 'move', id: selected, to: index + 1 }),
+    'Alt+ArrowLeft': () => selected && change({ do: 'lengthen', id: selected, by: -1 }),
+    'Alt+ArrowRight': () => selected && change({ do: 'lengthen', id: selected, by: 1 }),
+    Delete: () => selected && change({ do: 'remove', id: selected }),
+    w: () => add('warmUp'),
+    b: () => add('block'),
+    r: () => add('random'),
+    o: () => add('onCourse'),
+    p: () => add('pause'),
+  });
+
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 2.5, mb: 1.5, flexWrap: 'wrap' }}>
+        <Typography variant="h1">{plan.title || 'New plan'}</Typography>
+        <Typography
+          role="status"
+          data-testid="save-state"
+          sx={{ color: bench.isDirty ? 'secondary.main' : 'text.secondary' }}
+        >
+          {bench.isSaving ? 'saving …' : bench.isDirty ? 'not saved yet' : bench.isSaved ? 'saved' : ''}
+        </Typography>
+        <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
+          {bench.isSaved && (
+            <Button
+              onClick={() => remove.mutate(props.id, { onSuccess: () => void navigate('/plans') })}
+              disabled={bench.isDirty}
+            >
+              Take off the list
+            </Button>
+          )}
+          {bench.isSaved && (
+            <Button variant="outlined" disabled={bench.isDirty} onClick={() => setIsSetting(true)}>
+              Set for a student
+            </Button>
+          )}
+          <Button variant="contained" onClick={bench.save} disabled={!bench.isDirty || bench.isSaving}>
+            Save<Key>Ctrl S</Key>
+          </Button>
+        </Box>
+      </Box>
+
+      {bench.wasRestored && (
+        <Notice text="Changes you had not saved are back.">
+          <Button onClick={bench.discard}>Drop them</Button>
+        </Notice>
+      )}
+      {bench.newer && (
+        <Notice text="Somebody saved a newer version of this plan in the meantime. Nothing was overwritten; yours is still here.">
+          <Button onClick={bench.newer.take}>Take theirs</Button>
+          <Button onClick={bench.newer.overwrite}>Save mine over it</Button>
+        </Notice>
+      )}
+      {bench.saveError && <Trouble error={bench.saveError} onRetry={bench.save} />}
+      {remove.error && <Trouble error={remove.error} />}
+      {draft.removed && (
+        <Notice text={`“${draft.removed.segment.title}” was taken out.`}>
+          <Button onClick={() => change({ do: 'putBack' })}>
+            Put it back<Key>Ctrl Z</Key>
+          </Button>
+        </Notice>
+      )}
+
+      <Words plan={plan} onWrite={(text) => change({ do: 'write', text })} errorAt={errorAt} />
+
+      <Box sx={{ mt: 2 }}>
+        {plan.segments.length > 0 ? (
+          <SessionStrip
+            size="large"
+            shows="plan"
+            label="Session strip"
+            segments={stripOf(plan, bench.reading?.strip ?? [])}
+            selected={selected}
+            onSelect={(id) => change({ do: 'select', id })}
+          />
+        ) : (
+          <Empty title="No segments yet">Begin with a warm-up, then climb: block, random, on-course.</Empty>
+        )}
+      </Box>
+      {bench.reading && <Totals reading={bench.reading} />}
+      {bench.readingError && <Trouble error={bench.readingError} />}
+
+      <Box sx={{ display: 'grid', gridTemplateColumns: { md: 'minmax(0, 5fr) minmax(0, 6fr)' }, gap: 4, mt: 2 }}>
+        <Box>
+          <Box
+            className="no-print"
+            role="group"
+            aria-label="Add a segment"
+            sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mb: 1 }}
+          >
+            {phaseOrder.map((phase) => (
+              <Button
+                key={phase}
+                size="small"
+                variant="outlined"
+                onClick={() => add(phase)}
+                sx={{ px: 1.25, minHeight: 34 }}
+              >
+                <PhaseSign phase={phase} size={16} />
+                <Box component="span" sx={{ ml: 0.75 }}>
+                  {phases[phase].name}
+                </Box>
+                <Key>{addKeys[phase]}</Key>
+              </Button>
+            ))}
+            <Button size="small" variant="outlined" onClick={() => add('pause')} sx={{ px: 1.25, minHeight: 34 }}>
+              Pause<Key>p</Key>
+            </Button>
+          </Box>
+          <SegmentList
+            segments={plan.segments}
+            selected={selected}
+            onSelect={(id) => change({ do: 'select', id })}
+            onMove={(id, to) => change({ do: 'move', id, to })}
+            onLengthen={(id, by) => change({ do: 'lengthen', id, by })}
+            onRemove={(id) => change({ do: 'remove', id })}
+          />
+        </Box>
+        {segment && (
+          <SegmentEditor
+            key={segment.id}
+            segment={segment}
+            errorAt={(field) => errorAt(`segments[${index}].${field}`)}
+            onChange={(to) => change({ do: 'change', id: segment.id, to })}
+          />
+        )}
+      </Box>
+      {isSetting && <SetForStudentDialog planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
+      <LeaveDialog blocker={bench.blocker} />
+    </>
+  );
+}
+
+/** The strip follows every keystroke; heights come from the server's reading a moment later. */
+function stripOf(plan: Plan, read: StripSegment[]): StripSegment[] {
+  return plan.segments.map((s) => ({
+    id: s.id,
+    title: s.title,
+    phase: s.kind === 'practice' ? s.phase : null,
+    minutes: s.minutes,
+    ballsPerMinute: read.find((r) => r.id === s.id)?.ballsPerMinute ?? null,
+    balls: s.kind === 'practice' ? s.balls : 0,
+    holes: s.kind === 'practice' ? s.holes : null,
+    fraction: null,
+    outcome: null,
+  }));
+}
+
+function Words({
+  plan,
+  onWrite,
+  errorAt,
+}: {
+  plan: Plan;
+  onWrite: (text: Partial<Plan>) => void;
+  errorAt: (path: string) => string | undefined;
+}) {
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr 1.35fr 1.35fr' }, gap: 2 }}>
+      <Field
+        label="Title"
+        value={plan.title}
+        onChange={(e) => onWrite({ title: e.target.value })}
+        error={errorAt('title')}
+      />
+      <Field
+        label="Purpose"
+        placeholder="What is better afterwards?"
+        value={plan.purpose}
+        onChange={(e) => onWrite({ purpose: e.target.value })}
+        error={errorAt('purpose')}
+      />
+      <Field
+        label="Success test"
+        placeholder="How will you both know?"
+        value={plan.successTest}
+        onChange={(e) => onWrite({ successTest: e.target.value })}
+        error={errorAt('successTest')}
+      />
+    </Box>
+  );
+}
+
+function Notice({ text, children }: { text: string; children: React.ReactNode }) {
+  return (
+    <Box
+      role="status"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1,
+        flexWrap: 'wrap',
+        mb: 1.5,
+        pl: 2,
+        py: 0.5,
+        borderLeft: '4px solid',
+        borderColor: 'secondary.main',
+        bgcolor: 'background.paper',
+      }}
+    >
+      <span>{text}</span>
+      {children}
+    </Box>
+  );
+}

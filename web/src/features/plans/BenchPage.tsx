@@ -1,0 +1,25 @@
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { Loading, Trouble } from '../../ui/states';
+import { Bench } from './Bench';
+import { emptyPlan, planFrom } from './draft';
+import { usePlan } from './queries';
+
+/** The planning bench: a new plan, or one from the list. */
+export function BenchPage() {
+  const { id = 'new' } = useParams();
+  return id === 'new' ? <NewPlan /> : <SavedPlan key={id} id={id} />;
+}
+
+function NewPlan() {
+  const [id] = useState(() => uuid());
+  return <Bench id={id} draftKey="new" start={emptyPlan} version={undefined} />;
+}
+
+function SavedPlan({ id }: { id: string }) {
+  const plan = usePlan(id);
+  if (plan.isPending) return <Loading what="the plan" />;
+  if (plan.error) return <Trouble error={plan.error} onRetry={() => void plan.refetch()} />;
+  return <Bench id={id} draftKey={id} start={planFrom(plan.data.plan)} version={plan.data.version} />;
+}

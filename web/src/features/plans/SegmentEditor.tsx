@@ -1,0 +1,288 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import type { Schemas } from '../../api/client';
+import { Choice, Field, optionsOf } from '../../ui/Field';
+import { areas, clubs, feedbackSources, intents, keysOf, places } from '../../ui/format';
+import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
+import { Stepper } from '../../ui/Stepper';
+import type { PracticeSegment, Segment } from './draft';
+
+interface Props {
+  segment: Segment;
+  errorAt: (field: string) => string | undefined;
+  onChange: (to: Partial<PracticeSegment>) => void;
+}
+
+/** Everything about the segment in hand. */
+export function SegmentEditor({ segment, errorAt, onChange }: Props) {
+  return (
+    <Box component="section" aria-label="Segment" sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
+        <Box sx={{ flex: 1 }}>
+          <Field
+            label="Segment"
+            value={segment.title}
+            onChange={(e) => onChange({ title: e.target.value })}
+            error={errorAt('title')}
+          />
+        </Box>
+        <Stepper
+          label="Minutes"
+          value={segment.minutes}
+          least={1}
+          most={240}
+          onChange={(minutes) => onChange({ minutes })}
+          error={errorAt('minutes')}
+        />
+        {segment.kind === 'practice' && (
+          <Stepper
+            label="Balls"
+            value={segment.balls}
+            most={400}
+            onChange={(balls) => onChange({ balls })}
+            error={errorAt('balls')}
+          />
+        )}
+      </Box>
+      {segment.kind === 'practice' && (
+        <PhaseChoice value={segment.phase} onChange={(phase) => onChange(phaseChange(segment, phase))} />
+      )}
+      <Field
+        label="What to do"
+        multiline
+        minRows={2}
+        value={segment.instruction}
+        onChange={(e) => onChange({ instruction: e.target.value })}
+        error={errorAt('instruction')}
+      />
+      {segment.kind === 'practice' && <PracticeFields segment={segment} errorAt={errorAt} onChange={onChange} />}
+    </Box>
+  );
+}
+
+/** What belongs to one phase only does not follow the segment into another. */
+function phaseChange(segment: PracticeSegment, phase: PracticeSegment['phase']): Partial<PracticeSegment> {
+  return {
+    phase,
+    bridge: phase === 'warmUp' && segment.bridge,
+    holes: phase === 'onCourse' ? (segment.holes ?? 3) : null,
+  };
+}
+
+function PhaseChoice({
+  value,
+  onChange,
+}: {
+  value: PracticeSegment['phase'];
+  onChange: (phase: PracticeSegment['phase']) => void;
+}) {
+  return (
+    <Box
+      role="radiogroup"
+      aria-label="Phase"
+      sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 0.75 }}
+    >
+      {phaseOrder.map((phase) => (
+        <Box
+          component="label"
+          key={phase}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            justifyContent: 'center',
+            gap: 0.75,
+            height: 40,
+            borderRadius: 1,
+            cursor: 'pointer',
+            border: '1.5px solid',
+            borderColor: value === phase ? phases[phase].line : 'line',
+            bgcolor: value === phase ? phases[phase].tint : 'background.paper',
+            color: value === phase ? '#1c1c1c' : 'text.primary',
+            fontWeight: value === phase ? 650 : 500,
+            '&:has(:focus-visible)': { outline: '3px solid', outlineColor: 'secondary.main', outlineOffset: 2 },
+          }}
+        >
+          <input
+            type="radio"
+            name="phase"
+            checked={value === phase}
+            onChange={() => onChange(phase)}
+            style={{ position: 'absolute', opacity: 0 }}
+          />
+          <PhaseSign phase={phase} size={18} />
+          {phases[phase].name}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const none = { value: '', label: '–' } as const;
+
+function PracticeFields({ segment, errorAt, onChange }: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
+  return (
+    <>
+      <Field
+        label="Cue"
+        hint="One thought, in lead and trail words."
+        value={segment.cue}
+        onChange={(e) => onChange({ cue: e.target.value })}
+        error={errorAt('cue')}
+      />
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))', gap: 2 }}>
+        <Choice
+          label="Intent"
+          value={segment.intent}
+          options={optionsOf(intents)}
+          onChange={(intent) => onChange({ intent })}
+        />
+        <Choice
+          label="Area"
+          value={segment.area ?? ''}
+          options={[none, ...optionsOf(areas)]}
+          onChange={(area) => onChange({ area: area || null })}
+        />
+        <Choice
+          label="Place"
+          value={segment.place}
+          options={optionsOf(places)}
+          onChange={(place) => onChange({ place })}
+        />
+        <Choice
+          label="Feedback from"
+          value={segment.feedback ?? ''}
+          options={[none, ...optionsOf(feedbackSources)]}
+          onChange={(feedback) => onChange({ feedback: feedback || null })}
+        />
+      </Box>
+      <Exit segment={segment} errorAt={errorAt} onChange={onChange} />
+      <Clubs value={segment.clubs} onChange={(clubs) => onChange({ clubs })} />
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center' }}>
+        {segment.phase === 'warmUp' && (
+          <Tick
+            label="Bridge to the day’s focus"
+            checked={segment.bridge}
+            onChange={(bridge) => onChange({ bridge })}
+          />
+        )}
+        <Tick
+          label="Slow repetitions"
+          checked={segment.slowRepetitions}
+          onChange={(slowRepetitions) => onChange({ slowRepetitions })}
+        />
+        <Tick
+          label="Full routine"
+          checked={segment.fullRoutine}
+          onChange={(fullRoutine) => onChange({ fullRoutine })}
+        />
+        {segment.phase === 'onCourse' && (
+          <Stepper
+            label="Holes"
+            value={segment.holes ?? 1}
+            least={1}
+            most={18}
+            onChange={(holes) => onChange({ holes })}
+            error={errorAt('holes')}
+          />
+        )}
+      </Box>
+    </>
+  );
+}
+
+const exits: Record<Schemas['ExitRule']['kind'], string> = {
+  minutes: 'when the minutes are up',
+  balls: 'when the balls are hit',
+  until: 'as soon as …',
+};
+
+function Exit({ segment, errorAt, onChange }: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
+  const { exit } = segment;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '220px 1fr', gap: 2 }}>
+      <Choice
+        label="It is over"
+        value={exit.kind}
+        options={optionsOf(exits)}
+        onChange={(kind) => onChange({ exit: kind === 'until' ? { kind, criterion: '' } : { kind } })}
+      />
+      {exit.kind === 'until' && (
+        <Field
+          label="Aim"
+          placeholder="contact is centred three times running"
+          value={exit.criterion}
+          onChange={(e) => onChange({ exit: { kind: 'until', criterion: e.target.value } })}
+          error={errorAt('exit.criterion')}
+          hint={segment.balls > 0 ? `At most ${segment.balls} balls.` : `At most ${segment.minutes} min.`}
+        />
+      )}
+    </Box>
+  );
+}
+
+type Club = Schemas['Club'];
+
+function Clubs({ value, onChange }: { value: Club[]; onChange: (clubs: Club[]) => void }) {
+  return (
+    <Box>
+      <Typography component="h3" sx={{ fontSize: 14, fontWeight: 620, mb: 0.5 }}>
+        Clubs
+      </Typography>
+      <Box role="group" aria-label="Clubs" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+        {keysOf(clubs).map((club) => {
+          const isOn = value.includes(club);
+          return (
+            <Box
+              key={club}
+              component="button"
+              type="button"
+              aria-pressed={isOn}
+              onClick={() =>
+                onChange(
+                  isOn ? value.filter((c) => c !== club) : keysOf(clubs).filter((c) => c === club || value.includes(c)),
+                )
+              }
+              sx={{
+                px: 1.1,
+                height: 30,
+                borderRadius: 4,
+                border: '1px solid',
+                borderColor: isOn ? 'text.primary' : '#8d9488',
+                bgcolor: isOn ? 'text.primary' : 'background.paper',
+                color: isOn ? 'background.paper' : 'text.primary',
+                font: 'inherit',
+                fontSize: 13.5,
+                cursor: 'pointer',
+              }}
+            >
+              {clubs[club]}
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+function Tick({
+  label,
+  checked,
+  onChange,
+}: {
+  label: ReactNode;
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+}) {
+  return (
+    <Box component="label" sx={{ display: 'flex', gap: 1, alignItems: 'center', cursor: 'pointer', minHeight: 32 }}>
+      <input
+        type="checkbox"
+        checked={checked}
+        onChange={(e) => onChange(e.target.checked)}
+        style={{ width: 20, height: 20, accentColor: '#1e3b30' }}
+      />
+      {label}
+    </Box>
+  );
+}

@@ -1,0 +1,153 @@
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { count, intents } from '../../ui/format';
+import { phases, PhaseSign } from '../../ui/phases';
+import type { Segment } from './draft';
+
+interface Props {
+  segments: Segment[];
+  selected: string | undefined;
+  onSelect: (id: string) => void;
+  onMove: (id: string, to: number) => void;
+  onLengthen: (id: string, by: number) => void;
+  onRemove: (id: string) => void;
+}
+
+/** The segments in order. Drag by the handle, or Alt with the arrow keys. */
+export function SegmentList({ segments, onMove, ...row }: Props) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => {
+        if (over && over.id !== active.id)
+          onMove(
+            String(active.id),
+            segments.findIndex((s) => s.id === over.id),
+          );
+      }}
+    >
+      <SortableContext items={segments} strategy={verticalListSortingStrategy}>
+        <Box component="ol" aria-label="Segments" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          {segments.map((segment) => (
+            <Row key={segment.id} segment={segment} {...row} />
+          ))}
+        </Box>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+const small = { width: 28, height: 32, borderRadius: 1, fontSize: 17, color: 'text.secondary' };
+
+function Row({
+  segment,
+  selected,
+  onSelect,
+  onLengthen,
+  onRemove,
+}: Omit<Props, 'segments' | 'onMove'> & { segment: Segment }) {
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: segment.id });
+  const isSelected = segment.id === selected;
+  return (
+    <Box
+      component="li"
+      ref={setNodeRef}
+      data-testid="segment-row"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 0.5,
+        py: 0.5,
+        borderBottom: '1px solid',
+        borderColor: 'line',
+        bgcolor: isSelected ? 'background.paper' : undefined,
+        boxShadow: isSelected ? 'inset 4px 0 0 #b24e0c' : undefined,
+        opacity: isDragging ? 0.6 : 1,
+        position: 'relative',
+        zIndex: isDragging ? 1 : undefined,
+      }}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+    >
+      <Box
+        component="button"
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${segment.title}`}
+        sx={{
+          border: 0,
+          background: 'none',
+          cursor: 'grab',
+          width: 30,
+          height: 36,
+          p: 0,
+          ml: 0.5,
+          color: 'text.secondary',
+          touchAction: 'none',
+        }}
+      >
+        <svg width="12" height="18" viewBox="0 0 12 18" aria-hidden fill="currentColor">
+          {[3, 9, 15].map((y) => [3, 9].map((x) => <circle key={`${x}-${y}`} cx={x} cy={y} r="1.5" />))}
+        </svg>
+      </Box>
+      <Box
+        component="button"
+        type="button"
+        aria-pressed={isSelected}
+        onClick={() => onSelect(segment.id)}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          display: 'flex',
+          gap: 1,
+          alignItems: 'center',
+          border: 0,
+          background: 'none',
+          font: 'inherit',
+          color: 'inherit',
+          textAlign: 'left',
+          cursor: 'pointer',
+          py: 0.5,
+        }}
+      >
+        {segment.kind === 'practice' ? <PhaseSign phase={segment.phase} named /> : <Box sx={{ width: 20 }} />}
+        <Box sx={{ minWidth: 0 }}>
+          <Box sx={{ fontWeight: 620, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+            {segment.title || 'Untitled'}
+          </Box>
+          <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>{underTitle(segment)}</Box>
+        </Box>
+      </Box>
+      <ButtonBase sx={small} aria-label={`${segment.title}: a minute less`} onClick={() => onLengthen(segment.id, -1)}>
+        −
+      </ButtonBase>
+      <Box sx={{ width: 52, textAlign: 'center', fontWeight: 620 }}>{segment.minutes} min</Box>
+      <ButtonBase sx={small} aria-label={`${segment.title}: a minute more`} onClick={() => onLengthen(segment.id, 1)}>
+        +
+      </ButtonBase>
+      <ButtonBase sx={small} aria-label={`Take ${segment.title} out`} onClick={() => onRemove(segment.id)}>
+        ×
+      </ButtonBase>
+    </Box>
+  );
+}
+
+function underTitle(segment: Segment): string {
+  if (segment.kind === 'pause') return 'Pause';
+  const balls = segment.balls > 0 ? `, ${count(segment.balls, 'ball')}` : '';
+  const holes = segment.holes ? `, ${count(segment.holes, 'hole')}` : '';
+  return `${phases[segment.phase].name}, ${intents[segment.intent].toLowerCase()}${balls}${holes}`;
+}

@@ -1,0 +1,97 @@
+import Box from '@mui/material/Box';
+import type { Schemas } from '../../api/client';
+
+const initials = (name: string) =>
+  name
+    .split(' ')
+    .map((part) => part.charAt(0))
+    .slice(0, 2)
+    .join('');
+
+/** The row of bays behind which the coach walks; the walk has stopped at one. */
+export function TeeLine({ bays, at, onStop }: { bays: Schemas['Bay'][]; at: number; onStop: (index: number) => void }) {
+  return (
+    <Box sx={{ overflowX: 'auto', pt: 1 }}>
+      <Box role="group" aria-label="Bays" sx={{ display: 'flex', minWidth: bays.length * 84 }}>
+        {bays.map(({ student, look }, index) => {
+          const isHere = index === at;
+          return (
+            <Box
+              key={student.id}
+              component="button"
+              type="button"
+              aria-pressed={isHere}
+              aria-label={`${student.name}: ${look.words}`}
+              onClick={() => onStop(index)}
+              sx={{
+                flex: '1 1 0',
+                minWidth: 0,
+                p: 0,
+                border: 0,
+                background: 'none',
+                font: 'inherit',
+                color: 'inherit',
+                cursor: 'pointer',
+                display: 'flex',
+                flexDirection: 'column',
+                alignItems: 'center',
+              }}
+            >
+              <Box
+                sx={{
+                  height: 74,
+                  display: 'flex',
+                  alignItems: 'flex-end',
+                  width: '100%',
+                  justifyContent: 'center',
+                  borderBottom: '2.5px solid',
+                  borderColor: 'text.primary',
+                }}
+              >
+                <Box
+                  sx={{
+                    width: isHere ? 72 : 58,
+                    height: isHere ? 66 : 42,
+                    display: 'grid',
+                    placeItems: 'center',
+                    fontWeight: 650,
+                    fontSize: isHere ? 22 : 16,
+                    border: '1.5px solid',
+                    borderColor: isHere ? 'text.primary' : 'text.secondary',
+                    borderWidth: isHere ? 2.5 : 1.5,
+                    borderBottom: 0,
+                    bgcolor: isHere ? 'background.paper' : 'transparent',
+                    transition: 'height 120ms, width 120ms',
+                  }}
+                >
+                  {initials(student.name)}
+                </Box>
+              </Box>
+              <Mark reason={look.reason} />
+              <Box
+                sx={{ fontSize: 13.5, lineHeight: 1.25, px: 0.5, textAlign: 'center', fontWeight: isHere ? 620 : 400 }}
+              >
+                {look.words}
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+/** A dot for what presses, a ring for what waits, a short line for what is fine. */
+function Mark({ reason }: { reason: Schemas['LookReason'] }) {
+  return (
+    <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden style={{ margin: '5px 0 2px' }}>
+      {reason === 'pain' ? (
+        <circle cx="8" cy="8" r="6" fill="#c8501a" />
+      ) : reason === 'onTrack' || reason === 'away' ? (
+        <path d="M4 8h8" stroke="currentColor" strokeWidth="2" opacity=".45" />
+      ) : (
+        <circle cx="8" cy="8" r="4.8" fill="none" stroke="#b24e0c" strokeWidth="2" />
+      )}
+    </svg>
+  );
+}

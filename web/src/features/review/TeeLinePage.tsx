@@ -1,0 +1,196 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { answer, api, type Schemas } from '../../api/client';
+import { useKeys } from '../../app/keys';
+import { usePerson } from '../../app/session';
+import { dayName, hands, levels, percent, standings } from '../../ui/format';
+import { SessionStrip } from '../../ui/SessionStrip';
+import { Empty, Key, Loading, Trouble } from '../../ui/states';
+import { InviteCoach } from '../students/Invite';
+import { StudentDialog } from '../students/StudentDialog';
+import { TeeLine } from './TeeLine';
+
+export const teeLineKey = ['tee-line'];
+
+/** The coach's home: the students as bays, in the order in which they need a look. */
+export function TeeLinePage() {
+  const person = usePerson();
+  const line = useQuery({ queryKey: teeLineKey, queryFn: () => answer(api.GET('/api/review/tee-line')) });
+  const [isAdding, setIsAdding] = useState(false);
+  const [at, setAt] = useState(0);
+  const navigate = useNavigate();
+  const bays = line.data?.bays ?? [];
+  useKeys({
+    ArrowRight: () => setAt((i) => Math.min(bays.length - 1, i + 1)),
+    ArrowLeft: () => setAt((i) => Math.max(0, i - 1)),
+    Enter: () => {
+      const bay = bays[at];
+      if (bay && !document.activeElement?.matches('a, button')) void navigate(`/students/${bay.student.id}`);
+    },
+  });
+
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 3, mb: 2, flexWrap: 'wrap' }}>
+        <Typography variant="h1">Tee line</Typography>
+        <Typography sx={{ color: 'text.secondary' }}>
+          {bays.length > 0 && `${bays.length} bays, whoever needs a look first`}
+        </Typography>
+        <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
+          {person.role === 'owner' && <InviteCoach />}
+          <Button variant="outlined" onClick={() => setIsAdding(true)}>
+            Add a student
+          </Button>
+        </Box>
+      </Box>
+      {line.isPending && <Loading what="the squad" />}
+      {line.error && <Trouble error={line.error} onRetry={() => void line.refetch()} />}
+      {line.data && bays.length === 0 && (
+        <Empty title="Nobody on the tee line yet">Add your first student, then send the link they sign in with.</Empty>
+      )}
+      {bays.length > 0 && (
+        <>
+          <TeeLine bays={bays} at={at} onStop={setAt} />
+          {bays[at] && <Stop bay={bays[at]} />}
+          <Squad bays={bays} />
+        </>
+      )}
+      <StudentDialog open={isAdding} onClose={() => setIsAdding(false)} />
+    </>
+  );
+}
+
+/** The bay where the walk stopped: who stands there, why, and what was done lately. */
+function Stop({ bay }: { bay: Schemas['Bay'] }) {
+  const { student, look, last } = bay;
+  return (
+    <Box
+      component="section"
+      aria-live="polite"
+      aria-label={student.name}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { md: '1.1fr 1fr 1fr' },
+        gap: 4,
+        py: 2.5,
+        mb: 3,
+        borderBottom: '1px solid',
+        borderColor: 'line',
+      }}
+    >
+      <Box>
+        <Typography variant="h2">{student.name}</Typography>
+        <Typography sx={{ color: look.reason === 'pain' ? 'error.main' : 'secondary.main', fontWeight: 620 }}>
+          {reasonInWords(look)}
+        </Typography>
+        <Typography variant="body2" sx={{ color: 'text.secondary', mt: 0.5 }}>
+          {levels[student.level]} · {hands[student.hand]}
+        </Typography>
+        {student.coachNote && <Typography sx={{ mt: 1 }}>{student.coachNote}</Typography>}
+        <Button component={Link} to={`/students/${student.id}`} variant="contained" sx={{ mt: 2 }}>
+          Open<Key>Enter</Key>
+        </Button>
+      </Box>
+      <Box>
+        <Typography variant="h3" sx={{ mb: 1 }}>
+          This week {bay.thisWeek.fraction !== null && `· ${percent(bay.thisWeek.fraction)}`}
+        </Typography>
+        {bay.sessions.length === 0 && <Typography sx={{ color: 'text.secondary' }}>Nothing set.</Typography>}
+        <Box sx={{ display: 'grid', gap: 1.25 }}>
+          {bay.sessions.slice(0, 4).map((session) => (
+            <Box
+              key={session.assignmentId}
+              sx={{ display: 'grid', gridTemplateColumns: '92px 1fr', gap: 1.5, alignItems: 'end' }}
+            >
+              <Typography variant="body2">
+                {session.day ? dayName(session.day) : 'Any day'}
+                <br />
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  {standings[session.standing]}
+                </Box>
+              </Typography>
+              <SessionStrip segments={session.strip} label={session.title} />
+            </Box>
+          ))}
+        </Box>
+      </Box>
+      <Box>
+        <Typography variant="h3" sx={{ mb: 1 }}>
+          Last time
+        </Typography>
+        {last ? (
+          <Box component={Link} to={`/sessions/${last.assignmentId}`} sx={{ display: 'block', textDecoration: 'none' }}>
+            <Typography variant="body2" sx={{ mb: 0.5 }}>
+              {last.practisedOn && dayName(last.practisedOn)} · {last.title} · {percent(last.completion.fraction)}
+            </Typography>
+            <SessionStrip segments={last.strip} label={last.title} />
+          </Box>
+        ) : (
+          <Typography sx={{ color: 'text.secondary' }}>No practice in the last four weeks.</Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function reasonInWords(look: Schemas['Look']): string {
+  switch (look.reason) {
+    case 'pain':
+      return `Pain: ${look.words}`;
+    case 'nothingSet':
+      return 'Nothing set for this week';
+    case 'missed':
+      return `Sessions ${look.words}, this week and last`;
+    case 'note':
+      return 'Left a note';
+    case 'away':
+      return 'Away this week';
+    case 'onTrack':
+      return 'On track';
+  }
+}
+
+/** Everybody in rows, with what each did lately. */
+function Squad({ bays }: { bays: Schemas['Bay'][] }) {
+  return (
+    <Box
+      component="table"
+      sx={{
+        width: '100%',
+        borderCollapse: 'collapse',
+        '& td, & th': { textAlign: 'left', py: 1, pr: 2, borderBottom: '1px solid', borderColor: 'line' },
+      }}
+    >
+      <Box component="thead" sx={{ color: 'text.secondary', fontSize: 14 }}>
+        <tr>
+          <th>Student</th>
+          <th>Needs a look</th>
+          <th>Last practised</th>
+          <Box component="th" sx={{ width: { md: 220 } }}>
+            That session
+          </Box>
+          <th>This week</th>
+        </tr>
+      </Box>
+      <tbody>
+        {bays.map(({ student, look, last, thisWeek }) => (
+          <tr key={student.id}>
+            <td>
+              <Link to={`/students/${student.id}`} style={{ fontWeight: 620 }}>
+                {student.name}
+              </Link>
+            </td>
+            <td>{look.words}</td>
+            <td>{last?.practisedOn ? dayName(last.practisedOn) : '–'}</td>
+            <td>{last ? <SessionStrip size="tiny" segments={last.strip} label={last.title} /> : '–'}</td>
+            <td>{percent(thisWeek.fraction)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Box>
+  );
+}

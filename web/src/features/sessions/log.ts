@@ -1,0 +1,84 @@
+import type { Schemas } from '../../api/client';
+
+export type Entry = Schemas['SessionEntry'];
+export type EntryOf<K extends Entry['kind']> = Extract<Entry, { kind: K }>;
+/** An entry before it has its number and time. */
+export type NewEntry = { [K in Entry['kind']]: Omit<EntryOf<K>, 'sequence' | 'at'> }[Entry['kind']];
+
+export interface SegmentState {
+  balls: number | null;
+  outcome: Schemas['SegmentOutcome'] | null;
+  seconds: number;
+}
+
+export interface LogState {
+  segments: Record<string, SegmentState>;
+  /** The segment the clock runs for, and since when (milliseconds). */
+  running: { segmentId: string; since: number } | null;
+  pain: EntryOf<'pain'>[];
+  rating: EntryOf<'rated'> | null;
+  isFinished: boolean;
+  /** The last settled or counted entry that still stands: what "undo" takes back. */
+  undoable: EntryOf<'settled'> | EntryOf<'counted'> | null;
+}
+
+const untouched: SegmentState = { balls: null, outcome: null, seconds: 0 };
+
+/**
+ * Walks a log's entries to what the phone shows while practising. The server reads the same entries with the job's own rules;
+ * this only adds up clocks and counts.
+ */
+export function walk(entries: readonly Entry[]): LogState {
+  const undone = new Set(entries.flatMap((e) => (e.kind === 'undone' ? [e.undoes] : [])));
+  const state: LogState = { segments: {}, running: null, pain: [], rating: null, isFinished: false, undoable: null };
+  const segment = (id: string) => (state.segments[id] ??= { ...untouched });
+  const stop = (at: string) => {
+    if (!state.running) return;
+    const stretch = (Date.parse(at) - state.running.since) / 1000;
+    segment(state.running.segmentId).seconds += Math.max(0, stretch);
+    state.running = null;
+  };
+  for (const entry of entries) {
+    if (entry.kind === 'undone' || undone.has(entry.sequence)) continue;
+    switch (entry.kind) {
+      case 'entered':
+        stop(entry.at);
+        segment(entry.segmentId);
+        state.running = { segmentId: entry.segmentId, since: Date.parse(entry.at) };
+        break;
+      case 'stopped':
+        stop(entry.at);
+        break;
+      case 'counted': {
+        const counted = segment(entry.segmentId);
+        counted.balls = Math.max(0, (counted.balls ?? 0) + entry.balls);
+        state.undoable = entry;
+        break;
+      }
+      case 'settled':
+        if (state.running?.segmentId === entry.segmentId) stop(entry.at);
+        segment(entry.segmentId).outcome = entry.outcome;
+        state.undoable = entry;
+        break;
+      case 'pain':
+        state.pain.push(entry);
+        break;
+      case 'rated':
+        state.rating = entry;
+        break;
+      case 'finished':
+        stop(entry.at);
+        state.isFinished = true;
+        break;
+    }
+  }
+  return state;
+}
+
+export const stateOf = (log: LogState, segmentId: string): SegmentState => log.segments[segmentId] ?? untouched;
+
+/** Seconds a segment has taken so far, the running stretch included. */
+export function secondsOf(log: LogState, segmentId: string, now: number): number {
+  const running = log.running?.segmentId === segmentId ? Math.max(0, (now - log.running.since) / 1000) : 0;
+  return stateOf(log, segmentId).seconds + running;
+}

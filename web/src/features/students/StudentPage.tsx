@@ -1,0 +1,49 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { answer, api } from '../../api/client';
+import { hands, levels } from '../../ui/format';
+import { Loading, Trouble } from '../../ui/states';
+import { Progress } from '../progress/Progress';
+import { WeekPanel } from '../weeks/WeekPanel';
+import { InviteStudent } from './Invite';
+import { StudentDialog } from './StudentDialog';
+
+/** One student as the coach sees them: this week to set, the weeks before to learn from. */
+export function StudentPage() {
+  const { id = '' } = useParams();
+  const student = useQuery({
+    queryKey: ['students', id],
+    queryFn: () => answer(api.GET('/api/students/{id}', { params: { path: { id } } })),
+  });
+  const [isEditing, setIsEditing] = useState(false);
+  if (student.isPending) return <Loading what="the student" />;
+  if (student.error) return <Trouble error={student.error} onRetry={() => void student.refetch()} />;
+  const { name, level, hand, coachNote, hasAccount } = student.data;
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'flex-start', gap: 2, mt: 3, mb: 2, flexWrap: 'wrap' }}>
+        <Box>
+          <Typography variant="h1">{name}</Typography>
+          <Typography sx={{ color: 'text.secondary' }}>
+            {levels[level]} · {hands[hand]}
+            {!hasAccount && ' · has not signed in yet'}
+          </Typography>
+          {coachNote && <Typography sx={{ mt: 0.5 }}>{coachNote}</Typography>}
+        </Box>
+        <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
+          {!hasAccount && <InviteStudent id={id} name={name} />}
+          <Button variant="outlined" onClick={() => setIsEditing(true)}>
+            Change
+          </Button>
+        </Box>
+      </Box>
+      <WeekPanel key={id} studentId={id} />
+      <Progress studentId={id} />
+      <StudentDialog open={isEditing} onClose={() => setIsEditing(false)} student={student.data} />
+    </>
+  );
+}

@@ -1,0 +1,102 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { usePerson } from '../../app/session';
+import { count, dayName, excuses, minutes, percent, standings } from '../../ui/format';
+import { SessionStrip } from '../../ui/SessionStrip';
+import { Empty, Loading, Trouble } from '../../ui/states';
+import { useWeek, type Card } from './queries';
+
+/** The student's week: what to practise, today first. */
+export function MyWeekPage() {
+  const person = usePerson();
+  const [week, setWeek] = useState(person.week);
+  const view = useWeek(person.studentId ?? '', week);
+  if (view.isPending) return <Loading what="your week" />;
+  if (view.error) return <Trouble error={view.error} onRetry={() => void view.refetch()} />;
+  const { sessions, completion, previous, next } = view.data;
+  const isThisWeek = week === person.week;
+  return (
+    <>
+      <Typography variant="h1" sx={{ mt: 2 }}>
+        {isThisWeek ? 'My week' : `Week of ${dayName(view.data.monday).slice(4)}`}
+      </Typography>
+      {completion.fraction !== null && (
+        <Typography sx={{ color: 'text.secondary' }}>
+          {percent(completion.fraction)} done: {Math.round(completion.doneMinutes)} of {completion.plannedMinutes} min
+        </Typography>
+      )}
+      {sessions.length === 0 && (
+        <Box sx={{ mt: 3 }}>
+          <Empty title="Nothing is set for this week">Your coach has not published anything for it yet.</Empty>
+        </Box>
+      )}
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, mt: 2 }}>
+        {inOrder(sessions, person.today).map((session) => (
+          <SessionItem key={session.assignmentId} session={session} today={person.today} />
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 3 }}>
+        <Button onClick={() => setWeek(previous)} sx={{ minHeight: 56 }}>
+          Week before
+        </Button>
+        {!isThisWeek && (
+          <Button onClick={() => setWeek(next)} sx={{ minHeight: 56 }}>
+            Week after
+          </Button>
+        )}
+      </Box>
+    </>
+  );
+}
+
+/** Today and what is under way first, then what is to come, then what is behind. */
+function inOrder(sessions: Card[], today: string): Card[] {
+  const rank = (s: Card) => {
+    if (s.standing === 'underWay') return 0;
+    if (s.standing === 'open') return s.day === today ? 1 : s.day === null ? 2 : 3;
+    return 4;
+  };
+  return [...sessions].sort((a, b) => rank(a) - rank(b));
+}
+
+function SessionItem({ session, today }: { session: Card; today: string }) {
+  const canPractise = session.standing === 'open' || session.standing === 'underWay' || session.standing === 'missed';
+  const when = session.day === null ? 'Any day' : session.day === today ? 'Today' : dayName(session.day);
+  return (
+    <Box component="li" sx={{ py: 2.5, borderBottom: '1px solid', borderColor: 'line' }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', color: 'text.secondary', fontSize: 15 }}>
+        <Box component="span" sx={{ fontWeight: 650, color: when === 'Today' ? 'secondary.main' : 'text.primary' }}>
+          {when}
+        </Box>
+        {session.requirement === 'extra' && <span>extra</span>}
+        {session.changedAfterPublishing && <span>moved by your coach</span>}
+        <Box component="span" sx={{ ml: 'auto' }}>
+          {session.excuse ? `excused: ${excuses[session.excuse].toLowerCase()}` : standings[session.standing]}
+          {session.hasLog && session.completion.fraction !== null && ` ${percent(session.completion.fraction)}`}
+        </Box>
+      </Box>
+      <Typography variant="h2" sx={{ mt: 0.5 }}>
+        {session.title}
+      </Typography>
+      <Typography sx={{ mt: 0.5, mb: 1.5 }}>{session.purpose}</Typography>
+      <SessionStrip segments={session.strip} label={session.title} />
+      <Box sx={{ display: 'flex', alignItems: 'center', mt: 1.5, gap: 2 }}>
+        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          {minutes(session.minutes)}
+          {session.balls > 0 && `, ${count(session.balls, 'ball')}`}
+        </Typography>
+        <Button
+          component={Link}
+          to={canPractise ? `/practice/${session.assignmentId}` : `/sessions/${session.assignmentId}`}
+          variant={canPractise ? 'contained' : 'outlined'}
+          sx={{ ml: 'auto', minHeight: 56, borderRadius: 28, px: 4 }}
+        >
+          {session.standing === 'underWay' ? 'Go on' : canPractise ? 'Practise' : 'Look back'}
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,60 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+
+export type Week = Schemas['WeekView'];
+export type Card = Schemas['SessionCard'];
+
+const weekKey = (studentId: string, week: string) => ['weeks', studentId, week];
+
+export const useWeek = (studentId: string, week: string) =>
+  useQuery({
+    queryKey: weekKey(studentId, week),
+    queryFn: () => answer(api.GET('/api/weeks/{week}/students/{studentId}', { params: { path: { week, studentId } } })),
+  });
+
+/** A change to somebody's week. Everything that shows weeks is asked for again. */
+function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn,
+    onSettled: () =>
+      Promise.all(['weeks', 'tee-line', 'progress'].map((key) => queries.invalidateQueries({ queryKey: [key] }))),
+  });
+}
+
+interface Placing {
+  id: string;
+  /** The version that is moved; none for a session that is new in the week. */
+  version?: number;
+  input: Schemas['AssignmentInput'];
+}
+
+export const usePlace = () =>
+  useWeekChange(({ id, version, input }: Placing) =>
+    answer(
+      api.PUT('/api/weeks/assignments/{id}', {
+        params: { path: { id } },
+        body: input,
+        headers: version === undefined ? newRow : changesVersion(version),
+      }),
+    ),
+  );
+
+export const usePublish = (studentId: string, week: string) =>
+  useWeekChange(() =>
+    answer(api.POST('/api/weeks/{week}/students/{studentId}/publish', { params: { path: { week, studentId } } })),
+  );
+
+export const useExcuse = () =>
+  useWeekChange(({ card, excuse }: { card: Card; excuse: Schemas['Excuse'] | null }) =>
+    answer(
+      api.PUT('/api/weeks/assignments/{id}/excuse', {
+        params: { path: { id: card.assignmentId } },
+        body: { excuse },
+        headers: changesVersion(card.version),
+      }),
+    ),
+  );
+
+export const useTakeOut = () =>
+  useWeekChange((id: string) => answer(api.DELETE('/api/weeks/assignments/{id}', { params: { path: { id } } })));

@@ -1,0 +1,207 @@
+import Box from '@mui/material/Box';
+import type { Schemas } from '../api/client';
+import { count, minutes } from './format';
+import { phases } from './phases';
+
+export type StripSegment = Schemas['StripSegment'];
+
+type Size = 'large' | 'small' | 'tiny';
+
+const heights: Record<Size, number> = { large: 118, small: 46, tiny: 20 };
+
+/** Stretching has no balls and still has a body; putting has many and still fits: a floor, and a scale that flattens. */
+const floor = 0.17;
+const fullPace = 5;
+const heightOf = (ballsPerMinute: number | null) =>
+  ballsPerMinute === null ? floor : floor + (1 - floor) * Math.sqrt(Math.min(ballsPerMinute, fullPace) / fullPace);
+
+interface Props {
+  segments: StripSegment[];
+  size?: Size;
+  /** Whether the strip shows what was done (filled as far as it was) or a plan on the bench (all filled). */
+  shows?: 'plan' | 'done';
+  selected?: string | undefined;
+  onSelect?: (id: string) => void;
+  /** What the strip is of, for those who cannot see it. */
+  label: string;
+}
+
+/** A session as one strip: width is minutes, height is pace, tint and texture are the phase. Planned is an outline, done is filled. */
+export function SessionStrip({ segments, size = 'small', shows = 'done', selected, onSelect, label }: Props) {
+  const height = heights[size];
+  const text = `${label}: ${segments.map((s) => inWords(s, shows)).join('; ')}`;
+  return (
+    <Box
+      {...(onSelect ? { role: 'group', 'aria-label': label } : { role: 'img', 'aria-label': text })}
+      sx={{ display: 'flex', alignItems: 'flex-end', gap: size === 'tiny' ? '1px' : '2px', width: '100%' }}
+    >
+      {segments.map((segment) => (
+        <Box
+          key={segment.id}
+          sx={{
+            flex: `${segment.minutes} 1 0`,
+            minWidth: 0,
+            containerType: size === 'large' ? 'inline-size' : undefined,
+          }}
+        >
+          {size === 'large' && (
+            <Box
+              sx={{
+                fontSize: 13,
+                color: 'text.secondary',
+                pl: 0.5,
+                whiteSpace: 'nowrap',
+                '@container (max-width: 40px)': { visibility: 'hidden' },
+              }}
+            >
+              {minutes(segment.minutes)}
+            </Box>
+          )}
+          <Bar
+            segment={segment}
+            height={height}
+            shows={shows}
+            isSelected={segment.id === selected}
+            onSelect={onSelect && (() => onSelect(segment.id))}
+          />
+          {size === 'large' && <Caption segment={segment} />}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+interface BarProps {
+  segment: StripSegment;
+  height: number;
+  shows: 'plan' | 'done';
+  isSelected: boolean;
+  onSelect: (() => void) | undefined;
+}
+
+function Bar({ segment, height, shows, isSelected, onSelect }: BarProps) {
+  const mark = segment.phase && phases[segment.phase];
+  const filled = shows === 'plan' ? 1 : (segment.fraction ?? 0);
+  const barHeight = mark ? Math.round(height * heightOf(segment.ballsPerMinute)) : Math.round(height * floor);
+  return (
+    <Box
+      sx={{ height, display: 'flex', alignItems: 'flex-end', borderBottom: '2px solid', borderColor: 'text.primary' }}
+    >
+      <Box
+        {...(onSelect && {
+          component: 'button',
+          type: 'button',
+          onClick: onSelect,
+          'aria-pressed': isSelected,
+          'aria-label': inWords(segment, shows),
+        })}
+        sx={{
+          position: 'relative',
+          display: 'block',
+          width: '100%',
+          height: barHeight,
+          p: 0,
+          overflow: 'hidden',
+          background: 'none',
+          cursor: onSelect ? 'pointer' : undefined,
+          borderRadius: height > 30 ? '5px 5px 0 0' : '2px 2px 0 0',
+          border: mark ? `${height > 30 ? 1.5 : 1}px solid ${mark.line}` : 'none',
+          borderBottom: 0,
+          outline: isSelected ? '3px solid' : undefined,
+          outlineColor: isSelected ? 'secondary.main' : undefined,
+          outlineOffset: 1,
+          transition: 'height 160ms',
+          // Dropped for pain: struck through, neither filled nor owed.
+          backgroundImage:
+            mark && shows === 'done' && segment.fraction === null
+              ? `repeating-linear-gradient(135deg, transparent 0 6px, ${mark.line}55 6px 7px)`
+              : undefined,
+        }}
+      >
+        {mark && segment.phase ? (
+          <>
+            {filled < 1 && <Texture phase={segment.phase} width={100} faint />}
+            {filled > 0 && <Texture phase={segment.phase} width={filled * 100} />}
+          </>
+        ) : (
+          <Box
+            component="span"
+            sx={{
+              position: 'absolute',
+              bottom: 2,
+              left: '50%',
+              height: '100%',
+              borderLeft: '2px dotted',
+              borderColor: 'text.secondary',
+            }}
+          />
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function Texture({ phase, width, faint = false }: { phase: keyof typeof phases; width: number; faint?: boolean }) {
+  return (
+    <svg
+      aria-hidden
+      width={`${width}%`}
+      height="100%"
+      style={{
+        position: 'absolute',
+        left: 0,
+        bottom: 0,
+        opacity: faint ? 0.22 : 1,
+        borderRight: !faint && width < 100 ? `2px solid ${phases[phase].line}` : undefined,
+      }}
+    >
+      <rect width="100%" height="100%" fill={`url(#phase-${phase})`} />
+    </svg>
+  );
+}
+
+function Caption({ segment }: { segment: StripSegment }) {
+  return (
+    <Box
+      sx={{
+        pt: 0.75,
+        pl: 0.5,
+        height: 62,
+        overflow: 'hidden',
+        fontSize: 14,
+        lineHeight: 1.25,
+        '@container (max-width: 64px)': { visibility: 'hidden' },
+      }}
+    >
+      <Box
+        sx={{
+          fontWeight: 650,
+          display: '-webkit-box',
+          WebkitLineClamp: 2,
+          WebkitBoxOrient: 'vertical',
+          overflow: 'hidden',
+        }}
+      >
+        {segment.title || 'Untitled'}
+      </Box>
+      <Box sx={{ color: 'text.secondary' }}>{load(segment)}</Box>
+    </Box>
+  );
+}
+
+function load(segment: StripSegment): string {
+  if (!segment.phase) return 'pause';
+  if (segment.holes) return count(segment.holes, 'hole');
+  return segment.balls > 0 ? count(segment.balls, 'ball') : 'no balls';
+}
+
+function inWords(segment: StripSegment, shows: 'plan' | 'done'): string {
+  const phase = segment.phase ? phases[segment.phase].name.toLowerCase() : 'pause';
+  const done =
+    shows === 'plan' || !segment.phase
+      ? ''
+      : segment.fraction === null
+        ? ', dropped because of pain'
+        : `, ${Math.round(segment.fraction * 100)} % done`;
+  return `${segment.title || 'Untitled'}, ${phase}, ${minutes(segment.minutes)}${done}`;
+}
