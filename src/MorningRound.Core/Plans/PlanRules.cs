@@ -19,7 +19,8 @@ public static class PlanRules
     public static IReadOnlyList<FieldError> ToKeep(SessionPlan plan)
     {
         var errors = new FieldErrors()
-            .RequireText(plan.Title, "title", LongestTitle)
+            .Require(!string.IsNullOrWhiteSpace(plan.Title), "title", "A plan needs a title.")
+            .AllowText(plan.Title, "title", LongestTitle)
             .AllowText(plan.Purpose, "purpose", LongestSentence)
             .AllowText(plan.SuccessTest, "successTest", LongestSentence)
             .Require(plan.Segments.Count <= MostSegments, "segments", $"A plan holds at most {MostSegments} segments.");

@@ -15,7 +15,7 @@ internal sealed class DemoSession(SessionPlan plan, DateTimeOffset began, DemoSt
         // Whoever practises less also stops sooner.
         var stopsEarly = lot.Unit() > 0.35 + (0.6 * student.Diligence);
         var practised = plan.Segments.ToList();
-        var last = stopsEarly ? practised.Count - 1 - lot.Below(2) : practised.Count;
+        var last = stopsEarly ? Math.Max(1, practised.Count - 1 - lot.Below(2)) : practised.Count;
         for (var i = 0; i < practised.Count; i++)
         {
             if (hurts && i == 2)
@@ -69,7 +69,7 @@ internal sealed class DemoSession(SessionPlan plan, DateTimeOffset began, DemoSt
     private void Rate()
     {
         var note = lot.Below(7) == 0 ? DemoSquad.Notes[lot.Below(DemoSquad.Notes.Count)] : "";
-        if (hurts) note = "The wrist was fine until the chips. I stopped.";
+        if (hurts) note = "The wrist was fine until the last putts. I left the chips alone.";
         Add(n => new SessionRated
         {
             Sequence = n,
@@ -79,7 +79,7 @@ internal sealed class DemoSession(SessionPlan plan, DateTimeOffset began, DemoSt
             Confidence = Around(student.Mood - (hurts ? 2 : 0)),
             Enjoyment = Around(student.Mood + 1),
             Effort = Math.Clamp(2 + lot.Below(3) + (plan.Segments.Sum(s => s.Minutes) / 45), 0, 10),
-            PurposeMet = lot.Unit() < 0.35 + (0.4 * student.Diligence),
+            PurposeMet = lot.Unit() < 0.35 + (0.4 * student.Diligence) && !hurts,
             NothingHurt = !hurts,
             Note = note,
         });

@@ -50,7 +50,7 @@ internal static class DemoSquad
 
     public static IReadOnlyList<DemoStudent> Students { get; } =
     [
-        new("Otto Lanevik", Hand.Right, Level.Improving, "Wants to break 90 this season. Irons start left under pressure.", 0.88, 7, 11, 0,
+        new("Otto Lanevik", Hand.Right, Level.Improving, "Wants to break 90 this season. Irons start left under pressure.", 0.78, 7, 11, 0,
             [new(Three, 1), new(Putting, 3), new(Hundred, 5), new(Short, null, Requirement.Extra)], []),
         new("Carla Vintholm", Hand.Right, Level.Elite, "Island Open in nine days. Sharpen, no changes.", 0.97, 8, 11, 0,
             [new(Hundred, 0), new(Putting, 1), new(Before, 3), new(Nine, 5), new(Short, null)], []),

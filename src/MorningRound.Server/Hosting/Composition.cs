@@ -41,7 +41,7 @@ internal static class Composition
 
         services.Configure<JsonOptions>(options => CoreJson.Apply(options.SerializerOptions));
         services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
-        services.AddProblemDetails();
+        services.AddProblemDetails(options => options.CustomizeProblemDetails = ProblemAnswers.NameOversizedBody);
         services.AddExceptionHandler<ProblemAnswers>();
         services.AddOpenApi(OpenApiShapes.Describe);
         services.AddHealthChecks().AddDbContextCheck();

@@ -21,8 +21,6 @@ internal sealed partial class ProblemAnswers(IProblemDetailsService problems, IL
         var (status, title, errors) = exception switch
         {
             Refusal r => (r.Status, r.Message, r.Errors),
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } =>
-                (StatusCodes.Status413PayloadTooLarge, "This is too large.", (IReadOnlyList<FieldError>)[new FieldError("body", "Send less at a time.")]),
             BadHttpRequestException bad => Unreadable(bad),
             NotSupportedException { Source: "System.Text.Json" } wrong => Unreadable(wrong),
             _ => (StatusCodes.Status500InternalServerError, "Something broke on our side. What you had is still there; please try again.", []),
@@ -36,6 +34,14 @@ internal sealed partial class ProblemAnswers(IProblemDetailsService problems, IL
             details.Extensions["errors"] = errors.GroupBy(e => e.Path).ToDictionary(g => g.Key, g => g.Select(e => e.Message).ToArray());
         if (refusal?.Current is { } current) details.Extensions["current"] = current;
         return await problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = context, ProblemDetails = details, Exception = exception });
+    }
+
+    /// <summary>The framework answers an oversized body itself; it only lacks the name of what was too large.</summary>
+    public static void NameOversizedBody(ProblemDetailsContext context)
+    {
+        if (context.ProblemDetails.Status != StatusCodes.Status413PayloadTooLarge) return;
+        context.ProblemDetails.Extensions["errors"] =
+            new Dictionary<string, string[]> { ["body"] = [$"At most {Composition.LargestBody:N0} bytes fit into one call."] };
     }
 
     private static (int Status, string Title, IReadOnlyList<FieldError> Errors) Unreadable(Exception exception)
@@ -54,7 +60,7 @@ internal sealed partial class ProblemAnswers(IProblemDetailsService problems, IL
         if (MissingIn().Match(message) is { Success: true } missing)
             field = field.Length == 0 ? missing.Groups[1].Value : $"{field}.{missing.Groups[1].Value}";
         if (GapIn().Match(message) is { Success: true } gap) field = field.Length == 0 ? gap.Groups[1].Value : $"{field}.{gap.Groups[1].Value}";
-        if (ParameterIn().Match(message) is { Success: true } parameter) field = parameter.Groups[1].Value;
+        if (!message.Contains("body", StringComparison.Ordinal) && ParameterIn().Match(message) is { Success: true } parameter) field = parameter.Groups[1].Value;
         return field.Length == 0 ? "body" : field;
     }
 

@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using Microsoft.AspNetCore.Diagnostics;
 
 namespace MorningRound.Server.Hosting;
 
@@ -18,7 +19,7 @@ internal static class RequestLog
             }
             finally
             {
-                var route = (context.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText ?? "-";
+                var route = ((context.GetEndpoint() ?? context.Features.Get<IExceptionHandlerFeature>()?.Endpoint) as RouteEndpoint)?.RoutePattern.RawText ?? "-";
                 log.LogInformation(
                     "{Method} {Route} {Status} {Milliseconds} {RequestId}",
                     context.Request.Method, route, context.Response.StatusCode,

@@ -74,7 +74,7 @@ public sealed record PlanSummary(
     Guid Id, string Title, string Purpose, DateTimeOffset UpdatedAt, PlanTotals Totals, IReadOnlyList<StripSegment> Strip, bool CanPublish);
 
 /// <summary>A plan on the bench. The version goes back as <c>If-Match</c>.</summary>
-public sealed record PlanView(Guid Id, int Version, DateTimeOffset UpdatedAt, SessionPlan Plan, PlanReading Check);
+public sealed record PlanView(Guid Id, int Version, DateTimeOffset UpdatedAt, SessionPlan Plan, PlanReading Reading);
 
 /// <summary>What the bench shows beside a plan while it is written.</summary>
 /// <param name="Totals">What it adds up to.</param>

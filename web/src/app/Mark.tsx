@@ -3,17 +3,19 @@ import { Link } from 'react-router';
 import { serif } from './theme';
 
 /** The sun coming up over the line of bays, and the name. */
-export function Mark({ size = 22 }: { size?: number }) {
+export function Mark({ size = 22, isShort = false }: { size?: number; isShort?: boolean }) {
   return (
     <Box
       component={Link}
       to="/"
+      {...(isShort && { 'aria-label': 'Morning Round' })}
       sx={{
         display: 'inline-flex',
         alignItems: 'center',
         gap: 1.25,
         color: 'text.primary',
         textDecoration: 'none',
+        whiteSpace: 'nowrap',
         fontFamily: serif,
         fontSize: size,
         fontWeight: 600,
@@ -25,7 +27,7 @@ export function Mark({ size = 22 }: { size?: number }) {
         <path d="M1 19.2h34" stroke="currentColor" strokeWidth="2.2" strokeLinecap="round" />
         <path d="M6 24.4h5m4 0h15" stroke="currentColor" strokeWidth="1.8" strokeLinecap="round" opacity=".55" />
       </svg>
-      Morning Round
+      {!isShort && 'Morning Round'}
     </Box>
   );
 }

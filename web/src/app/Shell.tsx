@@ -137,7 +137,7 @@ function StudentBar({ person }: { person: Person }) {
   return (
     <Box component="header" className="no-print" sx={{ maxWidth: 620, width: '100%', mx: 'auto', px: 2, pt: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-        <Mark />
+        <Mark isShort />
         <Box sx={{ ml: 'auto', display: 'flex' }}>
           <Button onClick={() => setOutdoor(!isOutdoor)} aria-pressed={isOutdoor}>
             {isOutdoor ? 'Indoor look' : 'Outdoor look'}

@@ -92,7 +92,7 @@ export function makeTheme(isOutdoor: boolean): Theme {
           root: { background: c.card, borderRadius: 8 },
           notchedOutline: { border, borderColor: isOutdoor ? '#000' : '#8d9488' },
           input: { padding: '9px 12px' },
-          multiline: { padding: '9px 12px' },
+          multiline: { padding: '9px 12px', '& textarea': { padding: 0 } },
         },
       },
       MuiDialog: {

@@ -7,11 +7,11 @@ export type StripSegment = Schemas['StripSegment'];
 
 type Size = 'large' | 'small' | 'tiny';
 
-const heights: Record<Size, number> = { large: 118, small: 46, tiny: 20 };
+const heights: Record<Size, number> = { large: 128, small: 46, tiny: 20 };
 
 /** Stretching has no balls and still has a body; putting has many and still fits: a floor, and a scale that flattens. */
 const floor = 0.17;
-const fullPace = 5;
+const fullPace = 4;
 const heightOf = (ballsPerMinute: number | null) =>
   ballsPerMinute === null ? floor : floor + (1 - floor) * Math.sqrt(Math.min(ballsPerMinute, fullPace) / fullPace);
 
@@ -44,22 +44,10 @@ export function SessionStrip({ segments, size = 'small', shows = 'done', selecte
             containerType: size === 'large' ? 'inline-size' : undefined,
           }}
         >
-          {size === 'large' && (
-            <Box
-              sx={{
-                fontSize: 13,
-                color: 'text.secondary',
-                pl: 0.5,
-                whiteSpace: 'nowrap',
-                '@container (max-width: 40px)': { visibility: 'hidden' },
-              }}
-            >
-              {minutes(segment.minutes)}
-            </Box>
-          )}
           <Bar
             segment={segment}
             height={height}
+            hasMinutes={size === 'large'}
             shows={shows}
             isSelected={segment.id === selected}
             onSelect={onSelect && (() => onSelect(segment.id))}
@@ -74,19 +62,42 @@ export function SessionStrip({ segments, size = 'small', shows = 'done', selecte
 interface BarProps {
   segment: StripSegment;
   height: number;
+  hasMinutes: boolean;
   shows: 'plan' | 'done';
   isSelected: boolean;
   onSelect: (() => void) | undefined;
 }
 
-function Bar({ segment, height, shows, isSelected, onSelect }: BarProps) {
+function Bar({ segment, height, hasMinutes, shows, isSelected, onSelect }: BarProps) {
   const mark = segment.phase && phases[segment.phase];
   const filled = shows === 'plan' ? 1 : (segment.fraction ?? 0);
   const barHeight = mark ? Math.round(height * heightOf(segment.ballsPerMinute)) : Math.round(height * floor);
   return (
     <Box
-      sx={{ height, display: 'flex', alignItems: 'flex-end', borderBottom: '2px solid', borderColor: 'text.primary' }}
+      sx={{
+        height: hasMinutes ? height + 20 : height,
+        display: 'flex',
+        flexDirection: 'column',
+        justifyContent: 'flex-end',
+        borderBottom: '2px solid',
+        borderColor: 'text.primary',
+      }}
     >
+      {hasMinutes && (
+        <Box
+          aria-hidden
+          sx={{
+            fontSize: 13,
+            color: 'text.secondary',
+            pl: 0.5,
+            pb: 0.25,
+            whiteSpace: 'nowrap',
+            '@container (max-width: 40px)': { visibility: 'hidden' },
+          }}
+        >
+          {minutes(segment.minutes)}
+        </Box>
+      )}
       <Box
         {...(onSelect && {
           component: 'button',

@@ -1,12 +1,13 @@
 import type { Schemas } from '../api/client';
 
 /** "1 ball", "20 balls". */
-export const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
+export const count = (n: number, one: string, many = `${one}s`) => `${n}\u00a0${n === 1 ? one : many}`;
 
-export const minutes = (n: number) => `${Math.round(n)} min`;
+/** Numbers and their unit stay on one line. */
+export const minutes = (n: number) => `${Math.round(n)}\u00a0min`;
 
 /** A share from 0 to 1 as a whole percentage; a dash where there is no figure. */
-export const percent = (fraction: number | null) => (fraction === null ? '–' : `${Math.round(fraction * 100)} %`);
+export const percent = (fraction: number | null) => (fraction === null ? '–' : `${Math.round(fraction * 100)}\u00a0%`);
 
 export const pace = (ballsPerMinute: number) => `${ballsPerMinute.toFixed(ballsPerMinute < 1 ? 2 : 1)} balls/min`;
 

@@ -61,40 +61,42 @@ export function SignInPage() {
           </Box>
         )}
 
-        <Box
-          component="form"
-          noValidate
-          onSubmit={form.handleSubmit((credentials) =>
-            enter(answer(api.POST('/api/accounts/sign-in', { body: credentials }))),
-          )}
-          sx={{ mt: 5, display: 'grid', gap: 2, maxWidth: 360 }}
-        >
-          <Typography variant="h3" component="h2">
-            Sign in
-          </Typography>
-          <Field
-            label="E-mail"
-            type="email"
-            autoComplete="username"
-            error={form.formState.errors.email?.message}
-            {...form.register('email', { required: 'Your e-mail address, please.' })}
-          />
-          <Field
-            label="Password"
-            type="password"
-            autoComplete="current-password"
-            error={form.formState.errors.password?.message}
-            {...form.register('password', { required: 'Your password, please.' })}
-          />
-          <Button
-            type="submit"
-            variant={session.data?.demo ? 'outlined' : 'contained'}
-            disabled={form.formState.isSubmitting}
-            sx={{ justifySelf: 'start' }}
+        {!session.isPending && (
+          <Box
+            component="form"
+            noValidate
+            onSubmit={form.handleSubmit((credentials) =>
+              enter(answer(api.POST('/api/accounts/sign-in', { body: credentials }))),
+            )}
+            sx={{ mt: 5, display: 'grid', gap: 2, maxWidth: 360 }}
           >
-            Sign in
-          </Button>
-        </Box>
+            <Typography variant="h3" component="h2">
+              Sign in
+            </Typography>
+            <Field
+              label="E-mail"
+              type="email"
+              autoComplete="username"
+              error={form.formState.errors.email?.message}
+              {...form.register('email', { required: 'Your e-mail address, please.' })}
+            />
+            <Field
+              label="Password"
+              type="password"
+              autoComplete="current-password"
+              error={form.formState.errors.password?.message}
+              {...form.register('password', { required: 'Your password, please.' })}
+            />
+            <Button
+              type="submit"
+              variant={session.data?.demo ? 'outlined' : 'contained'}
+              disabled={form.formState.isSubmitting}
+              sx={{ justifySelf: 'start' }}
+            >
+              Sign in
+            </Button>
+          </Box>
+        )}
         {(error ?? session.error) && <Trouble error={(error ?? session.error) as Error} />}
         <Typography variant="body2" sx={{ mt: 3, color: 'text.secondary' }}>
           New here? Your coach sends you a link.
@@ -102,8 +104,7 @@ export function SignInPage() {
       </Box>
       <Box
         sx={{
-          display: { xs: 'none', md: 'flex' },
-          alignItems: 'flex-end',
+          display: { xs: 'none', md: 'block' },
           bgcolor: '#f6f1e6',
           '& svg': { height: '100%' },
         }}

@@ -124,7 +124,7 @@ export function Bench(props: BenchProps) {
       {bench.reading && <Totals reading={bench.reading} />}
       {bench.readingError && <Trouble error={bench.readingError} />}
 
-      <Box sx={{ display: 'grid', gridTemplateColumns: { md: 'minmax(0, 5fr) minmax(0, 6fr)' }, gap: 4, mt: 2 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { md: 'minmax(0, 1fr) minmax(0, 1.1fr)' }, gap: 4, mt: 2 }}>
         <Box>
           <Box
             className="no-print"
@@ -138,7 +138,7 @@ export function Bench(props: BenchProps) {
                 size="small"
                 variant="outlined"
                 onClick={() => add(phase)}
-                sx={{ px: 1.25, minHeight: 34 }}
+                sx={{ px: 0.9, minHeight: 34, fontSize: 13 }}
               >
                 <PhaseSign phase={phase} size={16} />
                 <Box component="span" sx={{ ml: 0.75 }}>
@@ -147,7 +147,12 @@ export function Bench(props: BenchProps) {
                 <Key>{addKeys[phase]}</Key>
               </Button>
             ))}
-            <Button size="small" variant="outlined" onClick={() => add('pause')} sx={{ px: 1.25, minHeight: 34 }}>
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() => add('pause')}
+              sx={{ px: 0.9, minHeight: 34, fontSize: 13 }}
+            >
               Pause<Key>p</Key>
             </Button>
           </Box>

@@ -12,7 +12,8 @@ export function Totals({ reading: { totals, toPublish } }: { reading: Schemas['P
       aria-label="Totals"
       sx={{
         display: 'flex',
-        gap: { xs: 2, md: 4 },
+        columnGap: { xs: 2, md: 4 },
+        rowGap: 1,
         flexWrap: 'wrap',
         py: 1.25,
         borderTop: '1px solid',

@@ -16,7 +16,7 @@ export function CompletionChart({ weeks }: { weeks: WeekFigure[] }) {
         skipAnimation
         height={230}
         hideLegend
-        margin={{ left: 0, right: 8, top: 16, bottom: 4 }}
+        margin={{ left: 0, right: 20, top: 16, bottom: 4 }}
         xAxis={[
           {
             data: weeks.map((w) => dayName(w.monday).slice(4)),

@@ -50,17 +50,25 @@ export function Progress({ studentId }: { studentId: string }) {
               sx={{
                 display: 'grid',
                 gridTemplateColumns: { xs: '1fr auto', md: '110px minmax(0, 1fr) minmax(0, 260px) 70px' },
-                gap: 2,
+                gridTemplateAreas: { xs: '"day share" "title title" "strip strip"', md: '"day title strip share"' },
+                columnGap: 2,
+                rowGap: 0.5,
                 alignItems: 'end',
                 py: 1,
                 borderBottom: '1px solid',
                 borderColor: 'line',
               }}
             >
-              <span>{session.practisedOn && dayName(session.practisedOn)}</span>
-              <Link to={`/sessions/${session.assignmentId}`}>{session.title}</Link>
-              <SessionStrip size="tiny" segments={session.strip} label={session.title} />
-              <Box sx={{ textAlign: 'right', fontWeight: 620 }}>{percent(session.completion.fraction)}</Box>
+              <Box sx={{ gridArea: 'day' }}>{session.practisedOn && dayName(session.practisedOn)}</Box>
+              <Box sx={{ gridArea: 'title' }}>
+                <Link to={`/sessions/${session.assignmentId}`}>{session.title}</Link>
+              </Box>
+              <Box sx={{ gridArea: 'strip' }}>
+                <SessionStrip size="tiny" segments={session.strip} label={session.title} />
+              </Box>
+              <Box sx={{ gridArea: 'share', textAlign: 'right', fontWeight: 620 }}>
+                {percent(session.completion.fraction)}
+              </Box>
             </Box>
           ))}
         </Box>

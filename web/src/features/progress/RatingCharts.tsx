@@ -57,7 +57,7 @@ function RatingChart({ name, weeks, values }: { name: string; weeks: WeekFigure[
           skipAnimation
           height={44}
           hideLegend
-          margin={{ left: 4, right: 4, top: 4, bottom: 4 }}
+          margin={{ left: 8, right: 8, top: 6, bottom: 6 }}
           xAxis={[{ data: values.map((_, i) => i), position: 'none', scaleType: 'point' }]}
           yAxis={[{ min: 0, max: 10, position: 'none' }]}
           series={[

@@ -4,6 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { bodyParts, sideName } from '../../ui/format';
@@ -20,8 +21,16 @@ interface Props {
 
 /** Where it hurts, how much, and whether it is sharp. */
 export function PainDialog({ open, ...form }: Props) {
+  const isNarrow = useMediaQuery('(max-width: 600px)');
   return (
-    <Dialog open={open} onClose={form.onClose} fullWidth maxWidth="sm" aria-labelledby="pain-title">
+    <Dialog
+      open={open}
+      onClose={form.onClose}
+      fullScreen={isNarrow}
+      fullWidth
+      maxWidth="sm"
+      aria-labelledby="pain-title"
+    >
       <DialogTitle id="pain-title">Where does it hurt?</DialogTitle>
       {open && <PainForm {...form} />}
     </Dialog>

@@ -48,8 +48,9 @@ export function Practice({ session, onServer }: Props) {
     };
   });
 
+  const isOver = state.isFinished || session.logs.some((l) => l.finishedAt !== null);
   let screen;
-  if (session.logs.some((l) => l.finishedAt !== null) || state.isFinished)
+  if (isOver)
     screen = (
       <Finished
         isSent={log.unsent === 0}
@@ -89,7 +90,6 @@ export function Practice({ session, onServer }: Props) {
         log={state}
         add={log.add}
         nextOf={(id) => plan.segments.find((s) => s.id !== id && stateOf(state, s.id).outcome === null)}
-        onHurt={() => setIsHurting(true)}
       />
     );
 
@@ -112,6 +112,16 @@ export function Practice({ session, onServer }: Props) {
               ? `${count(log.unsent, 'entry', 'entries')} kept on this phone, not sent yet`
               : 'sending …'}
         </Box>
+        {hasBegun && !isOver && !endsByPain && (
+          <Button
+            variant="outlined"
+            color="error"
+            onClick={() => setIsHurting(true)}
+            sx={{ minHeight: 56, borderRadius: 28 }}
+          >
+            It hurts
+          </Button>
+        )}
       </Box>
       {log.problem && log.problem.status !== 0 && (
         <Box role="alert" sx={{ fontSize: 15, mb: 1 }}>

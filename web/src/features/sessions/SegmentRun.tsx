@@ -17,7 +17,6 @@ interface Props {
   add: (...entries: NewEntry[]) => void;
   /** The segment that is open once this one is closed. */
   nextOf: (id: string) => Segment | undefined;
-  onHurt: () => void;
 }
 
 /** The job's time, once a second while the clock runs. */
@@ -34,7 +33,7 @@ function useTick(isRunning: boolean): number {
 const wide = { minHeight: 60, fontSize: 17, borderRadius: 30 };
 
 /** One segment under way: what to do, the clock, the count, and how it ends. */
-export function SegmentRun({ segment, next, exitRule, log, add, nextOf, onHurt }: Props) {
+export function SegmentRun({ segment, next, exitRule, log, add, nextOf }: Props) {
   const isRunning = log.running?.segmentId === segment.id;
   const now = useTick(isRunning);
   const seconds = secondsOf(log, segment.id, now);
@@ -70,7 +69,7 @@ export function SegmentRun({ segment, next, exitRule, log, add, nextOf, onHurt }
       {segment.instruction && <Typography sx={{ mt: 0.75, fontSize: 17 }}>{segment.instruction}</Typography>}
       {segment.kind === 'practice' && <Details segment={segment} />}
 
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 2 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1.5 }}>
         <Box
           sx={{ fontSize: 44, fontWeight: 620, lineHeight: 1, letterSpacing: '-0.02em' }}
           role="timer"
@@ -78,10 +77,7 @@ export function SegmentRun({ segment, next, exitRule, log, add, nextOf, onHurt }
         >
           {clock(seconds)}
         </Box>
-        <Box sx={{ color: 'text.secondary' }}>
-          of {minutes(segment.minutes)}
-          {exitRule && <Box sx={{ fontSize: 15 }}>Over {exitRule}</Box>}
-        </Box>
+        <Box sx={{ color: 'text.secondary' }}>of {minutes(segment.minutes)}</Box>
         <Button
           variant="outlined"
           onClick={() => add(isRunning ? { kind: 'stopped' } : { kind: 'entered', segmentId: segment.id })}
@@ -90,6 +86,12 @@ export function SegmentRun({ segment, next, exitRule, log, add, nextOf, onHurt }
           {isRunning ? 'Pause' : 'Go on'}
         </Button>
       </Box>
+
+      {exitRule && (
+        <Typography sx={{ mt: 1, color: 'text.secondary' }}>
+          {exitRule.charAt(0).toUpperCase() + exitRule.slice(1)}
+        </Typography>
+      )}
 
       {segment.kind === 'practice' && segment.balls > 0 && (
         <Balls
@@ -111,14 +113,9 @@ export function SegmentRun({ segment, next, exitRule, log, add, nextOf, onHurt }
             Skip
           </Button>
         </Box>
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-          <Button onClick={undo} disabled={!log.undoable} sx={{ minHeight: 56 }}>
-            Undo
-          </Button>
-          <Button onClick={onHurt} sx={{ minHeight: 56, color: 'error.main' }}>
-            It hurts
-          </Button>
-        </Box>
+        <Button onClick={undo} disabled={!log.undoable} sx={{ minHeight: 56 }}>
+          Undo
+        </Button>
       </Box>
       <Typography sx={{ mt: 1, color: 'text.secondary', textAlign: 'center' }}>
         {next ? `Then: ${next.title}, ${minutes(next.minutes)}` : 'This is the last one.'}

@@ -1,0 +1,142 @@
+using System.Net;
+
+namespace MorningRound.Server.Tests.Accounts;
+
+public sealed class AccountTests : IAsyncLifetime
+{
+    private School _school = null!;
+
+    public async ValueTask InitializeAsync() => _school = await School.OpenAsync(await TestServer.NewAsync());
+
+    public ValueTask DisposeAsync() => _school.Server.DisposeAsync();
+
+    private static object Acceptance(string email) => new { email, password = "a made-up password", name = "Somebody Made-Up" };
+
+    private async Task<string> CoachTokenAsync() =>
+        (await _school.Owner.PostAsync("/api/accounts/coach-invitations")).Get<string>("path")["/join/".Length..];
+
+    [Fact]
+    public async Task Signing_in_gives_a_cookie_scripts_cannot_read_and_signing_out_takes_it_back()
+    {
+        var browser = _school.Server.NewBrowser();
+        var signedIn = await browser.PostAsync("/api/accounts/sign-in", new { email = "Coach@first.example", password = "a made-up password" });
+        Assert.Equal("coach", signedIn.Body!["person"]!["role"]!.GetValue<string>());
+        Assert.Equal("2026-05-06", signedIn.Body["person"]!["today"]!.GetValue<string>());
+        var cookie = Assert.Single(signedIn.Headers.GetValues("Set-Cookie"));
+        Assert.Contains("httponly", cookie, StringComparison.OrdinalIgnoreCase);
+        Assert.Contains("samesite=lax", cookie, StringComparison.OrdinalIgnoreCase);
+        Assert.Equal(HttpStatusCode.OK, (await browser.GetAsync("/api/plans")).Status);
+
+        Assert.Equal(HttpStatusCode.NoContent, (await browser.PostAsync("/api/accounts/sign-out")).Status);
+        Assert.Equal(HttpStatusCode.Unauthorized, (await browser.GetAsync("/api/plans")).Status);
+        Assert.Null((await browser.GetAsync("/api/accounts/session")).Body!["person"]);
+    }
+
+    [Fact]
+    public async Task After_six_wrong_passwords_even_the_right_one_has_to_wait()
+    {
+        var browser = _school.Server.NewBrowser();
+        for (var i = 0; i < 5; i++)
+            Assert.Equal(HttpStatusCode.Unauthorized, (await browser.PostAsync("/api/accounts/sign-in", new { email = "coach@first.example", password = "wrong" })).Status);
+        await browser.PostAsync("/api/accounts/sign-in", new { email = "coach@first.example", password = "wrong" });
+        var right = new { email = "coach@first.example", password = "a made-up password" };
+        Assert.Equal(HttpStatusCode.Locked, (await browser.PostAsync("/api/accounts/sign-in", right)).Status);
+    }
+
+    [Fact]
+    public async Task An_unknown_address_is_answered_like_a_wrong_password()
+    {
+        var browser = _school.Server.NewBrowser();
+        var unknown = await browser.PostAsync("/api/accounts/sign-in", new { email = "nobody@first.example", password = "x" });
+        var wrong = await browser.PostAsync("/api/accounts/sign-in", new { email = "owner@first.example", password = "x" });
+        Assert.Equal((unknown.Status, unknown.Get<string>("title")), (wrong.Status, wrong.Get<string>("title")));
+    }
+
+    [Fact]
+    public async Task An_invitation_works_once()
+    {
+        var token = await CoachTokenAsync();
+        var link = $"/api/accounts/invitations/{token}";
+        Assert.Equal("First Academy", (await _school.Server.NewBrowser().GetAsync(link)).Get<string>("academyName"));
+        Assert.Equal(HttpStatusCode.OK, (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance("new@first.example"))).Status);
+        Assert.Equal(HttpStatusCode.NotFound, (await _school.Server.NewBrowser().GetAsync(link)).Status);
+        Assert.Equal(HttpStatusCode.NotFound, (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance("more@first.example"))).Status);
+    }
+
+    [Fact]
+    public async Task Of_two_people_using_one_link_at_once_one_comes_in()
+    {
+        var path = $"/api/accounts/invitations/{await CoachTokenAsync()}/accept";
+        var both = await Task.WhenAll(
+            _school.Server.NewBrowser().PostAsync(path, Acceptance("one@first.example")),
+            _school.Server.NewBrowser().PostAsync(path, Acceptance("two@first.example")));
+        Assert.Equal([HttpStatusCode.OK, HttpStatusCode.NotFound], both.Select(a => a.Status).Order());
+    }
+
+    [Fact]
+    public async Task An_invitation_expires_after_a_week()
+    {
+        var token = await CoachTokenAsync();
+        _school.Server.RealClock.Forward(TimeSpan.FromDays(6.9));
+        Assert.Equal(HttpStatusCode.OK, (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status);
+        _school.Server.RealClock.Forward(TimeSpan.FromDays(0.2));
+        Assert.Equal(HttpStatusCode.NotFound, (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status);
+    }
+
+    [Fact]
+    public async Task A_new_link_for_a_student_ends_the_old_one()
+    {
+        var id = Guid.CreateVersion7();
+        await _school.Coach.PutAsync($"/api/students/{id}", School.StudentInput("Third Made-Up"));
+        var old = (await _school.Coach.PostAsync($"/api/students/{id}/invitations")).Get<string>("path");
+        var fresh = (await _school.Coach.PostAsync($"/api/students/{id}/invitations")).Get<string>("path");
+        Assert.Equal(HttpStatusCode.NotFound, (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{old[6..]}")).Status);
+        Assert.Equal("Third Made-Up", (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{fresh[6..]}")).Get<string>("studentName"));
+        Assert.Equal(HttpStatusCode.Conflict, (await _school.Coach.PostAsync($"/api/students/{_school.StudentId}/invitations")).Status);
+    }
+
+    [Theory]
+    [InlineData("not an address", "a made-up password", "email")]
+    [InlineData("owner@first.example", "a made-up password", "email")]
+    [InlineData("fine@first.example", "short", "password")]
+    public async Task A_wrong_acceptance_names_its_field_and_leaves_the_link_usable(string email, string password, string field)
+    {
+        var path = $"/api/accounts/invitations/{await CoachTokenAsync()}";
+        var refused = await _school.Server.NewBrowser().PostAsync($"{path}/accept", new { email, password, name = "N" });
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, field), (refused.Status, refused.Fields.Single()));
+        Assert.Equal(HttpStatusCode.OK, (await _school.Server.NewBrowser().PostAsync($"{path}/accept", Acceptance("fine@first.example"))).Status);
+    }
+
+    [Fact]
+    public async Task There_is_no_demo_where_nobody_asked_for_one()
+    {
+        var browser = _school.Server.NewBrowser();
+        Assert.Null((await browser.GetAsync("/api/accounts/session")).Body!["demo"]);
+        Assert.Equal(HttpStatusCode.NotFound, (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" })).Status);
+        Assert.Equal(HttpStatusCode.BadRequest, (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "greenkeeper" })).Status);
+    }
+
+    [Theory]
+    [InlineData("Sec-Fetch-Site", "cross-site", HttpStatusCode.Forbidden)]
+    [InlineData("Sec-Fetch-Site", "same-site", HttpStatusCode.Forbidden)]
+    [InlineData("Sec-Fetch-Site", "same-origin", HttpStatusCode.OK)]
+    [InlineData("Origin", "https://elsewhere.example", HttpStatusCode.Forbidden)]
+    [InlineData("Origin", "null", HttpStatusCode.Forbidden)]
+    [InlineData("Origin", "http://localhost", HttpStatusCode.OK)]
+    public async Task A_write_that_another_site_started_is_refused(string header, string value, HttpStatusCode status)
+    {
+        var answer = await _school.Coach.SendAsync(
+            HttpMethod.Put, $"/api/plans/{Guid.CreateVersion7()}", School.Plan(), ("If-None-Match", "*"), (header, value));
+        Assert.Equal(status, answer.Status);
+    }
+
+    [Fact]
+    public async Task Another_academys_rows_do_not_exist_even_under_the_same_id()
+    {
+        var there = await School.OpenAsync(_school.Server, "Second");
+        var id = await _school.SavePlanAsync(School.Plan("Ours"));
+        Assert.Equal(HttpStatusCode.NotFound, (await there.Coach.GetAsync($"/api/plans/{id}")).Status);
+        Assert.Equal(HttpStatusCode.OK, (await there.Coach.PutAsync($"/api/plans/{id}", School.Plan("Theirs"))).Status);
+        Assert.Equal("Ours", (await _school.Coach.GetAsync($"/api/plans/{id}")).Body!["plan"]!["title"]!.GetValue<string>());
+    }
+}

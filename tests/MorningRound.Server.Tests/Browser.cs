@@ -1,0 +1,42 @@
+using System.Net;
+using System.Net.Http.Headers;
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+
+namespace MorningRound.Server.Tests;
+
+/// <summary>An answer of the server, with its body read.</summary>
+public sealed record Answer(HttpStatusCode Status, JsonNode? Body, HttpResponseHeaders Headers)
+{
+    /// <summary>The fields a refusal names.</summary>
+    public IEnumerable<string> Fields => Body?["errors"]?.AsObject().Select(e => e.Key) ?? [];
+
+    public T Get<T>(string name) => Body![name]!.GetValue<T>();
+}
+
+/// <summary>Calls the server as one person's browser would.</summary>
+public sealed class Browser(HttpClient client)
+{
+    public Task<Answer> GetAsync(string path) => SendAsync(HttpMethod.Get, path);
+
+    public Task<Answer> PostAsync(string path, object? body = null) => SendAsync(HttpMethod.Post, path, body);
+
+    public Task<Answer> DeleteAsync(string path) => SendAsync(HttpMethod.Delete, path);
+
+    /// <summary>Puts a new row, or with a version changes one.</summary>
+    public Task<Answer> PutAsync(string path, object body, int? version = null) =>
+        SendAsync(HttpMethod.Put, path, body, version is { } v ? ("If-Match", $"\"{v}\"") : ("If-None-Match", "*"));
+
+    public async Task<Answer> SendAsync(HttpMethod method, string path, object? body = null, params (string Name, string Value)[] headers)
+    {
+        using var request = new HttpRequestMessage(method, path);
+        foreach (var (name, value) in headers) request.Headers.TryAddWithoutValidation(name, value);
+        if (body is not null)
+            request.Content = new StringContent(body as string ?? JsonSerializer.Serialize(body), Encoding.UTF8, "application/json");
+        using var response = await client.SendAsync(request);
+        var text = await response.Content.ReadAsStringAsync();
+        var isJson = response.Content.Headers.ContentType?.MediaType?.Contains("json", StringComparison.Ordinal) == true;
+        return new Answer(response.StatusCode, isJson && text.Length > 0 ? JsonNode.Parse(text) : null, response.Headers);
+    }
+}

@@ -1,0 +1,120 @@
+using System.Net;
+using System.Text.Json.Nodes;
+
+namespace MorningRound.Server.Tests.Demo;
+
+/// <summary>A server with the demo in it, which the tests of this class only look at.</summary>
+public sealed class OneDemo : IAsyncLifetime
+{
+    public TestServer Server { get; private set; } = null!;
+
+    public Browser Coach { get; private set; } = null!;
+
+    public async ValueTask InitializeAsync()
+    {
+        Server = await TestServer.NewAsync(isDemo: true);
+        Coach = await DemoTests.SignInAsync(Server, "coach");
+    }
+
+    public ValueTask DisposeAsync() => Server.DisposeAsync();
+}
+
+public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
+{
+    private readonly TestServer _server = demo.Server;
+    private readonly Browser _coach = demo.Coach;
+
+    internal static async Task<Browser> SignInAsync(TestServer server, string person)
+    {
+        var browser = server.NewBrowser();
+        Assert.Equal(HttpStatusCode.OK, (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = person })).Status);
+        return browser;
+    }
+
+    private static async Task<JsonArray> BaysAsync(Browser coach) => (await coach.GetAsync("/api/review/tee-line")).Body!["bays"]!.AsArray();
+
+    [Fact]
+    public async Task The_squad_is_mixed_and_whoever_hurts_comes_first()
+    {
+        var bays = await BaysAsync(_coach);
+        Assert.True(bays.Count >= 8);
+        Assert.Equal("pain", bays[0]!["look"]!["reason"]!.GetValue<string>());
+        Assert.Contains(bays, b => b!["student"]!["hand"]!.GetValue<string>() == "left");
+        Assert.Contains(bays, b => b!["student"]!["level"]!.GetValue<string>() == "new");
+        Assert.Contains(bays, b => b!["student"]!["level"]!.GetValue<string>() == "elite");
+        Assert.Contains(bays, b => b!["look"]!["reason"]!.GetValue<string>() == "nothingSet");
+    }
+
+    [Fact]
+    public async Task Twelve_weeks_of_history_differ_from_student_to_student()
+    {
+        var means = new List<double>();
+        foreach (var bay in await BaysAsync(_coach))
+        {
+            var weeks = (await _coach.GetAsync($"/api/progress/{bay!["student"]!["id"]}")).Body!["weeks"]!.AsArray();
+            Assert.Equal(12, weeks.Count);
+            var figures = weeks.Take(11).Select(w => w!["completion"]!["fraction"]?.GetValue<double>()).OfType<double>().ToList();
+            if (figures.Count > 8) means.Add(figures.Average());
+        }
+
+        Assert.True(means.Count >= 6);
+        Assert.InRange(means.Min(), 0.1, 0.6);
+        Assert.InRange(means.Max(), 0.8, 1);
+    }
+
+    [Fact]
+    public async Task Every_plan_of_the_demo_can_be_published_as_it_is()
+    {
+        var plans = (await _coach.GetAsync("/api/plans")).Body!.AsArray();
+        Assert.All(plans, p => Assert.True(p!["canPublish"]!.GetValue<bool>()));
+        var hundred = plans.Single(p => p!["title"]!.GetValue<string>() == "A hundred balls in an hour")!["totals"]!;
+        Assert.Equal((60, 100), (hundred["minutes"]!.GetValue<int>(), hundred["balls"]!.GetValue<int>()));
+    }
+
+    [Theory]
+    [InlineData("2026-05-04")]
+    [InlineData("2026-05-10")]
+    [InlineData("2027-01-02")]
+    public async Task The_demo_student_has_something_to_practise_on_any_day(string today)
+    {
+        await using var server = new TestServer(await TestDatabase.NewAsync(), isDemo: true, today);
+        var student = await SignInAsync(server, "student");
+        var person = (await student.GetAsync("/api/accounts/session")).Body!["person"]!;
+        var week = await student.GetAsync($"/api/weeks/{person["week"]}/students/{person["studentId"]}");
+        var session = week.Body!["sessions"]!.AsArray().First(s => s!["day"]?.GetValue<string>() == today);
+        Assert.Equal("open", session!["standing"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task The_same_day_gives_the_same_demo()
+    {
+        await using var again = await TestServer.NewAsync(isDemo: true);
+        var first = (await BaysAsync(_coach)).Select(Figure);
+        var second = (await BaysAsync(await SignInAsync(again, "coach"))).Select(Figure);
+        Assert.Equal(first, second);
+
+        static string Figure(JsonNode? bay) => $"{bay!["student"]!["name"]} {bay["look"]} {bay["thisWeek"]} {bay["last"]?["practisedOn"]}";
+    }
+
+    [Fact]
+    public async Task A_fortnight_later_the_demo_says_that_it_has_grown_old()
+    {
+        Assert.False(await IsStaleAsync("2026-05-06", "2026-05-19"));
+        Assert.True(await IsStaleAsync("2026-05-06", "2026-05-20"));
+
+        static async Task<bool> IsStaleAsync(string made, string looked)
+        {
+            var connection = await TestDatabase.NewAsync();
+            await using (var maker = new TestServer(connection, isDemo: true, made)) await maker.NewBrowser().GetAsync("/health/ready");
+            await using var server = new TestServer(connection, isDemo: true, looked);
+            return (await server.NewBrowser().GetAsync("/api/accounts/session")).Body!["demo"]!["isStale"]!.GetValue<bool>();
+        }
+    }
+
+    [Fact]
+    public async Task Nobody_signs_in_to_the_demo_by_password()
+    {
+        var answer = await _server.NewBrowser().PostAsync("/api/accounts/sign-in", new { email = "maren.tolve@osier-island.example", password = "" });
+        Assert.Equal(HttpStatusCode.Unauthorized, answer.Status);
+    }
+}

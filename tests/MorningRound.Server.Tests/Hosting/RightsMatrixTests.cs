@@ -1,0 +1,156 @@
+using System.Net;
+using Microsoft.AspNetCore.Routing;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Server.Storage;
+
+namespace MorningRound.Server.Tests.Hosting;
+
+/// <summary>
+/// Every endpoint × every kind of caller: the exact status of each cell, and that a refused call changed nothing. An endpoint
+/// that is not listed here fails the test.
+/// </summary>
+public class RightsMatrixTests
+{
+    private static readonly string[] Callers = ["nobody", "owner", "coach", "student", "other student", "coach elsewhere", "student elsewhere"];
+
+    /// <summary>One row: the endpoint as it is routed, a call to it, and the status for each of <see cref="Callers"/>.</summary>
+    private sealed record Row(string Method, string Route, Func<Ids, (string Path, object? Body)> Call, int[] Statuses);
+
+    private sealed record Ids(Guid Student, Guid Plan, Guid Session, Guid Draft, Guid Log)
+    {
+        public Guid New { get; } = Guid.CreateVersion7();
+    }
+
+    // In the order of Callers.                       nobody owner coach student other c.elsewhere s.elsewhere
+    private static readonly int[] Anybody = [200, 200, 200, 200, 200, 200, 200];
+    private static readonly int[] NobodyHere = [404, 404, 404, 404, 404, 404, 404];
+    private static readonly int[] CoachesOfAny = [401, 200, 200, 403, 403, 200, 403];
+    private static readonly int[] CoachesHere = [401, 200, 200, 403, 403, 404, 403];
+    private static readonly int[] OwnAndCoaches = [401, 200, 200, 200, 404, 404, 404];
+
+
+    private static readonly Row[] Matrix =
+    [
+        new("GET", "/api/accounts/session", _ => ("/api/accounts/session", null), Anybody),
+        new("POST", "/api/accounts/sign-in", _ => ("/api/accounts/sign-in", new { email = "x@y.example", password = "x" }), [401, 401, 401, 401, 401, 401, 401]),
+        new("POST", "/api/accounts/demo-sign-in", _ => ("/api/accounts/demo-sign-in", new { @as = "coach" }), NobodyHere),
+        new("GET", "/api/accounts/invitations/{token}", _ => ("/api/accounts/invitations/guessed", null), NobodyHere),
+        new("POST", "/api/accounts/invitations/{token}/accept", _ => ("/api/accounts/invitations/guessed/accept", new { email = "x@y.example", password = "long enough words" }), NobodyHere),
+        new("POST", "/api/accounts/coach-invitations", _ => ("/api/accounts/coach-invitations", null), [401, 200, 403, 403, 403, 403, 403]),
+        new("GET", "/api/students/", _ => ("/api/students", null), CoachesOfAny),
+        new("GET", "/api/students/{id:guid}", i => ($"/api/students/{i.Student}", null), OwnAndCoaches),
+        new("PUT", "/api/students/{id:guid}", i => ($"/api/students/{i.Student}", ("If-Match", School.StudentInput("Changed"))), CoachesHere),
+        new("POST", "/api/students/{id:guid}/invitations", i => ($"/api/students/{i.Student}/invitations", null), [401, 409, 409, 403, 403, 404, 403]),
+        new("GET", "/api/plans/", _ => ("/api/plans", null), CoachesOfAny),
+        new("POST", "/api/plans/check", _ => ("/api/plans/check", School.Plan()), CoachesOfAny),
+        new("GET", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", null), CoachesHere),
+        new("PUT", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", ("If-Match", School.Plan("Changed"))), CoachesHere),
+        new("DELETE", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", null), [401, 204, 204, 403, 403, 404, 403]),
+        new("GET", "/api/weeks/{week}/students/{studentId:guid}", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}", null), OwnAndCoaches),
+        new("POST", "/api/weeks/{week}/students/{studentId:guid}/publish", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/publish", null), CoachesHere),
+        new("PUT", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.New}", ("If-None-Match", (object)new { studentId = i.Student, planId = i.Plan, week = TestServer.Week, day = (string?)null, requirement = "must" })), CoachesHere),
+        new("PUT", "/api/weeks/assignments/{id:guid}/excuse", i => ($"/api/weeks/assignments/{i.Draft}/excuse", ("If-Match", (object)new { excuse = "away" })), CoachesHere),
+        new("DELETE", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.Draft}", null), [401, 204, 204, 403, 403, 404, 403]),
+        new("GET", "/api/sessions/{assignmentId:guid}", i => ($"/api/sessions/{i.Session}", null), OwnAndCoaches),
+        new("GET", "/api/sessions/logs/{logId:guid}/entries", i => ($"/api/sessions/logs/{i.Log}/entries", null), OwnAndCoaches),
+        new("POST", "/api/sessions/logs/{logId:guid}/entries", i => ($"/api/sessions/logs/{i.New}/entries", new { assignmentId = i.Session, entries = new[] { School.Entry(1, "entered", 0, ("segmentId", School.First)) } }), [401, 403, 403, 200, 404, 403, 404]),
+        new("GET", "/api/progress/{studentId:guid}", i => ($"/api/progress/{i.Student}", null), OwnAndCoaches),
+        new("GET", "/api/review/tee-line", _ => ("/api/review/tee-line", null), CoachesOfAny),
+        new("GET", "/health/live", _ => ("/health/live", null), Anybody),
+        new("GET", "/health/ready", _ => ("/health/ready", null), Anybody),
+        new("GET", "/openapi/{documentName}.json", _ => ("/openapi/v1.json", null), Anybody),
+        new("ANY", "/api/{**rest}", _ => ("/api/made-up", null), NobodyHere),
+        // Ends the caller's session, so it stands last.
+        new("POST", "/api/accounts/sign-out", _ => ("/api/accounts/sign-out", null), [401, 204, 204, 204, 204, 204, 204]),
+    ];
+
+    /// <summary>Pages of the web application, which everybody may load.</summary>
+    private static readonly string[] Pages = ["{*path:nonfile}"];
+
+    [Fact]
+    public async Task Everybody_reaches_what_is_theirs_and_nothing_else()
+    {
+        await using var server = await TestServer.NewAsync();
+        var here = await School.OpenAsync(server);
+        var elsewhere = await School.OpenAsync(server, "Second");
+        Browser[] browsers = [server.NewBrowser(), here.Owner, here.Coach, here.Student, here.OtherStudent, elsewhere.Coach, elsewhere.Student];
+        var wrong = new List<string>();
+        foreach (var row in Matrix)
+        {
+            for (var caller = 0; caller < Callers.Length; caller++)
+            {
+                var (path, body) = row.Call(row == Matrix[^1] ? new Ids(default, default, default, default, default) : await FreshAsync(here));
+                var before = await FingerprintAsync(server);
+                var answer = await CallAsync(browsers[caller], row.Method, path, body);
+                var expected = row.Statuses[caller];
+                var cell = $"{row.Method} {row.Route} as {Callers[caller]}";
+                if ((int)answer.Status != expected) wrong.Add($"{cell}: {(int)answer.Status}, not {expected}");
+                if (expected >= 400 && answer.Body?["status"]?.GetValue<int>() != expected) wrong.Add($"{cell}: no problem document");
+                if (expected >= 400 && await FingerprintAsync(server) != before) wrong.Add($"{cell}: refused, but something changed");
+            }
+        }
+
+        Assert.Empty(wrong);
+    }
+
+    [Fact]
+    public async Task Every_endpoint_is_listed()
+    {
+        await using var server = await TestServer.NewAsync();
+        var routed = server.Services.GetRequiredService<EndpointDataSource>().Endpoints.OfType<RouteEndpoint>()
+            .SelectMany(e => (e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? ["ANY"]).Select(m => $"{m} {Route(e)}"))
+            .Where(e => !Pages.Any(page => e.EndsWith(page, StringComparison.Ordinal)))
+            .Distinct();
+        var listed = Matrix.Select(r => $"{(r.Route.StartsWith("/health", StringComparison.Ordinal) ? "ANY" : r.Method)} {r.Route}");
+        Assert.Equal(listed.Order(), routed.Order());
+
+        static string Route(RouteEndpoint endpoint) =>
+            endpoint.RoutePattern.RawText is { } text && text.StartsWith('/') ? text : $"/{endpoint.RoutePattern.RawText}";
+    }
+
+    /// <summary>Rows to act on that no earlier cell has changed.</summary>
+    private static async Task<Ids> FreshAsync(School school)
+    {
+        var plan = await school.SavePlanAsync();
+        var session = await school.SetAsync(plan);
+        await school.PublishAsync();
+        var log = Guid.CreateVersion7();
+        await school.SendAsync(log, session, School.Entry(1, "entered", 0, ("segmentId", School.First)));
+        return new Ids(school.StudentId, plan, session, await school.SetAsync(plan, day: null), log);
+    }
+
+    private static async Task<Answer> CallAsync(Browser browser, string method, string path, object? body)
+    {
+        if (body is not ValueTuple<string, object> conditional)
+            return await browser.SendAsync(new HttpMethod(method == "ANY" ? "GET" : method), path, body);
+        var isChange = conditional.Item1 == "If-Match";
+        var value = isChange ? $"\"{await VersionAsync(browser, path)}\"" : "*";
+        return await browser.SendAsync(new HttpMethod(method), path, conditional.Item2, (conditional.Item1, value));
+    }
+
+    /// <summary>The version a caller would send: the current one where it can be read, otherwise a guess.</summary>
+    private static async Task<int> VersionAsync(Browser browser, string path) =>
+        (await browser.GetAsync(path)) is { Status: HttpStatusCode.OK } row ? row.Get<int>("version") : 1;
+
+    /// <summary>The content of every table that a call could change.</summary>
+    private static async Task<string> FingerprintAsync(TestServer server)
+    {
+        await using var scope = server.Services.CreateAsyncScope();
+        var db = scope.ServiceProvider.GetRequiredService<MorningRoundDb>();
+        // Every column of every row, hashed where it lies. Sign-in counts wrong passwords only for addresses that exist.
+        return await db.Database.SqlQueryRaw<string>(
+            """
+            SELECT concat_ws('|',
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM academies t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM accounts t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM invitations t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM students t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plans t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM assignments t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_logs t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entries t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entry_conflicts t)) AS "Value"
+            """).SingleAsync();
+    }
+}

@@ -1,0 +1,88 @@
+using System.Data.Common;
+using System.Net;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Diagnostics;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Server.Storage;
+
+namespace MorningRound.Server.Tests.Hosting;
+
+public class ServerTests
+{
+    [Fact]
+    public async Task Two_servers_starting_at_once_on_an_empty_database_make_one_demo()
+    {
+        var connection = await TestDatabase.NewAsync();
+        await using var one = new TestServer(connection, isDemo: true);
+        await using var other = new TestServer(connection, isDemo: true);
+        await Task.WhenAll(Task.Run(() => one.NewBrowser().GetAsync("/health/ready")), Task.Run(() => other.NewBrowser().GetAsync("/health/ready")));
+
+        await using var scope = one.Services.CreateAsyncScope();
+        Assert.Equal(1, await scope.ServiceProvider.GetRequiredService<MorningRoundDb>().Academies.CountAsync());
+    }
+
+    [Fact]
+    public async Task A_cookie_of_one_copy_of_the_server_is_good_at_another()
+    {
+        var connection = await TestDatabase.NewAsync();
+        await using var one = new TestServer(connection, isDemo: true);
+        await using var other = new TestServer(connection, isDemo: true);
+        var signedIn = await one.NewBrowser().PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" });
+        var cookie = signedIn.Headers.GetValues("Set-Cookie").Single().Split(';')[0];
+        var answer = await other.NewBrowser().SendAsync(HttpMethod.Get, "/api/plans", null, ("Cookie", cookie));
+        Assert.Equal(HttpStatusCode.OK, answer.Status);
+    }
+
+    [Fact]
+    public async Task A_database_somebody_named_never_shows_a_demo_even_if_one_lies_in_it()
+    {
+        var connection = await TestDatabase.NewAsync();
+        await using (var demo = new TestServer(connection, isDemo: true)) await demo.NewBrowser().GetAsync("/health/ready");
+        await using var named = new TestServer(connection);
+        var browser = named.NewBrowser();
+        Assert.Null((await browser.GetAsync("/api/accounts/session")).Body!["demo"]);
+        Assert.Equal(HttpStatusCode.NotFound, (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" })).Status);
+    }
+
+    [Fact]
+    public async Task No_screen_asks_the_database_once_for_every_row()
+    {
+        var counter = new CommandCounter();
+        await using var plain = new TestServer(await TestDatabase.NewAsync(), isDemo: true);
+        await using var server = plain.WithWebHostBuilder(builder => builder.ConfigureTestServices(services =>
+            services.AddSingleton<IDbContextOptionsConfiguration<MorningRoundDb>>(new Counting(counter))));
+        var browser = new Browser(server.CreateClient());
+        await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" });
+        var student = (await browser.GetAsync("/api/students")).Body![0]!["id"]!.GetValue<Guid>();
+        foreach (var path in new[]
+                 {
+                     "/api/review/tee-line", "/api/plans", "/api/students", $"/api/progress/{student}",
+                     $"/api/weeks/2026-W18/students/{student}", "/api/accounts/session",
+                 })
+        {
+            counter.Commands = 0;
+            Assert.Equal(HttpStatusCode.OK, (await browser.GetAsync(path)).Status);
+            Assert.True(counter.Commands is > 0 and <= 4, $"{path} took {counter.Commands} commands.");
+        }
+    }
+
+    private sealed class Counting(CommandCounter counter) : IDbContextOptionsConfiguration<MorningRoundDb>
+    {
+        public void Configure(IServiceProvider serviceProvider, DbContextOptionsBuilder optionsBuilder) => optionsBuilder.AddInterceptors(counter);
+    }
+
+    private sealed class CommandCounter : DbCommandInterceptor
+    {
+        public int Commands { get; set; }
+
+        public override ValueTask<InterceptionResult<DbDataReader>> ReaderExecutingAsync(
+            DbCommand command, CommandEventData eventData, InterceptionResult<DbDataReader> result, CancellationToken cancellationToken = default)
+        {
+            Commands++;
+            return new(result);
+        }
+    }
+}

@@ -1,0 +1,145 @@
+using System.Net;
+
+namespace MorningRound.Server.Tests;
+
+/// <summary>A made-up academy with its people, made over the API as real ones are.</summary>
+public sealed class School
+{
+    public required TestServer Server { get; init; }
+
+    public required Browser Owner { get; init; }
+
+    public required Browser Coach { get; init; }
+
+    public required Browser Student { get; init; }
+
+    public required Browser OtherStudent { get; init; }
+
+    public required Guid StudentId { get; init; }
+
+    public required Guid OtherStudentId { get; init; }
+
+    public static async Task<School> OpenAsync(TestServer server, string name = "First")
+    {
+        var owner = await JoinAsync(server, await server.SetupLinkAsync(), $"owner@{name}.example", academy: $"{name} Academy");
+        var invited = await owner.PostAsync("/api/accounts/coach-invitations");
+        var coach = await JoinAsync(server, invited.Get<string>("path"), $"coach@{name}.example");
+        var (student, studentId) = await AddStudentAsync(server, coach, $"student@{name}.example");
+        var (other, otherId) = await AddStudentAsync(server, coach, $"other@{name}.example");
+        return new School
+        {
+            Server = server,
+            Owner = owner,
+            Coach = coach,
+            Student = student,
+            OtherStudent = other,
+            StudentId = studentId,
+            OtherStudentId = otherId,
+        };
+    }
+
+    public static object StudentInput(string name = "Somebody Made-Up", string note = "") =>
+        new { name, hand = "right", level = "improving", coachNote = note };
+
+    /// <summary>A plan of two segments: 20 minutes with 30 balls, and 10 minutes without.</summary>
+    public static object Plan(string title = "Half an hour", string purpose = "Start it on line") => new
+    {
+        title,
+        purpose,
+        successTest = "",
+        segments = new object[]
+        {
+            new
+            {
+                kind = "practice", id = First, title = "Gate", phase = "block", intent = "technique", place = "range", minutes = 20,
+                balls = 30, exit = new { kind = "balls" },
+            },
+            new { kind = "pause", id = Guid.CreateVersion7(), title = "Water", minutes = 3 },
+            new
+            {
+                kind = "practice", id = Second, title = "Read", phase = "random", intent = "skill", place = "puttingGreen", minutes = 10,
+                exit = new { kind = "minutes" },
+            },
+        },
+    };
+
+    public static Guid First { get; } = Guid.Parse("00000001-0000-7000-8000-000000000000");
+
+    public static Guid Second { get; } = Guid.Parse("00000002-0000-7000-8000-000000000000");
+
+    public async Task<Guid> SavePlanAsync(object? plan = null)
+    {
+        var id = Guid.CreateVersion7();
+        Assert.Equal(HttpStatusCode.OK, (await Coach.PutAsync($"/api/plans/{id}", plan ?? Plan())).Status);
+        return id;
+    }
+
+    /// <summary>Puts a plan into the student's week, without publishing it.</summary>
+    public async Task<Guid> SetAsync(Guid planId, string? day = "2026-05-06", string requirement = "must", Guid? studentId = null)
+    {
+        var id = Guid.CreateVersion7();
+        var input = new { studentId = studentId ?? StudentId, planId, week = TestServer.Week, day, requirement };
+        Assert.Equal(HttpStatusCode.OK, (await Coach.PutAsync($"/api/weeks/assignments/{id}", input)).Status);
+        return id;
+    }
+
+    public Task<Answer> PublishAsync(Guid? studentId = null) =>
+        Coach.PostAsync($"/api/weeks/{TestServer.Week}/students/{studentId ?? StudentId}/publish");
+
+    /// <summary>A published session of the half-hour plan.</summary>
+    public async Task<Guid> PublishedSessionAsync(string? day = "2026-05-06")
+    {
+        var id = await SetAsync(await SavePlanAsync(), day);
+        Assert.Equal(HttpStatusCode.OK, (await PublishAsync()).Status);
+        return id;
+    }
+
+    /// <summary>An entry of a log, so many minutes after half past eight.</summary>
+    public static Dictionary<string, object?> Entry(int sequence, string kind, double minute, params (string Name, object? Value)[] more)
+    {
+        var entry = new Dictionary<string, object?>
+        {
+            ["kind"] = kind,
+            ["sequence"] = sequence,
+            ["at"] = new DateTimeOffset(2026, 5, 6, 8, 30, 0, TimeSpan.Zero).AddMinutes(minute),
+        };
+        foreach (var (name, value) in more) entry[name] = value;
+        return entry;
+    }
+
+    public Task<Answer> SendAsync(Guid logId, Guid assignmentId, params Dictionary<string, object?>[] entries) =>
+        Student.PostAsync($"/api/sessions/logs/{logId}/entries", new { assignmentId, entries });
+
+    private static async Task<(Browser Browser, Guid Id)> AddStudentAsync(TestServer server, Browser coach, string email)
+    {
+        var id = Guid.CreateVersion7();
+        await coach.PutAsync($"/api/students/{id}", StudentInput());
+        var link = await coach.PostAsync($"/api/students/{id}/invitations");
+        return (await JoinAsync(server, link.Get<string>("path"), email), id);
+    }
+
+    private static async Task<Browser> JoinAsync(TestServer server, string link, string email, string? academy = null)
+    {
+        var browser = server.NewBrowser();
+        var joined = await browser.PostAsync($"/api/accounts/invitations/{link["/join/".Length..]}/accept", new
+        {
+            email,
+            password = "a made-up password",
+            name = "Somebody Made-Up",
+            academyName = academy,
+            timeZone = "UTC",
+        });
+        Assert.Equal(HttpStatusCode.OK, joined.Status);
+        return browser;
+    }
+}
+
+/// <summary>A server with one academy, shared by the tests of a class. Tests make their own plans, weeks and logs in it.</summary>
+public sealed class OneSchool : IAsyncLifetime
+{
+    public School School { get; private set; } = null!;
+
+    public async ValueTask InitializeAsync() => School = await School.OpenAsync(await TestServer.NewAsync());
+
+    public ValueTask DisposeAsync() => School.Server.DisposeAsync();
+}

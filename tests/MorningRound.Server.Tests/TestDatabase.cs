@@ -1,0 +1,64 @@
+using System.Diagnostics;
+using Npgsql;
+
+[assembly: AssemblyFixture(typeof(MorningRound.Server.Tests.TestDatabase))]
+
+namespace MorningRound.Server.Tests;
+
+/// <summary>A real PostgreSQL, started for this run and gone with it. Every class of tests gets a database of its own.</summary>
+public sealed class TestDatabase : IAsyncLifetime
+{
+    private readonly Process _process = new()
+    {
+        StartInfo = new ProcessStartInfo(Path.Combine(Repository.Root, "scripts", "test-database"))
+        {
+            RedirectStandardInput = true,
+            RedirectStandardOutput = true,
+        },
+    };
+
+    private static string? s_connection;
+
+    public async ValueTask InitializeAsync()
+    {
+        _process.Start();
+        string? line;
+        do line = await _process.StandardOutput.ReadLineAsync();
+        while (line is not null && !line.StartsWith("Host=", StringComparison.Ordinal));
+        s_connection = line ?? throw new InvalidOperationException("scripts/test-database gave no connection.");
+    }
+
+    public async ValueTask DisposeAsync()
+    {
+        NpgsqlConnection.ClearAllPools();
+        _process.StandardInput.Close();
+        await _process.WaitForExitAsync();
+        _process.Dispose();
+    }
+
+    /// <summary>A new, empty database.</summary>
+    public static async Task<string> NewAsync()
+    {
+        var name = $"t{Guid.NewGuid():N}";
+        await using var connection = new NpgsqlConnection(s_connection);
+        await connection.OpenAsync();
+        await using var command = connection.CreateCommand();
+#pragma warning disable CA2100 // The name was just made here.
+        command.CommandText = $"CREATE DATABASE {name}";
+#pragma warning restore CA2100
+        await command.ExecuteNonQueryAsync();
+        return new NpgsqlConnectionStringBuilder(s_connection) { Database = name, MaxPoolSize = 20 }.ConnectionString;
+    }
+}
+
+internal static class Repository
+{
+    public static string Root { get; } = Find();
+
+    private static string Find()
+    {
+        var folder = AppContext.BaseDirectory;
+        while (!File.Exists(Path.Combine(folder, "MorningRound.slnx"))) folder = Path.GetDirectoryName(folder)!;
+        return folder;
+    }
+}

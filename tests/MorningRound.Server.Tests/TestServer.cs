@@ -1,0 +1,49 @@
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Logging;
+using MorningRound.Server.Accounts;
+
+namespace MorningRound.Server.Tests;
+
+/// <summary>The whole server on a database of its own, on Wednesday 6 May 2026, whatever day it is outside.</summary>
+public sealed class TestServer(string connection, bool isDemo = false, string today = "2026-05-06") : WebApplicationFactory<Program>
+{
+    public const string Week = "2026-W19";
+
+    public SettableClock RealClock { get; } = new();
+
+    public static async Task<TestServer> NewAsync(bool isDemo = false) => new(await TestDatabase.NewAsync(), isDemo);
+
+    /// <summary>Somebody's browser: keeps cookies, and is nobody until signed in.</summary>
+    public Browser NewBrowser() => new(CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false }));
+
+    /// <summary>A link that opens an academy, as the start command prints it.</summary>
+    public async Task<string> SetupLinkAsync()
+    {
+        await using var scope = Services.CreateAsyncScope();
+        var link = await scope.ServiceProvider.GetRequiredService<InvitationBook>().InviteAsync(null, AcademyRole.Owner, null, default);
+        return link.Path;
+    }
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseSetting("MORNING_ROUND_DB", connection);
+        builder.UseSetting("MORNING_ROUND_DEMO", isDemo ? "1" : "0");
+        builder.UseSetting("MORNING_ROUND_TODAY", today);
+        builder.UseSetting("MORNING_ROUND_SETUP_FILE", Path.GetTempFileName());
+        builder.ConfigureLogging(logging => logging.ClearProviders());
+        builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(RealClock));
+    }
+}
+
+/// <summary>The real clock, which a test can set forward.</summary>
+public sealed class SettableClock : TimeProvider
+{
+    private TimeSpan _ahead;
+
+    public override DateTimeOffset GetUtcNow() => System.GetUtcNow() + _ahead;
+
+    public void Forward(TimeSpan by) => _ahead += by;
+}
