@@ -226,7 +226,7 @@ type Club = Schemas['Club'];
 function Clubs({ value, onChange }: { value: Club[]; onChange: (clubs: Club[]) => void }) {
   return (
     <Box>
-      <Typography component="h3" sx={{ fontSize: 14, fontWeight: 620, mb: 0.5 }}>
+      <Typography component="div" sx={{ fontSize: 14, fontWeight: 620, mb: 0.5 }}>
         Clubs
       </Typography>
       <Box role="group" aria-label="Clubs" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>

@@ -1,0 +1,77 @@
+import { expect, test } from '@playwright/test';
+import { addStudent, comeIn, join, onPhone, setAndPublish } from './people';
+
+test('pain that is sharp ends the session, says why, and the coach sees it first', async ({ page: coach, browser }) => {
+  await comeIn(coach, 'coach');
+  const link = await addStudent(coach, 'Pernille Hurtig');
+  await setAndPublish(coach, /Set-up, aim/, 'Any day of the week');
+  const student = await onPhone(browser);
+  await join(student, link, 'pernille@phone.example');
+  await student.getByRole('link', { name: 'Practise' }).click();
+  await student.getByRole('button', { name: 'Begin' }).click();
+  await student.getByRole('button', { name: 'Done, next' }).click();
+  await student.getByRole('button', { name: 'It hurts' }).click();
+  await student.getByRole('button', { name: 'Knee' }).click();
+  await student.getByRole('button', { name: 'Trail (right)' }).click();
+  await student.getByRole('button', { name: 'How bad, from 1 to 10: 1', exact: true }).click();
+  await student.getByRole('button', { name: 'Sharp' }).click();
+  await student.getByRole('button', { name: 'Tell my coach' }).click();
+  await expect(student.getByRole('alert')).toContainText('doctor or physiotherapist');
+  await student.getByRole('button', { name: 'Finish' }).click();
+  await expect(student.getByText('Your coach can see it now.')).toBeVisible();
+
+  await coach.goto('/tee-line');
+  await expect(coach.getByRole('button', { name: 'Pernille Hurtig: trail knee, 1 of 10, sharp' })).toBeVisible();
+});
+
+test('without a connection everything is kept on the phone and sent afterwards', async ({ browser }) => {
+  const student = await onPhone(browser);
+  await comeIn(student, 'student');
+  const title = await student.getByRole('listitem').first().getByRole('heading').innerText();
+  await student.getByRole('link', { name: 'Practise' }).first().click();
+  await student.getByRole('button', { name: 'Begin' }).click();
+  await expect(student.getByTestId('sync')).toHaveText('all sent');
+  await student.context().setOffline(true);
+  await student.getByRole('button', { name: 'Done, next' }).click();
+  await student.getByRole('button', { name: 'Five balls' }).click();
+  await expect(student.getByTestId('sync')).toHaveText('3 entries kept on this phone, not sent yet');
+  await expect(student.getByTestId('balls')).toHaveText('5');
+  await student.context().setOffline(false);
+  await expect(student.getByTestId('sync')).toHaveText('all sent', { timeout: 15_000 });
+
+  // Another phone of the same person goes on where this one stands.
+  const other = await onPhone(browser);
+  await comeIn(other, 'student');
+  await expect(other.getByRole('listitem').first().getByRole('heading')).toHaveText(title);
+  await other.getByRole('link', { name: 'Go on' }).first().click();
+  await expect(other.getByTestId('balls')).toHaveText('5');
+
+  // Both count on; the second to send finds its number taken and keeps what it has as a log of its own.
+  await student.getByRole('button', { name: 'One ball', exact: true }).click();
+  await expect(student.getByTestId('sync')).toHaveText('all sent');
+  await other.getByRole('button', { name: 'Five balls' }).click();
+  await expect(other.getByTestId('sync')).toHaveText('all sent', { timeout: 15_000 });
+  await expect(other.getByTestId('balls')).toHaveText('10');
+  await other.getByRole('link', { name: 'My week' }).click();
+  await other.goto(student.url().replace('/practice/', '/sessions/'));
+  await expect(other.getByRole('region', { name: /^Log of/ })).toHaveCount(2);
+});
+
+test('on a shared phone nobody goes on with somebody else’s session', async ({ page: coach, browser }) => {
+  await comeIn(coach, 'coach');
+  const first = await addStudent(coach, 'Aki Gedeelt');
+  await setAndPublish(coach, /Twenty minutes/, 'Any day of the week');
+  const second = await addStudent(coach, 'Bo Gedeelt');
+  await setAndPublish(coach, /Twenty minutes/, 'Any day of the week');
+  const shared = await onPhone(browser);
+  await join(shared, first, 'aki@shared.example');
+  await shared.getByRole('link', { name: 'Practise' }).click();
+  await shared.getByRole('button', { name: 'Begin' }).click();
+  await shared.getByRole('button', { name: 'Five balls' }).click();
+  await expect(shared.getByTestId('sync')).toHaveText('all sent');
+  await shared.getByRole('link', { name: 'My week' }).click();
+  await shared.getByRole('button', { name: 'Sign out' }).click();
+  await join(shared, second, 'bo@shared.example');
+  await shared.getByRole('link', { name: 'Practise' }).click();
+  await expect(shared.getByRole('button', { name: 'Begin' })).toBeVisible();
+});

@@ -1,0 +1,45 @@
+import { defineConfig } from '@playwright/test';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+// The config is read by every worker; only the first reading chooses.
+process.env.E2E_DATA ??= mkdtempSync(join(tmpdir(), 'morning-round-e2e-'));
+process.env.E2E_PORT ??= String(30000 + (process.pid % 20000));
+const baseURL = `http://127.0.0.1:${process.env.E2E_PORT}`;
+
+/** The application as ./start runs it, with demo data, on Wednesday 6 May 2026, in Debian's Chromium. */
+export default defineConfig({
+  testDir: '.',
+  timeout: 60_000,
+  workers: 1,
+  forbidOnly: true,
+  reporter: [['line'], ['json', { outputFile: '../../.build/e2e.json' }]],
+  outputDir: '../../.build/e2e-results',
+  use: {
+    baseURL,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    contextOptions: { reducedMotion: 'reduce' },
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `../../start --port ${process.env.E2E_PORT} --data ${process.env.E2E_DATA} --today 2026-05-06`,
+    url: `${baseURL}/health/ready`,
+    timeout: 300_000,
+    stdout: 'ignore',
+    gracefulShutdown: { signal: 'SIGINT', timeout: 20_000 },
+  },
+});

@@ -1,0 +1,138 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { gzipSync } from 'node:zlib';
+import { comeIn, onPhone } from './people';
+
+/** WCAG 2.2 AA, as far as a program can tell, and no sideways scrolling. */
+async function isClean(page: Page, name: string) {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  expect(violations.map((v) => `${name}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth),
+    `${name} scrolls sideways`,
+  ).toBe(true);
+}
+
+test('axe finds nothing on the coach’s screens', async ({ page }) => {
+  await page.goto('/sign-in');
+  await expect(page.getByRole('button', { name: 'Come in as the coach' })).toBeVisible();
+  await isClean(page, 'sign-in');
+  await comeIn(page, 'coach');
+  await isClean(page, 'tee line');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await isClean(page, 'keys');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Henrik Solmar' }).click();
+  await expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible();
+  await isClean(page, 'student');
+  await page.getByRole('button', { name: 'Put a plan in' }).click();
+  await expect(page.getByRole('dialog').getByLabel('Plan')).toBeVisible();
+  await isClean(page, 'put a plan in');
+  await page.keyboard.press('Escape');
+  await page.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
+  await expect(page.getByTestId('completion')).toBeVisible();
+  await isClean(page, 'session');
+  await page.goto('/plans');
+  await page.getByRole('link', { name: 'A hundred balls in an hour' }).click();
+  await expect(page.getByRole('region', { name: 'Totals' })).toBeVisible();
+  await isClean(page, 'bench');
+});
+
+for (const look of ['early light', 'outdoor'])
+  test(`axe finds nothing on the student’s screens in ${look}`, async ({ browser }) => {
+    const page = await onPhone(browser);
+    await comeIn(page, 'student');
+    if (look === 'outdoor') await page.getByRole('button', { name: 'Outdoor look' }).click();
+    await isClean(page, 'my week');
+    await page.getByRole('link', { name: 'My progress' }).click();
+    await expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible();
+    await isClean(page, 'my progress');
+    await page.goBack();
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'Any day' })
+      .getByRole('link', { name: /Practise|Go on/ })
+      .click();
+    await expect(page.getByRole('button', { name: /^Begin$|^Skip$/ })).toBeVisible();
+    await isClean(page, 'before or during practice');
+    const begin = page.getByRole('button', { name: 'Begin' });
+    if (await begin.isVisible()) await begin.click();
+    await page.getByRole('button', { name: 'It hurts' }).click();
+    await isClean(page, 'pain');
+    await page.getByRole('button', { name: 'Nothing hurts' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    const small = await page
+      .getByRole('button')
+      .evaluateAll((all) => all.filter((b) => b.getBoundingClientRect().height < 56).map((b) => b.textContent));
+    expect(small, 'every button while practising is big enough for a thumb').toEqual([]);
+    while (await page.getByRole('button', { name: 'Skip' }).isVisible())
+      await page.getByRole('button', { name: 'Skip' }).click();
+    await expect(page.getByRole('heading', { name: 'How was it?' })).toBeVisible();
+    await isClean(page, 'rating');
+    await page.getByRole('button', { name: 'Undo the last step' }).click();
+    await expect(page.getByRole('button', { name: 'Skip' })).toBeVisible();
+  });
+
+test('every screen fits from 360 to 1600 pixels', async ({ page }) => {
+  await comeIn(page, 'coach');
+  const student = await page.getByRole('link', { name: 'Otto Lanevik' }).getAttribute('href');
+  for (const width of [360, 768, 1600]) {
+    await page.setViewportSize({ width, height: 800 });
+    for (const path of ['/tee-line', '/plans', '/plans/new', student!]) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+        `${path} at ${width}`,
+      ).toBeLessThanOrEqual(0);
+    }
+  }
+});
+
+test('lists say when they are empty, and what to do when they cannot be had', async ({ page }) => {
+  await comeIn(page, 'coach');
+  await page.route('**/api/plans', (route) => route.fulfill({ json: [] }));
+  await page.goto('/plans');
+  await expect(page.getByText('No plans yet')).toBeVisible();
+  await page.unroute('**/api/plans');
+  await page.route('**/api/plans', (route) =>
+    route.fulfill({ status: 500, json: { title: 'Something broke on our side.' } }),
+  );
+  await page.goto('/plans');
+  await expect(page.getByRole('alert')).toContainText('Something broke on our side.');
+  await page.unroute('**/api/plans');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('link', { name: 'An hour of putting' })).toBeVisible();
+
+  await page.route('**/api/review/tee-line', (route) =>
+    route.fulfill({ json: { today: '2026-05-06', week: '2026-W19', bays: [] } }),
+  );
+  await page.goto('/tee-line');
+  await expect(page.getByText('Nobody on the tee line yet')).toBeVisible();
+});
+
+test('the sign-in page loads less than 200 kB of script, gzipped', async ({ page }) => {
+  const scripts: Promise<Buffer>[] = [];
+  page.on('response', (response) => {
+    if (response.url().endsWith('.js')) scripts.push(response.body());
+  });
+  await page.goto('/sign-in', { waitUntil: 'networkidle' });
+  const sizes = (await Promise.all(scripts)).map((body) => gzipSync(body).length);
+  expect(sizes.length).toBeGreaterThan(1);
+  expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(200_000);
+});
+
+test('somebody who is not signed in comes back to where they wanted to go', async ({ page }) => {
+  await page.goto('/plans');
+  await expect(page).toHaveURL(/sign-in/);
+  await page.getByLabel('E-mail').fill('nobody@nowhere.example');
+  await page.getByLabel('Password').fill('not a password');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toContainText('E-mail address or password is not right.');
+  await expect(page.getByLabel('E-mail')).toHaveValue('nobody@nowhere.example');
+  await page.getByRole('button', { name: 'Come in as the coach' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Plans' })).toBeVisible();
+});
