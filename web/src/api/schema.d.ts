@@ -1179,7 +1179,7 @@ export interface components {
       /** Format: date-time */
       updatedAt: string;
       plan: components['schemas']['SessionPlan'];
-      check: components['schemas']['PlanReading'];
+      reading: components['schemas']['PlanReading'];
     };
     ProgressView: {
       /** Format: uuid */

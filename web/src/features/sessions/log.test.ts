@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { secondsOf, stateOf, walk, type Entry, type NewEntry } from './log';
+import { secondsOf, stateOf, walk, type NewEntry } from './log';
 
 const nine = Date.parse('2026-05-06T09:00:00Z');
 

@@ -1,0 +1,71 @@
+// Takes the pictures in docs/screenshots from a running demo: node screenshots.mjs http://127.0.0.1:PORT
+import { chromium } from '@playwright/test';
+import { fileURLToPath } from 'node:url';
+
+const base = process.argv[2];
+const folder = fileURLToPath(new URL('../../docs/screenshots/', import.meta.url));
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
+});
+
+async function open(size, as) {
+  const context = await browser.newContext({ viewport: size, reducedMotion: 'reduce', locale: 'en-GB', baseURL: base });
+  const page = await context.newPage();
+  await page.goto('/sign-in');
+  const button = page.getByRole('button', { name: as === 'student' ? 'Come in as a student' : 'Come in as the coach' });
+  await button.waitFor();
+  const shoot = async (name) => {
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForLoadState('networkidle');
+    await page.screenshot({ path: `${folder}${name}.png` });
+  };
+  return { page, shoot, comeIn: () => button.click() };
+}
+
+const coach = await open({ width: 1280, height: 800 }, 'coach');
+await coach.shoot('sign-in');
+await coach.comeIn();
+await coach.page.getByRole('heading', { name: 'Tee line' }).waitFor();
+await coach.shoot('tee-line');
+await coach.page.getByRole('link', { name: 'Otto Lanevik' }).click();
+await coach.page.getByRole('img', { name: /^Completion by week/ }).waitFor();
+await coach.shoot('student');
+await coach.page.goto('/tee-line');
+await coach.page.getByRole('link', { name: 'Henrik Solmar' }).click();
+await coach.page.getByRole('region', { name: 'Last sessions' }).getByRole('link', { name: 'Short game, gently' }).first().click();
+await coach.page.getByTestId('completion').waitFor();
+await coach.shoot('session');
+await coach.page.goto('/plans');
+await coach.page.getByRole('link', { name: 'Set-up, aim, four holes' }).waitFor();
+await coach.shoot('plans');
+await coach.page.getByRole('link', { name: 'Set-up, aim, four holes' }).click();
+await coach.page.getByRole('region', { name: 'Totals' }).waitFor();
+await coach.page.getByText('Ball first, then turf').last().click();
+await coach.shoot('bench');
+
+const student = await open({ width: 360, height: 740 }, 'student');
+await student.comeIn();
+await student.page.getByRole('heading', { level: 1, name: 'My week' }).waitFor();
+await student.shoot('my-week');
+await student.page.getByRole('link', { name: 'My progress' }).click();
+await student.page.getByRole('img', { name: /^Completion by week/ }).waitFor();
+await student.shoot('my-progress');
+await student.page.getByRole('link', { name: 'My week' }).click();
+await student.page.getByRole('link', { name: 'Practise' }).first().click();
+await student.page.getByRole('button', { name: 'Begin' }).waitFor();
+await student.shoot('before-practice');
+await student.page.getByRole('button', { name: 'Begin' }).click();
+await student.page.getByRole('button', { name: 'Done, next' }).click();
+await student.page.getByRole('button', { name: 'Done, next' }).click();
+for (let i = 0; i < 3; i++) await student.page.getByRole('button', { name: 'Five balls' }).click();
+await student.shoot('practice');
+await student.page.getByRole('button', { name: 'It hurts' }).click();
+await student.page.getByRole('button', { name: 'Wrist or hand' }).click();
+await student.shoot('pain');
+await student.page.getByRole('button', { name: 'Nothing hurts' }).click();
+await student.page.getByRole('dialog').waitFor({ state: 'detached' });
+for (let i = 0; i < 3; i++) await student.page.getByRole('button', { name: /^Done/ }).click();
+await student.page.getByRole('heading', { name: 'How was it?' }).waitFor();
+await student.shoot('rating');
+await browser.close();
