@@ -29,7 +29,7 @@ const textures: Record<Phase, React.ReactNode> = {
       <circle cx="11" cy="7" r="1.15" />
     </g>
   ),
-  onCourse: <path d="M-2 12 14-4M6 12 22-4M-10 12 6-4" strokeWidth="2.6" opacity="0.45" />,
+  onCourse: <path d="M-2 11.25 18-1.25M-10 11.25 10-1.25M6 11.25 26-1.25" strokeWidth="2.4" opacity="0.45" />,
 };
 
 /** The textures as SVG patterns, once a page; drawn faint for what is planned, full for what is done. */
