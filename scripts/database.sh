@@ -81,7 +81,9 @@ free_port() {
 start_cluster() {
   local dir=$1 try port become=() socket
   # A socket's path may only be about a hundred characters long, which a data folder's may exceed.
-  socket=$(mktemp -d /tmp/morning-round-XXXXXX)
+  socket=$dir/socket
+  if [ ${#socket} -gt 80 ]; then socket=$(mktemp -d /tmp/morning-round-XXXXXX); fi
+  mkdir -p "$socket"
   chmod 700 "$socket"
   database_socket=$socket
   if [ "$(id -u)" = 0 ]; then
