@@ -33,7 +33,11 @@ await coach.page.getByRole('img', { name: /^Completion by week/ }).waitFor();
 await coach.shoot('student');
 await coach.page.goto('/tee-line');
 await coach.page.getByRole('link', { name: 'Henrik Solmar' }).click();
-await coach.page.getByRole('region', { name: 'Last sessions' }).getByRole('link', { name: 'Short game, gently' }).first().click();
+await coach.page
+  .getByRole('region', { name: 'Last sessions' })
+  .getByRole('link', { name: 'Short game, gently' })
+  .first()
+  .click();
 await coach.page.getByTestId('completion').waitFor();
 await coach.shoot('session');
 await coach.page.goto('/plans');

@@ -64,7 +64,9 @@ function Invite({ label, who, make }: { label: string; who: string; make: () => 
           </Box>
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => void navigator.clipboard.writeText(url ?? '')}>Copy</Button>
+          {window.isSecureContext && (
+            <Button onClick={() => void navigator.clipboard.writeText(url ?? '')}>Copy</Button>
+          )}
           <Button onClick={() => invite.reset()} variant="outlined">
             Close
           </Button>

@@ -42,11 +42,9 @@ export function MyWeekPage() {
         <Button onClick={() => setWeek(previous)} sx={{ minHeight: 56 }}>
           Week before
         </Button>
-        {!isThisWeek && (
-          <Button onClick={() => setWeek(next)} sx={{ minHeight: 56 }}>
-            Week after
-          </Button>
-        )}
+        <Button onClick={() => setWeek(next)} sx={{ minHeight: 56 }}>
+          Week after
+        </Button>
       </Box>
     </>
   );
