@@ -28,4 +28,12 @@ public sealed class FieldErrors
     /// <summary>A whole number inside limits, both included.</summary>
     public FieldErrors RequireBetween(int number, int least, int most, string path, string unit) =>
         Require(number >= least && number <= most, path, $"Between {least} and {most} {unit}, please; this is {number}.");
+
+    /// <summary>A list that is not longer than a limit.</summary>
+    public FieldErrors RequireAtMost(int count, int most, string path) =>
+        Require(count <= most, path, $"At most {most} fit here; this has {count}.");
+
+    /// <summary>A list that names nothing twice.</summary>
+    public FieldErrors RequireOnce<T>(IReadOnlyCollection<T> list, string path) =>
+        Require(list.Distinct().Count() == list.Count, path, "Name each only once.");
 }

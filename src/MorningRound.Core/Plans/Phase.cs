@@ -46,25 +46,3 @@ public enum FeedbackSource
     Contact,
     OwnFeel,
 }
-
-/// <summary>The clubs a segment can name.</summary>
-public enum Club
-{
-    Driver,
-    Wood3,
-    Wood5,
-    Wood7,
-    Hybrid,
-    Iron3,
-    Iron4,
-    Iron5,
-    Iron6,
-    Iron7,
-    Iron8,
-    Iron9,
-    PitchingWedge,
-    GapWedge,
-    SandWedge,
-    LobWedge,
-    Putter,
-}

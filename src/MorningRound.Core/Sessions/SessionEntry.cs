@@ -77,19 +77,7 @@ public sealed record PainReported : SessionEntry
     public required bool Sharp { get; init; }
 
     /// <summary>Where and how bad, as a coach reads it: "trail wrist or hand, 5 of 10, sharp".</summary>
-    public string InWords()
-    {
-        var part = Part switch
-        {
-            BodyPart.WristOrHand => "wrist or hand",
-            BodyPart.UpperBack => "upper back",
-            BodyPart.LowerBack => "lower back",
-            BodyPart.AnkleOrFoot => "ankle or foot",
-            _ => Part.ToString().ToLowerInvariant(),
-        };
-        var side = Side switch { BodySide.Lead => "lead ", BodySide.Trail => "trail ", _ => "" };
-        return $"{side}{part}, {Level} of 10{(Sharp ? ", sharp" : "")}";
-    }
+    public string InWords() => $"{BodyParts.InWords(Part, Side)}, {Level} of 10{(Sharp ? ", sharp" : "")}";
 }
 
 /// <summary>The student's own judgement of the session. Whatever is missing was not answered. Rating again replaces it.</summary>

@@ -36,9 +36,7 @@ public static class SessionEntryRules
                 RequireSegment(settled.SegmentId);
                 break;
             case PainReported pain:
-                errors.RequireBetween(pain.Level, 1, 10, $"{path}.level", "of 10")
-                    .Require(pain.Part.IsPaired() == pain.Side.HasValue, $"{path}.side",
-                        pain.Part.IsPaired() ? "Say whether it is the lead or the trail side." : "This part has no lead or trail side.");
+                errors.RequireBetween(pain.Level, 1, 10, $"{path}.level", "of 10").RequireSide(pain.Part, pain.Side, $"{path}.side");
                 break;
             case SessionRated rated:
                 RequireRating(rated.Focus, 1, "focus");

@@ -44,6 +44,9 @@ public readonly record struct Length : IComparable<Length>
 
     public static Length operator *(Length length, double factor) => new(length.Metres * Finite.Checked(factor));
 
+    /// <summary>How many times the second goes into the first.</summary>
+    public static double operator /(Length a, Length b) => a.Metres / b.Metres;
+
     public static bool operator <(Length a, Length b) => a.Metres < b.Metres;
 
     public static bool operator >(Length a, Length b) => a.Metres > b.Metres;

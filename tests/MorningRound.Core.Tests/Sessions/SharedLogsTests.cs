@@ -13,13 +13,8 @@ public class SharedLogsTests
 
     private sealed record SharedLog(IReadOnlyList<SessionEntry> Entries, Dictionary<Guid, Expected> Segments);
 
-    private static List<SharedLog> Read()
-    {
-        var folder = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(folder, "MorningRound.slnx"))) folder = Path.GetDirectoryName(folder)!;
-        return JsonSerializer.Deserialize<List<SharedLog>>(
-            File.ReadAllText(Path.Combine(folder, "tests/fixtures/session-logs.json")), CoreJson.Options)!;
-    }
+    private static List<SharedLog> Read() =>
+        JsonSerializer.Deserialize<List<SharedLog>>(File.ReadAllText(Repository.File("tests/fixtures/session-logs.json")), CoreJson.Options)!;
 
     [Fact]
     public void Every_shared_log_adds_up_as_worked_out()

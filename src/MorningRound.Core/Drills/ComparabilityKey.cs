@@ -1,0 +1,38 @@
+using System.Security.Cryptography;
+using System.Text;
+using System.Text.Json;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Plans;
+
+namespace MorningRound.Core.Drills;
+
+/// <summary>Phases whose results may stand in one figure.</summary>
+public enum PhaseGroup
+{
+    WarmUp,
+    Block,
+    RandomOrOnCourse,
+}
+
+/// <summary>
+/// Two results are comparable when their keys are equal: same drill, same protocol with the same parameters (seed and goal
+/// apart), same rung, same modifiers, same phase group.
+/// </summary>
+public static class ComparabilityKey
+{
+    public static PhaseGroup Group(this Phase phase) => phase switch
+    {
+        Phase.WarmUp => PhaseGroup.WarmUp,
+        Phase.Block => PhaseGroup.Block,
+        _ => PhaseGroup.RandomOrOnCourse,
+    };
+
+    /// <summary>The key, as 32 hexadecimal digits. A drill's name may change without breaking its trend, its parameters may not.</summary>
+    public static string Of(Guid drillId, ScoringProtocol protocol, int rung, Modifiers modifiers, Phase phase)
+    {
+        var text = JsonSerializer.Serialize(new Parts(drillId, protocol, rung, modifiers, phase.Group()), CoreJson.Options);
+        return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)).AsSpan(0, 16));
+    }
+
+    private sealed record Parts(Guid Drill, ScoringProtocol Protocol, int Rung, Modifiers Modifiers, PhaseGroup Group);
+}

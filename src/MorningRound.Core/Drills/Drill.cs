@@ -1,0 +1,180 @@
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Places;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
+
+namespace MorningRound.Core.Drills;
+
+/// <summary>A thing a drill needs, and what does in its place at home. None means nothing does.</summary>
+public sealed record EquipmentNeed
+{
+    public required Equipment Item { get; init; }
+
+    public string Substitute { get; init; } = "";
+}
+
+/// <summary>A part of the body that a drill loads.</summary>
+public sealed record BodyLoad
+{
+    public required BodyPart Part { get; init; }
+
+    /// <summary>None for a part without sides, and where both sides are loaded.</summary>
+    public BodySide? Side { get; init; }
+}
+
+/// <summary>Which clubs a drill is for.</summary>
+public enum ClubGroup
+{
+    None,
+    Putter,
+    Wedges,
+    ShortIrons,
+    MidIrons,
+    LongIronsAndHybrids,
+    Woods,
+    Driver,
+    Any,
+}
+
+/// <summary>What the student should not look at while practising.</summary>
+public enum Hidden
+{
+    Result,
+    Numbers,
+    Video,
+}
+
+/// <summary>How the set-up is drawn. The measures come from the drill's parameters.</summary>
+public enum SetUpDrawing
+{
+    None,
+
+    /// <summary>Putts from points around a hole.</summary>
+    AroundTheHole,
+
+    /// <summary>Steps away from a hole.</summary>
+    Ladder,
+
+    /// <summary>Zones around a hole where the ball may finish.</summary>
+    Zones,
+
+    /// <summary>A gate in front of the ball.</summary>
+    Gate,
+
+    /// <summary>Sticks along the target line and the feet.</summary>
+    Sticks,
+
+    /// <summary>Two edges of a fairway, or a window, down the range.</summary>
+    Corridor,
+
+    /// <summary>Landing spots or carries up the range.</summary>
+    Carries,
+}
+
+/// <summary>One step of a drill's own ladder from easy to hard: a name and a set of its parameters.</summary>
+public sealed record Rung
+{
+    public required string Name { get; init; }
+
+    public required ScoringProtocol Protocol { get; init; }
+}
+
+/// <summary>A reusable exercise on the shelf. Immutable: what was assigned or logged keeps the drill as it was.</summary>
+public sealed record Drill
+{
+    public required string Name { get; init; }
+
+    /// <summary>What it is for, in a sentence.</summary>
+    public required string Purpose { get; init; }
+
+    public required Area Area { get; init; }
+
+    /// <summary>The finer thing inside the area: start line, pace, reading.</summary>
+    public required string Skill { get; init; }
+
+    /// <summary>What counts as a success.</summary>
+    public required string Criterion { get; init; }
+
+    public required IReadOnlyList<Phase> Phases { get; init; }
+
+    public required IReadOnlyList<Intent> Intents { get; init; }
+
+    public required IReadOnlyList<PlaceKind> Places { get; init; }
+
+    public IReadOnlyList<EquipmentNeed> Equipment { get; init; } = [];
+
+    /// <summary>Parts of the body it loads.</summary>
+    public IReadOnlyList<BodyLoad> Loads { get; init; } = [];
+
+    public ClubGroup ClubGroup { get; init; } = ClubGroup.Any;
+
+    public SwingSize? Swing { get; init; }
+
+    public required int UsualMinutes { get; init; }
+
+    /// <summary>Zero where no ball is hit.</summary>
+    public int UsualBalls { get; init; }
+
+    /// <summary>How to set it up and what to do.</summary>
+    public required string SetUp { get; init; }
+
+    public SetUpDrawing Drawing { get; init; } = SetUpDrawing.None;
+
+    /// <summary>The inner width of the gate in the drawing, in millimetres; none without a gate.</summary>
+    public int? GateMillimetres { get; init; }
+
+    /// <summary>In lead and trail words, one thought each.</summary>
+    public IReadOnlyList<string> Cues { get; init; } = [];
+
+    public FeedbackSource? Feedback { get; init; }
+
+    public IReadOnlyList<Hidden> Hide { get; init; } = [];
+
+    public IReadOnlyList<string> Cautions { get; init; } = [];
+
+    /// <summary>What to do instead when the place is crowded.</summary>
+    public string WhenCrowded { get; init; } = "";
+
+    public required ScoringProtocol Protocol { get; init; }
+
+    /// <summary>Its own steps from easy to hard; empty when there is only the one.</summary>
+    public IReadOnlyList<Rung> Ladder { get; init; } = [];
+
+    /// <summary>Whether its repetitions count towards a swing change.</summary>
+    public bool CountsTowardsSwingChange { get; init; }
+
+    /// <summary>The protocol of a rung, counted from 0; the drill's own where there is no ladder.</summary>
+    public ScoringProtocol ProtocolAt(int rung) => Ladder.Count == 0 ? Protocol : Ladder[Math.Clamp(rung, 0, Ladder.Count - 1)].Protocol;
+
+    /// <summary>The rung whose parameters are the drill's own; none when no rung has them.</summary>
+    public int? OwnRung() =>
+        Enumerable.Range(0, Ladder.Count).Where(i => DrillText.Same(Ladder[i].Protocol, Protocol)).Select(i => (int?)i).FirstOrDefault();
+
+    /// <summary>
+    /// A ladder made from the protocol's natural scale: up to two steps down, the drill's own, up to three up. Empty where the
+    /// protocol has no such scale.
+    /// </summary>
+    public IReadOnlyList<Rung> SuggestedLadder()
+    {
+        var steps = new List<ScoringProtocol> { Protocol };
+        while (steps.Count < 3 && steps[0].Easier() is { } easier) steps.Insert(0, easier);
+        var below = steps.Count - 1;
+        while (steps.Count - below <= 3 && steps[^1].Harder() is { } harder) steps.Add(harder);
+        return steps.Count == 1 ? [] : [.. steps.Select((p, i) => new Rung { Name = $"Step {i + 1}", Protocol = p })];
+    }
+
+    /// <summary>
+    /// The room left on each side of a ball of the smallest allowed size, in millimetres: 6.2 in a gate of 55. None without a
+    /// gate. Ball diameter: Equipment Rules, R&amp;A and USGA.
+    /// </summary>
+    public double? RoomInGate() => GateMillimetres is { } gate ? Math.Round((gate - 42.67) / 2, 1, MidpointRounding.AwayFromZero) : null;
+}
+
+/// <summary>Drills and their parts as text.</summary>
+public static class DrillText
+{
+    /// <summary>Whether two protocols have the same kind and parameters.</summary>
+    public static bool Same(ScoringProtocol a, ScoringProtocol b) => Written(a) == Written(b);
+
+    private static string Written(ScoringProtocol protocol) => System.Text.Json.JsonSerializer.Serialize(protocol, CoreJson.Options);
+}

@@ -1,0 +1,166 @@
+using System.Text.Json.Serialization;
+
+namespace MorningRound.Core.Drills.Flows;
+
+/// <summary>
+/// How a drill is counted, compiled into a small machine that a phone can walk without a signal and without knowing anything
+/// of golf: states that ask for something, transitions that are tried in order, and whole-number registers.
+/// </summary>
+/// <remarks>
+/// Numbers are fixed-point: tenths of the unit on the screen. A flow only shows counts; results come from the protocol, which
+/// does not use the flow.
+/// </remarks>
+public sealed record AttemptFlow
+{
+    /// <summary>The format that is written today. A walker refuses a flow of another format.</summary>
+    public const int CurrentVersion = 1;
+
+    public required int Version { get; init; }
+
+    public required IReadOnlyList<FlowRegister> Registers { get; init; }
+
+    /// <summary>The name of the state it begins in.</summary>
+    public required string Start { get; init; }
+
+    public required IReadOnlyList<FlowState> States { get; init; }
+
+    /// <summary>Lines that can be shown at any time: counts, and results as far as they are plain arithmetic.</summary>
+    public required IReadOnlyList<FlowText> Displays { get; init; }
+}
+
+/// <summary>A named whole number. Names that begin with an underscore are the flow's own and no count of the drill.</summary>
+public sealed record FlowRegister(string Name, int Initial);
+
+/// <summary>A point at which the student is asked for something.</summary>
+public sealed record FlowState
+{
+    public required string Name { get; init; }
+
+    public required FlowText Prompt { get; init; }
+
+    public required FlowAsk Ask { get; init; }
+
+    /// <summary>Tried in order; the first whose guards all hold is taken. If none does, the input does not fit.</summary>
+    public required IReadOnlyList<FlowTransition> Transitions { get; init; }
+}
+
+/// <summary>The input a state takes. Stopping and "time up" fit every state besides.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(AskChoice), "choice")]
+[JsonDerivedType(typeof(AskNumber), "number")]
+[JsonDerivedType(typeof(AskText), "text")]
+[JsonDerivedType(typeof(AskTap), "tap")]
+[JsonDerivedType(typeof(RunTimer), "timer")]
+public abstract record FlowAsk;
+
+/// <summary>One of a few named answers.</summary>
+public sealed record AskChoice(IReadOnlyList<FlowOption> Options) : FlowAsk;
+
+/// <summary>An answer: what is recorded, and what is on the button.</summary>
+public sealed record FlowOption(string Value, string Label);
+
+/// <summary>A number from least to most, both included and in tenths; a multiple of the step (10 for whole numbers).</summary>
+public sealed record AskNumber(string Label, string Unit, int Least, int Most, int Step) : FlowAsk;
+
+/// <summary>Words of the student's own.</summary>
+public sealed record AskText(int Longest) : FlowAsk;
+
+/// <summary>One tap when it is done.</summary>
+public sealed record AskTap(string Label) : FlowAsk;
+
+/// <summary>A timer; its running out is the input.</summary>
+public sealed record RunTimer(int Seconds) : FlowAsk;
+
+/// <summary>What happens on an input.</summary>
+public sealed record FlowTransition
+{
+    /// <summary>All must hold; empty always holds.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<FlowGuard>? When { get; init; }
+
+    /// <summary>Carried out in order, before the next state asks.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<FlowEffect>? Then { get; init; }
+
+    /// <summary>The next state; none when the drill has come to its own end.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? To { get; init; }
+
+    /// <summary>Whether one attempt (a ball, a putt, a rating, a guess) is complete with this input.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool EndsAttempt { get; init; }
+}
+
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(ChoiceIs), "choice")]
+[JsonDerivedType(typeof(NumberIs), "number")]
+[JsonDerivedType(typeof(RegisterIs), "register")]
+public abstract record FlowGuard;
+
+/// <summary>The choice made equals a value.</summary>
+public sealed record ChoiceIs(string Value) : FlowGuard;
+
+/// <summary>The number given lies between two numbers, both included, in tenths.</summary>
+public sealed record NumberIs(int Least, int Most) : FlowGuard;
+
+/// <summary>A register has reached a number or more.</summary>
+public sealed record RegisterIs(string Register, int AtLeast) : FlowGuard;
+
+/// <summary>Changes one register.</summary>
+public sealed record FlowEffect
+{
+    public required string Register { get; init; }
+
+    public required FlowChange Do { get; init; }
+
+    public required FlowOperand Of { get; init; }
+
+    /// <summary>The constant, where the operand is one.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public int Number { get; init; }
+
+    /// <summary>The register read, where the operand is one.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? From { get; init; }
+
+    /// <summary>Whether the operand is taken with its sign turned.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Negative { get; init; }
+}
+
+public enum FlowChange
+{
+    Set,
+    Add,
+
+    /// <summary>The larger of the register and the operand.</summary>
+    Max,
+}
+
+public enum FlowOperand
+{
+    Constant,
+    Input,
+    Register,
+}
+
+/// <summary>A line with registers in it: "run {0}, best {1}".</summary>
+public sealed record FlowText(string Text, IReadOnlyList<FlowValue> Values);
+
+/// <summary>
+/// A register as it is shown: divided by another where one is named, by ten where it counts tenths, and rounded half away from
+/// zero to so many decimals. A division by zero is shown as a dash.
+/// </summary>
+public sealed record FlowValue
+{
+    public required string Register { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? DividedBy { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool InTenths { get; init; }
+
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public int Decimals { get; init; }
+}

@@ -1,0 +1,102 @@
+namespace MorningRound.Core.Drills.Flows;
+
+/// <summary>Puts a flow together, state by state. Protocols compile with it.</summary>
+internal sealed class FlowBuilder
+{
+    private readonly List<FlowRegister> _registers = [];
+    private readonly List<FlowState> _states = [];
+    private readonly List<FlowText> _displays = [];
+
+    public FlowBuilder Registers(params string[] names)
+    {
+        _registers.AddRange(names.Select(n => new FlowRegister(n, 0)));
+        return this;
+    }
+
+    public FlowBuilder Register(string name, int initial)
+    {
+        _registers.Add(new FlowRegister(name, initial));
+        return this;
+    }
+
+    public FlowBuilder Display(string text, params FlowValue[] values)
+    {
+        _displays.Add(new FlowText(text, values));
+        return this;
+    }
+
+    public FlowBuilder State(string name, FlowText prompt, FlowAsk ask, params IEnumerable<FlowTransition>[] transitions)
+    {
+        _states.Add(new FlowState { Name = name, Prompt = prompt, Ask = ask, Transitions = [.. transitions.SelectMany(t => t)] });
+        return this;
+    }
+
+    public FlowBuilder State(string name, string prompt, FlowAsk ask, params IEnumerable<FlowTransition>[] transitions) =>
+        State(name, new FlowText(prompt, []), ask, transitions);
+
+    /// <summary>The flow, which begins in the first state.</summary>
+    public AttemptFlow Build() => new()
+    {
+        Version = AttemptFlow.CurrentVersion,
+        Registers = _registers,
+        Start = _states[0].Name,
+        States = _states,
+        Displays = _displays,
+    };
+}
+
+/// <summary>The vocabulary of <see cref="FlowBuilder"/>.</summary>
+internal static class Flow
+{
+    public static readonly AskChoice MadeOrMissed = new([new FlowOption("made", "Made"), new FlowOption("missed", "Missed")]);
+
+    public static readonly AskChoice YesOrNo = new([new FlowOption("yes", "Yes"), new FlowOption("no", "No")]);
+
+    public static FlowGuard[] Choice(string value) => [new ChoiceIs(value)];
+
+    public static FlowGuard[] Number(int least, int most) => [new NumberIs(least, most)];
+
+    public static readonly FlowGuard[] Always = [];
+
+    public static FlowGuard[] And(this FlowGuard[] guards, string register, int atLeast) => [.. guards, new RegisterIs(register, atLeast)];
+
+    public static FlowEffect Add(string register, int number = 1) =>
+        new() { Register = register, Do = FlowChange.Add, Of = FlowOperand.Constant, Number = number };
+
+    public static FlowEffect Set(string register, int number) =>
+        new() { Register = register, Do = FlowChange.Set, Of = FlowOperand.Constant, Number = number };
+
+    public static FlowEffect AddInput(string register, bool negative = false) =>
+        new() { Register = register, Do = FlowChange.Add, Of = FlowOperand.Input, Negative = negative };
+
+    public static FlowEffect Max(string register, string from) =>
+        new() { Register = register, Do = FlowChange.Max, Of = FlowOperand.Register, From = from };
+
+    /// <summary>The input completes an attempt and leads to a state, or with none to the drill's own end.</summary>
+    public static IEnumerable<FlowTransition> Done(FlowGuard[] when, FlowEffect[] then, string? to) => [Step(when, then, to, ends: true)];
+
+    /// <summary>The input is part of an attempt.</summary>
+    public static IEnumerable<FlowTransition> Part(FlowGuard[] when, FlowEffect[] then, string to) => [Step(when, then, to, ends: false)];
+
+    /// <summary>Completes an attempt; the drill ends with it once a register has reached a number, otherwise it goes on.</summary>
+    public static IEnumerable<FlowTransition> DoneUntil(FlowGuard[] when, string register, int? atLeast, FlowEffect[] then, string to) =>
+        atLeast is { } last ? [.. Done(when.And(register, last), then, null), .. Done(when, then, to)] : Done(when, then, to);
+
+    public static FlowText Says(string text, params FlowValue[] values) => new(text, values);
+
+    public static FlowValue Value(string register) => new() { Register = register };
+
+    public static FlowValue Tenths(string register, int decimals = 1) => new() { Register = register, InTenths = true, Decimals = decimals };
+
+    /// <summary>A mean, shown with decimals.</summary>
+    public static FlowValue Mean(string sum, string of, int decimals, bool inTenths = true) =>
+        new() { Register = sum, DividedBy = of, InTenths = inTenths, Decimals = decimals };
+
+    private static FlowTransition Step(FlowGuard[] when, FlowEffect[] then, string? to, bool ends) => new()
+    {
+        When = when.Length == 0 ? null : when,
+        Then = then.Length == 0 ? null : then,
+        To = to,
+        EndsAttempt = ends,
+    };
+}

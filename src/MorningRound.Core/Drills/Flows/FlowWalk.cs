@@ -1,0 +1,128 @@
+namespace MorningRound.Core.Drills.Flows;
+
+/// <summary>Where a walk of a flow stands. The phone has a twin of this walker; both must agree on every sequence of inputs.</summary>
+public sealed record FlowWalk
+{
+    private readonly AttemptFlow _flow;
+    private readonly IReadOnlyDictionary<string, FlowState> _states;
+
+    private FlowWalk(AttemptFlow flow)
+    {
+        _flow = flow;
+        _states = flow.States.ToDictionary(s => s.Name);
+        State = _states[flow.Start];
+        Registers = flow.Registers.ToDictionary(r => r.Name, r => r.Initial);
+    }
+
+    /// <summary>The state that asks now; none when the drill is over.</summary>
+    public FlowState? State { get; private init; }
+
+    public IReadOnlyDictionary<string, int> Registers { get; private init; }
+
+    /// <summary>Attempts completed.</summary>
+    public int Attempts { get; private init; }
+
+    /// <summary>Whether the drill came to its own end, rather than being stopped.</summary>
+    public bool IsComplete { get; private init; }
+
+    /// <summary>The index of the first input that did not fit; none while all did. Nothing is taken after it.</summary>
+    public int? MisfitAt { get; private init; }
+
+    /// <summary>Inputs taken.</summary>
+    public int Taken { get; private init; }
+
+    /// <summary>The lines the flow shows, with their numbers.</summary>
+    public IEnumerable<string> Displays => _flow.Displays.Select(Filled);
+
+    /// <summary>What the state asks, with its numbers; empty when the drill is over.</summary>
+    public string Prompt => State is null ? "" : Filled(State.Prompt);
+
+    /// <summary>The beginning of a walk. Throws <see cref="NotSupportedException"/> for a flow of another format.</summary>
+    public static FlowWalk Of(AttemptFlow flow) => flow.Version == AttemptFlow.CurrentVersion
+        ? new FlowWalk(flow)
+        : throw new NotSupportedException($"This flow has format {flow.Version}; this release walks {AttemptFlow.CurrentVersion}.");
+
+    /// <summary>Walks inputs from the start, as resuming and undoing do.</summary>
+    public static FlowWalk Of(AttemptFlow flow, IEnumerable<DrillInput> inputs) =>
+        inputs.Aggregate(Of(flow), (walk, input) => walk.Take(input));
+
+    /// <summary>The walk after one more input. An input that does not fit is noted, and everything after it passed over.</summary>
+    public FlowWalk Take(DrillInput input)
+    {
+        if (MisfitAt is not null) return this;
+        if (State is null || input.Attempt != Attempts + 1) return this with { MisfitAt = Taken };
+        if (input is DrillStopped or TimeUp) return this with { State = null, Taken = Taken + 1 };
+        if (!Fits(State.Ask, input)) return this with { MisfitAt = Taken };
+        var taken = State.Transitions.FirstOrDefault(t => t.When is null || t.When.All(g => Holds(g, input)));
+        if (taken is null) return this with { MisfitAt = Taken };
+
+        var registers = new Dictionary<string, int>(Registers);
+        foreach (var effect in taken.Then ?? []) Carry(effect, input, registers);
+        return this with
+        {
+            State = taken.To is null ? null : _states[taken.To],
+            Registers = registers,
+            Attempts = Attempts + (taken.EndsAttempt ? 1 : 0),
+            IsComplete = taken.To is null,
+            Taken = Taken + 1,
+        };
+    }
+
+    private static bool Fits(FlowAsk ask, DrillInput input) => (ask, input) switch
+    {
+        (AskChoice choice, ChoiceMade made) => choice.Options.Any(o => o.Value == made.Value),
+        (AskNumber number, NumberGiven given) =>
+            given.Tenths >= number.Least && given.Tenths <= number.Most && given.Tenths % number.Step == 0,
+        (AskText text, TextWritten written) => written.Text.Length <= text.Longest,
+        (AskTap, Tapped) => true,
+        (RunTimer, TimerRanOut) => true,
+        _ => false,
+    };
+
+    private bool Holds(FlowGuard guard, DrillInput input) => guard switch
+    {
+        ChoiceIs choice => input is ChoiceMade made && made.Value == choice.Value,
+        NumberIs number => input is NumberGiven given && given.Tenths >= number.Least && given.Tenths <= number.Most,
+        RegisterIs register => Registers[register.Register] >= register.AtLeast,
+        _ => throw new InvalidOperationException($"Unknown guard {guard.GetType().Name}."),
+    };
+
+    private static void Carry(FlowEffect effect, DrillInput input, Dictionary<string, int> registers)
+    {
+        var operand = effect.Of switch
+        {
+            FlowOperand.Constant => effect.Number,
+            FlowOperand.Register => registers[effect.From!],
+            _ => input is NumberGiven given ? given.Tenths : 0,
+        };
+        if (effect.Negative) operand = -operand;
+        registers[effect.Register] = effect.Do switch
+        {
+            FlowChange.Set => operand,
+            FlowChange.Add => registers[effect.Register] + operand,
+            _ => Math.Max(registers[effect.Register], operand),
+        };
+    }
+
+    private string Filled(FlowText text)
+    {
+        var filled = text.Text;
+        for (var i = 0; i < text.Values.Count; i++) filled = filled.Replace($"{{{i}}}", Shown(text.Values[i]), StringComparison.Ordinal);
+        return filled;
+    }
+
+    /// <summary>Whole-number arithmetic only, so that every walker shows the same digits.</summary>
+    private string Shown(FlowValue value)
+    {
+        var divisor = (value.DividedBy is { } by ? Registers[by] : 1L) * (value.InTenths ? 10 : 1);
+        if (divisor == 0) return "–";
+        var scale = (long)Math.Pow(10, value.Decimals);
+        var numerator = Registers[value.Register] * scale;
+        var isNegative = numerator < 0 != divisor < 0;
+        var (n, d) = (Math.Abs(numerator), Math.Abs(divisor));
+        var rounded = ((2 * n) + d) / (2 * d);
+        var sign = isNegative && rounded != 0 ? "−" : "";
+        var fraction = value.Decimals == 0 ? "" : $".{(rounded % scale).ToString($"D{value.Decimals}", null)}";
+        return $"{sign}{rounded / scale}{fraction}";
+    }
+}

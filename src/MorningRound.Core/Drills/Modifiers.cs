@@ -1,0 +1,78 @@
+namespace MorningRound.Core.Drills;
+
+public enum HandsOnClub
+{
+    Both,
+    LeadOnly,
+    TrailOnly,
+}
+
+public enum Stance
+{
+    Normal,
+    FeetTogether,
+    LeadFootOnly,
+    TrailFootOnly,
+}
+
+/// <summary>How far the club goes back.</summary>
+public enum SwingSize
+{
+    Putt,
+    Chip,
+    Half,
+    ThreeQuarter,
+    Full,
+}
+
+/// <summary>What can be laid over any drill. A modified result is not comparable with a plain one.</summary>
+public sealed record Modifiers
+{
+    public static readonly Modifiers None = new();
+
+    public HandsOnClub Hands { get; init; } = HandsOnClub.Both;
+
+    public Stance Stance { get; init; } = Stance.Normal;
+
+    /// <summary>None leaves the drill's own.</summary>
+    public SwingSize? Swing { get; init; }
+
+    /// <summary>In percent, 10 to 100; 100 leaves it as it is.</summary>
+    public int EffortPercent { get; init; } = 100;
+
+    /// <summary>Whether the drill's aid (stick, gate, mirror) is left away.</summary>
+    public bool WithoutAid { get; init; }
+
+    public bool IsPlain => this == None;
+
+    /// <summary>What is changed, in words; empty when nothing is.</summary>
+    public string InWords()
+    {
+        string[] parts =
+        [
+            Hands switch { HandsOnClub.LeadOnly => "lead hand only", HandsOnClub.TrailOnly => "trail hand only", _ => "" },
+            Stance switch
+            {
+                Stance.FeetTogether => "feet together",
+                Stance.LeadFootOnly => "on the lead foot only",
+                Stance.TrailFootOnly => "on the trail foot only",
+                _ => "",
+            },
+            Swing switch
+            {
+                SwingSize.Putt => "putting stroke",
+                SwingSize.Chip => "chip-length swing",
+                SwingSize.Half => "half swing",
+                SwingSize.ThreeQuarter => "three-quarter swing",
+                SwingSize.Full => "full swing",
+                _ => "",
+            },
+            EffortPercent == 100 ? "" : $"at {EffortPercent} % effort",
+            WithoutAid ? "without the aid" : "",
+        ];
+        return string.Join(", ", parts.Where(p => p.Length > 0));
+    }
+
+    /// <summary>Everything wrong, added under the path.</summary>
+    public void Check(FieldErrors errors, string path) => errors.RequireBetween(EffortPercent, 10, 100, $"{path}.effortPercent", "percent");
+}

@@ -1,0 +1,68 @@
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>
+/// A question in the course of a drill, as the scorer puts it. A protocol is scored by playing it: its rules ask, the recorded
+/// inputs answer. The flow a phone walks is not used, so each can be checked against the other.
+/// </summary>
+internal abstract class Ask
+{
+    /// <summary>Takes the input as the answer; false when it is no answer to this question.</summary>
+    public abstract bool Takes(DrillInput input);
+}
+
+internal sealed class AskedChoice(params IReadOnlyCollection<string> options) : Ask
+{
+    public string Answer { get; private set; } = "";
+
+    public override bool Takes(DrillInput input)
+    {
+        if (input is not ChoiceMade made || !options.Contains(made.Value)) return false;
+        Answer = made.Value;
+        return true;
+    }
+}
+
+/// <summary>A number between two limits, in tenths.</summary>
+internal sealed class AskedNumber(NumberRange range) : Ask
+{
+    public int Answer { get; private set; }
+
+    public override bool Takes(DrillInput input)
+    {
+        if (input is not NumberGiven given || !range.Holds(given.Tenths)) return false;
+        Answer = given.Tenths;
+        return true;
+    }
+}
+
+internal sealed class AskedText : Ask
+{
+    public override bool Takes(DrillInput input) => input is TextWritten written && written.Text.Length <= DrillInput.LongestText;
+}
+
+internal sealed class AskedTap : Ask
+{
+    public override bool Takes(DrillInput input) => input is Tapped;
+}
+
+internal sealed class AskedTimer : Ask
+{
+    public override bool Takes(DrillInput input) => input is TimerRanOut;
+}
+
+/// <summary>The numbers that can be given, in tenths, as multiples of a step.</summary>
+internal readonly record struct NumberRange(int Least, int Most, int Step = 1)
+{
+    /// <summary>Ratings from 1 to 10.</summary>
+    public static readonly NumberRange Rating = new(10, 100, 10);
+
+    /// <summary>Lengths and measured numbers that cannot be negative, up to 999.9.</summary>
+    public static readonly NumberRange Positive = new(0, 9_999);
+
+    /// <summary>Numbers with a side or a sign: left, below and closed are negative.</summary>
+    public static readonly NumberRange Signed = new(-9_999, 9_999);
+
+    public bool Holds(int tenths) => tenths >= Least && tenths <= Most && tenths % Step == 0;
+
+    public Flows.AskNumber Asked(string label, string unit) => new(label, unit, Least, Most, Step);
+}

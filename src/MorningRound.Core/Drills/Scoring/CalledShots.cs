@@ -1,0 +1,107 @@
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Statistics;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>A list of called shots. Whether the target was hit and whether the called shape was achieved are two answers.</summary>
+public sealed record CalledShots : ScoringProtocol
+{
+    public required IReadOnlyList<Club> Clubs { get; init; }
+
+    public IReadOnlyList<ShotShape> Shapes { get; init; } = [ShotShape.Straight, ShotShape.Draw, ShotShape.Fade];
+
+    public IReadOnlyList<ShotHeight> Heights { get; init; } = [ShotHeight.Normal];
+
+    /// <summary>Where to, in words that follow "at": "the left flag". May be empty.</summary>
+    public IReadOnlyList<string> Targets { get; init; } = [];
+
+    /// <summary>How many calls; with a pattern, how many times it is gone through.</summary>
+    public int Calls { get; init; } = 14;
+
+    /// <summary>A declared pattern, such as two fades and two draws; empty for a drawn list.</summary>
+    public IReadOnlyList<PatternStep> Pattern { get; init; } = [];
+
+    public override string Title => "Called shots";
+
+    public override int? PlannedAttempts => Pattern.Count == 0 ? Calls : Calls * Pattern.Sum(p => p.Balls);
+
+    public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
+    [
+        new("hitShare", "targets hit", "%", Better.Higher),
+        new("shapeShare", "called shape achieved", "%", Better.Higher),
+    ];
+
+    /// <summary>The calls in order. The same parameters and seed give the same list.</summary>
+    public IReadOnlyList<ShotCall> List(ulong seed)
+    {
+        IReadOnlyList<string> targets = Targets.Count == 0 ? [""] : Targets;
+        return Pattern.Count == 0
+            ? ShotCalls.Draw(Clubs, Shapes, Heights, targets, Calls, seed)
+            : ShotCalls.FromPattern(Pattern, Clubs, Heights, targets, Calls, seed);
+    }
+
+    protected override void Check(FieldErrors errors, string path)
+    {
+        errors.Require(Clubs.Count is >= 1 and <= 14, $"{path}.clubs", "Between 1 and 14 clubs, please.").RequireOnce(Clubs, $"{path}.clubs")
+            .Require(Shapes.Count >= 1, $"{path}.shapes", "At least one shape, please.").RequireOnce(Shapes, $"{path}.shapes")
+            .Require(Heights.Count >= 1, $"{path}.heights", "At least one height, please.").RequireOnce(Heights, $"{path}.heights")
+            .RequireAtMost(Targets.Count, 8, $"{path}.targets").RequireOnce(Targets, $"{path}.targets")
+            .RequireBetween(Calls, 1, 60, $"{path}.calls", "calls")
+            .RequireAtMost(Pattern.Count, 6, $"{path}.pattern")
+            .Require(PlannedAttempts <= 60, $"{path}.calls", "At most 60 balls, please.");
+        for (var i = 0; i < Targets.Count; i++) errors.RequireText(Targets[i], $"{path}.targets[{i}]", 40);
+        for (var i = 0; i < Pattern.Count; i++) errors.RequireBetween(Pattern[i].Balls, 1, 10, $"{path}.pattern[{i}].balls", "balls");
+    }
+
+    protected override AttemptFlow CompileWith(ulong seed)
+    {
+        var calls = List(seed);
+        var flow = new FlowBuilder().Registers("hits", "shaped", "calls")
+            .Display($"{{0}} targets and {{1}} shapes of {{2}}, {calls.Count} calls in all", Flow.Value("hits"), Flow.Value("shaped"), Flow.Value("calls"));
+        for (var i = 0; i < calls.Count; i++)
+        {
+            var next = i + 1 < calls.Count ? $"call{i + 1}" : null;
+            flow.State($"call{i}", $"{calls[i].InWords()}. Target hit?", Flow.YesOrNo,
+                    Flow.Part(Flow.Choice("yes"), [], $"hit{i}"),
+                    Flow.Part(Flow.Choice("no"), [], $"off{i}"));
+            Shape($"hit{i}", Flow.Add("hits"), Flow.Add("calls"));
+            Shape($"off{i}", Flow.Add("calls"));
+
+            void Shape(string state, params FlowEffect[] counts) => flow.State(
+                state, $"Was it the {calls[i].Shape.ToString().ToLowerInvariant()} called?", Flow.YesOrNo,
+                Flow.Done(Flow.Choice("yes"), [.. counts, Flow.Add("shaped")], next),
+                Flow.Done(Flow.Choice("no"), counts, next));
+        }
+
+        return flow.Build();
+    }
+
+    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    {
+        foreach (var call in List(seed))
+        {
+            var hit = new AskedChoice("yes", "no");
+            yield return hit;
+            var shaped = new AskedChoice("yes", "no");
+            yield return shaped;
+            if (hit.Answer == "yes") tally["hits"]++;
+            if (shaped.Answer == "yes") tally["shaped"]++;
+            tally["calls"]++;
+            foreach (var of in new[] { call.Club.InWords(), call.Shape.ToString(), call.Target }.Where(of => of.Length > 0))
+            {
+                tally[$"calls {of}"]++;
+                tally[$"hits {of}"] += hit.Answer == "yes" ? 1 : 0;
+                tally[$"shaped {of}"] += shaped.Answer == "yes" ? 1 : 0;
+            }
+
+            tally.EndAttempt();
+        }
+    }
+
+    private protected override double? Value(string measure, Tally tally) =>
+        tally["calls"] == 0 ? null : 100.0 * tally[measure == "hitShare" ? "hits" : "shaped"] / tally["calls"];
+
+    private protected override string InWords(Tally tally) =>
+        $"Target {Rate.InWords(tally["hits"], tally["calls"])}. Shape {Rate.InWords(tally["shaped"], tally["calls"])}.";
+}

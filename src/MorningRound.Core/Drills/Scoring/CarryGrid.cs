@@ -1,0 +1,149 @@
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Students;
+using MorningRound.Core.Units;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>One cell: a club, a swing length, and the number it should carry; without one, the student's own grid fills it.</summary>
+public sealed record GridCell
+{
+    public required Club Club { get; init; }
+
+    public required SwingLength Swing { get; init; }
+
+    public double? Carry { get; init; }
+}
+
+/// <summary>
+/// A carry for each club and swing length, up to so many balls a cell: on at the first ball within tolerance. A shot altered to
+/// reach the number counts for the cell, but not as stock carry.
+/// </summary>
+public sealed record CarryGrid : ScoringProtocol
+{
+    private static readonly AskChoice AskAltered = new([new FlowOption("stock", "As it comes"), new FlowOption("altered", "Altered to fit")]);
+
+    public required IReadOnlyList<GridCell> Cells { get; init; }
+
+    public int BallsPerCell { get; init; } = 3;
+
+    /// <summary>How far off a carry may be, in percent of the number. 4 is the product's own default.</summary>
+    public double TolerancePercent { get; init; } = 4;
+
+    public LengthUnit Unit { get; init; } = LengthUnit.Yards;
+
+    public override string Title => "Carry grid";
+
+    public override int? PlannedAttempts => null;
+
+    public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
+    [
+        new("hits", "cells hit", "", Better.Higher),
+        new("balls", "balls used", "", Better.Lower),
+    ];
+
+    public override ScoringProtocol? Harder() => BallsPerCell > 1 ? this with { BallsPerCell = BallsPerCell - 1 } : null;
+
+    public override ScoringProtocol? Easier() => BallsPerCell < 3 ? this with { BallsPerCell = BallsPerCell + 1 } : null;
+
+    public override ScoringProtocol For(StudentFile student) => this with
+    {
+        Cells =
+        [
+            .. Cells.Select(cell => cell.Carry is not null
+                ? cell
+                : cell with { Carry = student.Coach.WedgeGrid.FirstOrDefault(n => n.Club == cell.Club && n.Swing == cell.Swing)?.Carry.In(Unit).Value }),
+        ],
+    };
+
+    public override string? WhatIsMissing() => Cells.FirstOrDefault(c => c.Carry is null) is { } open
+        ? $"The wedge grid has no number for {Named(open)}."
+        : null;
+
+    /// <summary>The carries in tenths that hit a cell, both included. Bounds are rounded inward.</summary>
+    public (int Least, int Most) Accepted(double carry)
+    {
+        var (number, part) = ((decimal)carry * 10, (decimal)TolerancePercent / 100);
+        return ((int)Math.Ceiling(number * (1 - part)), (int)Math.Floor(number * (1 + part)));
+    }
+
+    protected override void Check(FieldErrors errors, string path)
+    {
+        errors.Require(Cells.Count is >= 1 and <= 24, $"{path}.cells", "Between 1 and 24 cells, please.")
+            .Require(Cells.Select(c => (c.Club, c.Swing)).Distinct().Count() == Cells.Count, $"{path}.cells", "Each club and swing length stands in the grid once.")
+            .RequireBetween(BallsPerCell, 1, 3, $"{path}.ballsPerCell", "balls")
+            .Require(TolerancePercent is >= 1 and <= 20, $"{path}.tolerancePercent", "Between 1 and 20 percent, please.")
+            .RequireUnit(Unit, $"{path}.unit", LengthUnit.Yards, LengthUnit.Metres);
+        for (var i = 0; i < Cells.Count; i++)
+            errors.Require(Cells[i].Carry is null or (>= 5 and <= 350), $"{path}.cells[{i}].carry", "A carry lies between 5 and 350.");
+    }
+
+    protected override AttemptFlow CompileWith(ulong seed)
+    {
+        var flow = new FlowBuilder().Registers("_tries", "hits", "balls", "altered")
+            .Display($"{{0}} of {Cells.Count} cells hit, {{1}} balls", Flow.Value("hits"), Flow.Value("balls"));
+        for (var i = 0; i < Cells.Count; i++)
+        {
+            var cell = Cells[i];
+            var (least, most) = Accepted(cell.Carry!.Value);
+            var next = i + 1 < Cells.Count ? $"cell{i + 1}" : null;
+            FlowEffect[] on = next is null ? [] : [Flow.Set("_tries", 0)];
+            FlowEffect[] ball = [Flow.Add("balls")];
+            flow.State($"cell{i}", $"{Named(cell)}: {Written.Plain(cell.Carry.Value)} {Unit.Sign()}, {Written.Number(least / 10.0, 1)} to {Written.Number(most / 10.0, 1)} counts",
+                    NumberRange.Positive.Asked("Carry", Unit.Sign()),
+                    Flow.Part(Flow.Number(least, most), [], $"hit{i}"),
+                    Flow.Part(Flow.Always, [], $"miss{i}"))
+                .State($"hit{i}", "How was it hit?", AskAltered,
+                    Flow.Done(Flow.Choice("altered"), [.. ball, Flow.Add("hits"), Flow.Add("altered"), .. on], next),
+                    Flow.Done(Flow.Choice("stock"), [.. ball, Flow.Add("hits"), .. on], next))
+                .State($"miss{i}", "How was it hit?", AskAltered,
+                    Missed("altered", [.. ball, Flow.Add("altered")], on, i, next),
+                    Missed("stock", ball, on, i, next));
+        }
+
+        return flow.Build();
+    }
+
+    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    {
+        foreach (var cell in Cells)
+        {
+            var (least, most) = Accepted(cell.Carry!.Value);
+            for (var ball = 0; ball < BallsPerCell; ball++)
+            {
+                var carry = new AskedNumber(NumberRange.Positive);
+                yield return carry;
+                var altered = new AskedChoice("stock", "altered");
+                yield return altered;
+                tally["balls"]++;
+                tally.EndAttempt();
+                if (altered.Answer == "altered") tally["altered"]++;
+                else tally.Keep(Named(cell), carry.Answer);
+                if (carry.Answer < least || carry.Answer > most) continue;
+                tally["hits"]++;
+                break;
+            }
+        }
+    }
+
+    private protected override double? Value(string measure, Tally tally) => tally[measure];
+
+    private protected override string InWords(Tally tally) =>
+        $"{tally["hits"]} of {Cells.Count} cells hit with {Written.Count(tally["balls"], "ball")}"
+        + (tally["altered"] > 0 ? $", {tally["altered"]} of them altered to fit." : ".");
+
+    private IEnumerable<FlowTransition> Missed(string answer, FlowEffect[] then, FlowEffect[] on, int cell, string? next) => BallsPerCell == 1
+        ? Flow.Done(Flow.Choice(answer), then, next)
+        : [
+            .. Flow.Done(Flow.Choice(answer).And("_tries", BallsPerCell - 1), [.. then, .. on], next),
+            .. Flow.Done(Flow.Choice(answer), [.. then, Flow.Add("_tries")], $"cell{cell}"),
+        ];
+
+    private static string Named(GridCell cell) => $"{cell.Club.InWords()}, {cell.Swing switch
+    {
+        SwingLength.HalfPastSeven => "7:30",
+        SwingLength.Nine => "9:00",
+        SwingLength.Ten => "10:00",
+        _ => "full",
+    }}";
+}

@@ -1,0 +1,87 @@
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Units;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>One putt from each of several distances at each of several points around the hole, near ones first.</summary>
+public sealed record Compass : ScoringProtocol
+{
+    private const int Farthest = 15;
+
+    /// <summary>Whole distances, near to far.</summary>
+    public IReadOnlyList<int> Distances { get; init; } = [2, 3, 4, 5, 6, 7];
+
+    /// <summary>Points around the hole, evenly spread; the first is the one below it.</summary>
+    public int Points { get; init; } = 4;
+
+    public LengthUnit Unit { get; init; } = LengthUnit.Feet;
+
+    public override string Title => "Compass";
+
+    public override int? PlannedAttempts => Distances.Count * Points;
+
+    public override IReadOnlyList<MeasureKind> MeasureKinds =>
+    [
+        new("made", "holed", "", Better.Higher),
+        .. Distances.Select(d => new MeasureKind(MadeAt(d), $"holed from {d} {Unit.Sign()}", "", Better.Higher)),
+    ];
+
+    public override ScoringProtocol? Harder() =>
+        Distances[^1] < Farthest ? this with { Distances = [.. Distances.Select(d => d + 1)] } : null;
+
+    public override ScoringProtocol? Easier() => Distances[0] > 1 ? this with { Distances = [.. Distances.Select(d => d - 1)] } : null;
+
+    protected override void Check(FieldErrors errors, string path) => errors
+        .RequireDistances(Distances, 60, $"{path}.distances")
+        .RequireBetween(Points, 2, 12, $"{path}.points", "points")
+        .Require(Distances.Count * Points <= 120, $"{path}.points", "At most 120 putts, please.")
+        .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
+
+    protected override AttemptFlow CompileWith(ulong seed)
+    {
+        var flow = new FlowBuilder()
+            .Registers(["made", "attempts", .. Distances.Select(MadeAt)])
+            .Display($"{{0}} holed of {{1}}, {PlannedAttempts} in all", Flow.Value("made"), Flow.Value("attempts"));
+        var putts = Distances.SelectMany(d => Enumerable.Range(0, Points).Select(point => (d, point))).ToList();
+        for (var i = 0; i < putts.Count; i++)
+        {
+            var (distance, point) = putts[i];
+            var next = i + 1 < putts.Count ? $"putt{i + 1}" : null;
+            flow.State($"putt{i}", $"{distance} {Unit.Sign()}, {Oclock(point)} o’clock", Flow.MadeOrMissed,
+                Flow.Done(Flow.Choice("made"), [Flow.Add("made"), Flow.Add("attempts"), Flow.Add(MadeAt(distance))], next),
+                Flow.Done(Flow.Choice("missed"), [Flow.Add("attempts")], next));
+        }
+
+        return flow.Build();
+    }
+
+    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    {
+        foreach (var distance in Distances)
+        {
+            for (var point = 0; point < Points; point++)
+            {
+                var ask = new AskedChoice("made", "missed");
+                yield return ask;
+                tally["attempts"]++;
+                if (ask.Answer == "made")
+                {
+                    tally["made"]++;
+                    tally[MadeAt(distance)]++;
+                }
+
+                tally.EndAttempt();
+            }
+        }
+    }
+
+    private protected override double? Value(string measure, Tally tally) => tally[measure];
+
+    private protected override string InWords(Tally tally) =>
+        $"{Statistics.Rate.InWords(tally["made"], tally["attempts"])}. "
+        + string.Join(", ", Distances.Take((tally["attempts"] + Points - 1) / Points).Select(d => $"{d} {Unit.Sign()}: {tally[MadeAt(d)]}")) + ".";
+
+    private static string MadeAt(int distance) => $"made{distance}";
+
+    private int Oclock(int point) => (6 + (int)Math.Round(12.0 * point / Points, MidpointRounding.AwayFromZero)) % 12 is var hour and > 0 ? hour : 12;
+}

@@ -1,0 +1,151 @@
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Statistics;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>What can be guessed and then measured.</summary>
+public enum GuessedQuantity
+{
+    /// <summary>The length of a putt, in feet. Tolerance 10 % of the measured length.</summary>
+    Length,
+
+    /// <summary>How much it rises (or falls, negative), in inches. Tolerance 1 in.</summary>
+    Rise,
+
+    /// <summary>The slope across, in percent; to the left is negative. Tolerance 0.5 %.</summary>
+    Slope,
+
+    /// <summary>Where to aim, in inches beside the hole; left is negative. Tolerance 2 in.</summary>
+    AimPoint,
+
+    /// <summary>A carry, in yards. Tolerance 4 % of the measured carry.</summary>
+    Carry,
+}
+
+/// <summary>One or several quantities a putt or shot, first guessed, then measured. A smaller spread is better.</summary>
+public sealed record GuessAndCheck : ScoringProtocol
+{
+    /// <summary>The tolerances are the product's own defaults.</summary>
+    private static readonly Dictionary<GuessedQuantity, (string Name, string Unit, double Percent, double Fixed, string Over, string Under)> Kinds = new()
+    {
+        [GuessedQuantity.Length] = ("length", "ft", 10, 0, "You over-read length", "You under-read length"),
+        [GuessedQuantity.Rise] = ("rise", "in", 0, 1, "You over-read rise", "You under-read rise"),
+        [GuessedQuantity.Slope] = ("slope", "%", 0, 0.5, "You read the slope too far to the right", "You read the slope too far to the left"),
+        [GuessedQuantity.AimPoint] = ("aim point", "in", 0, 2, "You aim too far to the right", "You aim too far to the left"),
+        [GuessedQuantity.Carry] = ("carry", "yd", 4, 0, "You guess carries too long", "You guess carries too short"),
+    };
+
+    public required IReadOnlyList<GuessedQuantity> Quantities { get; init; }
+
+    public int Attempts { get; init; } = 10;
+
+    public override string Title => "Guess and check";
+
+    public override int? PlannedAttempts => Attempts;
+
+    public override IReadOnlyList<MeasureKind> MeasureKinds =>
+    [
+        .. Quantities.Select(q => new MeasureKind($"spread{q}", $"spread of {Kinds[q].Name}", Kinds[q].Unit, Better.Lower, 1)),
+        .. Quantities.Select(q => new MeasureKind($"within{q}", $"{Kinds[q].Name} within tolerance", "%", Better.Higher)),
+        .. Quantities.Select(q => new MeasureKind($"bias{q}", $"{Kinds[q].Name}, guess minus measured", Kinds[q].Unit, Better.None, 1)),
+    ];
+
+    protected override void Check(FieldErrors errors, string path) => errors
+        .Require(Quantities.Count is >= 1 and <= 4, $"{path}.quantities", "Between 1 and 4 quantities, please.")
+        .RequireOnce(Quantities, $"{path}.quantities")
+        .RequireBetween(Attempts, 3, 60, $"{path}.attempts", "attempts");
+
+    protected override AttemptFlow CompileWith(ulong seed)
+    {
+        var flow = new FlowBuilder().Registers(["attempts", .. Quantities.Select(Difference)])
+            .Display($"{{0}} of {Attempts}", Flow.Value("attempts"));
+        foreach (var q in Quantities)
+            flow.Display($"{Kinds[q].Name}, guess minus measured: {{0}} {Kinds[q].Unit} on average", Flow.Mean(Difference(q), "attempts", 1));
+        for (var i = 0; i < Quantities.Count; i++)
+        {
+            var (q, kind) = (Quantities[i], Kinds[Quantities[i]]);
+            var next = i + 1 < Quantities.Count ? $"guess{i + 1}" : "measure0";
+            flow.State($"guess{i}", $"Your guess: {kind.Name}", RangeOf(q).Asked("Guess", kind.Unit),
+                Flow.Part(Flow.Always, [Flow.AddInput(Difference(q))], next));
+        }
+
+        // The guesses are taken first, all of them, so that measuring one cannot colour the next.
+        for (var i = 0; i < Quantities.Count; i++)
+        {
+            var (q, kind) = (Quantities[i], Kinds[Quantities[i]]);
+            FlowEffect[] measured = [Flow.AddInput(Difference(q), negative: true)];
+            flow.State($"measure{i}", $"Measured: {kind.Name}", RangeOf(q).Asked("Measured", kind.Unit),
+                i + 1 < Quantities.Count
+                    ? Flow.Part(Flow.Always, measured, $"measure{i + 1}")
+                    : Flow.DoneUntil(Flow.Always, "attempts", Attempts - 1, [.. measured, Flow.Add("attempts")], "guess0"));
+        }
+
+        return flow.Build();
+    }
+
+    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    {
+        for (var attempt = 0; attempt < Attempts; attempt++)
+        {
+            var guesses = new List<int>();
+            foreach (var q in Quantities)
+            {
+                var guess = new AskedNumber(RangeOf(q));
+                yield return guess;
+                guesses.Add(guess.Answer);
+                tally[Difference(q)] += guess.Answer;
+            }
+
+            var measured = new List<int>();
+            foreach (var q in Quantities)
+            {
+                var number = new AskedNumber(RangeOf(q));
+                yield return number;
+                measured.Add(number.Answer);
+                tally[Difference(q)] -= number.Answer;
+            }
+
+            for (var i = 0; i < Quantities.Count; i++)
+            {
+                tally.Keep(Difference(Quantities[i]), guesses[i] - measured[i]);
+                if (IsWithin(Quantities[i], guesses[i], measured[i])) tally[$"within{Quantities[i]}"]++;
+            }
+
+            tally["attempts"]++;
+            tally.EndAttempt();
+        }
+    }
+
+    private protected override double? Value(string measure, Tally tally)
+    {
+        var q = Quantities.First(quantity => measure.EndsWith(quantity.ToString(), StringComparison.Ordinal));
+        var differences = tally.Kept(Difference(q));
+        if (measure.StartsWith("spread", StringComparison.Ordinal)) return Sample.Deviation(differences);
+        if (measure.StartsWith("bias", StringComparison.Ordinal)) return Sample.Mean(differences);
+        return differences.Count == 0 ? null : 100.0 * tally[measure] / differences.Count;
+    }
+
+    private protected override string InWords(Tally tally)
+    {
+        if (tally["attempts"] == 0) return "No guess has been checked yet.";
+        return string.Join(" ", Quantities.Select(q =>
+        {
+            var kind = Kinds[q];
+            var bias = Sample.Mean(tally.Kept(Difference(q)))!.Value;
+            var tilt = Math.Round(bias, 1) == 0 ? $"No bias in {kind.Name}" : $"{(bias > 0 ? kind.Over : kind.Under)} by {Written.Number(Math.Abs(bias), 1)} {kind.Unit}";
+            return $"{tilt}; {tally[$"within{q}"]} of {tally["attempts"]} within tolerance.";
+        }));
+    }
+
+    /// <summary>Whether a guess is close enough to what was measured; both in tenths.</summary>
+    private static bool IsWithin(GuessedQuantity q, int guess, int measured)
+    {
+        var kind = Kinds[q];
+        var allowed = ((decimal)kind.Percent * Math.Abs(measured) / 100) + ((decimal)kind.Fixed * 10);
+        return Math.Abs(guess - measured) <= allowed;
+    }
+
+    private static NumberRange RangeOf(GuessedQuantity q) => q is GuessedQuantity.Length or GuessedQuantity.Carry ? NumberRange.Positive : NumberRange.Signed;
+
+    private static string Difference(GuessedQuantity q) => $"difference{q}";
+}

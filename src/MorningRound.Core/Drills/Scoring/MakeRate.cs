@@ -1,0 +1,52 @@
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Statistics;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>So many attempts, each made or missed.</summary>
+public sealed record MakeRate : ScoringProtocol
+{
+    public required int Attempts { get; init; }
+
+    /// <summary>What a make is: "inside the fairway you named".</summary>
+    public required string Make { get; init; }
+
+    public override string Title => "Make rate";
+
+    public override int? PlannedAttempts => Attempts;
+
+    public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
+    [
+        new("share", "share made", "%", Better.Higher),
+        new("made", "made", "", Better.Higher),
+    ];
+
+    protected override void Check(FieldErrors errors, string path) => errors
+        .RequireBetween(Attempts, 1, MostAttempts, $"{path}.attempts", "attempts")
+        .RequireText(Make, $"{path}.make", LongestLabel);
+
+    protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder()
+        .Registers("made", "attempts")
+        .Display($"{{0}} made, {{1}} of {Attempts} attempts", Flow.Value("made"), Flow.Value("attempts"))
+        .State("attempt", Make, Flow.MadeOrMissed,
+            Flow.DoneUntil(Flow.Choice("made"), "attempts", Attempts - 1, [Flow.Add("made"), Flow.Add("attempts")], "attempt"),
+            Flow.DoneUntil(Flow.Choice("missed"), "attempts", Attempts - 1, [Flow.Add("attempts")], "attempt"))
+        .Build();
+
+    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    {
+        for (var attempt = 0; attempt < Attempts; attempt++)
+        {
+            var ask = new AskedChoice("made", "missed");
+            yield return ask;
+            tally["attempts"]++;
+            if (ask.Answer == "made") tally["made"]++;
+            tally.EndAttempt();
+        }
+    }
+
+    private protected override double? Value(string measure, Tally tally) =>
+        measure == "made" ? tally["made"] : 100.0 * tally["made"] / tally["attempts"];
+
+    private protected override string InWords(Tally tally) => Rate.InWords(tally["made"], tally["attempts"]) + ".";
+}

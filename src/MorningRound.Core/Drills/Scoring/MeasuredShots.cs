@@ -1,0 +1,97 @@
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Statistics;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>A measured number per ball, with a band it should lie in.</summary>
+public sealed record MeasuredShots : ScoringProtocol
+{
+    private const double Largest = 999;
+
+    /// <summary>What is measured: "club path".</summary>
+    public required string What { get; init; }
+
+    public string Unit { get; init; } = "";
+
+    /// <summary>The band's lower end; none when there is only an upper one.</summary>
+    public double? Least { get; init; }
+
+    public double? Most { get; init; }
+
+    public int Shots { get; init; } = 15;
+
+    /// <summary>Where the number stood when the change began; none if not known.</summary>
+    public double? StartedAt { get; init; }
+
+    public override string Title => "Measured shots";
+
+    public override int? PlannedAttempts => Shots;
+
+    public override IReadOnlyList<MeasureKind> MeasureKinds =>
+    [
+        new("share", "in the band", "%", Better.Higher),
+        new("mean", $"mean {What}", Unit, Better.None, 1),
+        new("deviation", $"spread of {What}", Unit, Better.None, 1),
+    ];
+
+    protected override void Check(FieldErrors errors, string path) => errors
+        .RequireText(What, $"{path}.what", LongestLabel)
+        .AllowText(Unit, $"{path}.unit", 10)
+        .RequireBetween(Shots, 3, 100, $"{path}.shots", "shots")
+        .Require(Least is not null || Most is not null, $"{path}.least", "A band needs an end on at least one side.")
+        .Require((Least ?? -Largest) <= (Most ?? Largest), $"{path}.most", "The lower end comes first.")
+        .Require(new[] { Least, Most, StartedAt }.All(n => n is null || Math.Abs(n.Value) <= Largest), $"{path}.most", $"Numbers lie between −{Largest} and {Largest}.");
+
+    protected override AttemptFlow CompileWith(ulong seed)
+    {
+        FlowEffect[] shot = [Flow.Add("shots"), Flow.AddInput("sum")];
+        var inBand = Flow.Number(
+            Least is { } least ? (int)Math.Ceiling((decimal)least * 10) : NumberRange.Signed.Least,
+            Most is { } most ? (int)Math.Floor((decimal)most * 10) : NumberRange.Signed.Most);
+        return new FlowBuilder().Registers("inBand", "shots", "sum")
+            .Display($"{{0}} in the band, {{1}} of {Shots} shots", Flow.Value("inBand"), Flow.Value("shots"))
+            .Display($"mean {{0}}{Written.Unit(Unit)}", Flow.Mean("sum", "shots", 1))
+            .State("shot", $"{What}, {Band()}", NumberRange.Signed.Asked(What, Unit),
+                Flow.DoneUntil(inBand, "shots", Shots - 1, [.. shot, Flow.Add("inBand")], "shot"),
+                Flow.DoneUntil(Flow.Always, "shots", Shots - 1, shot, "shot"))
+            .Build();
+    }
+
+    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    {
+        for (var shot = 0; shot < Shots; shot++)
+        {
+            var number = new AskedNumber(NumberRange.Signed);
+            yield return number;
+            tally["shots"]++;
+            tally["sum"] += number.Answer;
+            tally.Keep(What, number.Answer);
+            var isLow = Least is { } least && number.Answer < (decimal)least * 10;
+            var isHigh = Most is { } most && number.Answer > (decimal)most * 10;
+            if (!isLow && !isHigh) tally["inBand"]++;
+            tally.EndAttempt();
+        }
+    }
+
+    private protected override double? Value(string measure, Tally tally) => measure switch
+    {
+        "mean" => Sample.Mean(tally.Kept(What)),
+        "deviation" => Sample.Deviation(tally.Kept(What)),
+        _ => 100.0 * tally["inBand"] / tally["shots"],
+    };
+
+    private protected override string InWords(Tally tally)
+    {
+        var mean = Sample.Mean(tally.Kept(What))!.Value;
+        var began = StartedAt is { } start ? $", from {Written.Number(start, 1)} at the start" : "";
+        return $"Mean {Written.Number(mean, 1)}{Written.Unit(Unit)}{began}; in the band {Rate.InWords(tally["inBand"], tally["shots"])}.";
+    }
+
+    private string Band() => (Least, Most) switch
+    {
+        ({ } least, { } most) => $"{Written.Plain(least)} to {Written.Plain(most)}{Written.Unit(Unit)}",
+        ({ } least, null) => $"at least {Written.Plain(least)}{Written.Unit(Unit)}",
+        (_, { } most) => $"at most {Written.Plain(most)}{Written.Unit(Unit)}",
+        _ => "",
+    };
+}

@@ -1,0 +1,41 @@
+using MorningRound.Core.Drills.Flows;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>Counts repetitions, and nothing about how they went. For warm-up and technique.</summary>
+public sealed record Repetitions : ScoringProtocol
+{
+    /// <summary>How many; none where the segment's exit rule decides.</summary>
+    public int? Count { get; init; }
+
+    public override string Title => "Repetitions";
+
+    public override int? PlannedAttempts => Count;
+
+    public override IReadOnlyList<MeasureKind> MeasureKinds { get; } = [new("count", "repetitions", "", Better.None)];
+
+    protected override void Check(FieldErrors errors, string path)
+    {
+        if (Count is { } count) errors.RequireBetween(count, 1, MostAttempts, $"{path}.count", "repetitions");
+    }
+
+    protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder()
+        .Registers("count")
+        .Display(Count is { } count ? $"{{0}} of {count}" : "{0} done", Flow.Value("count"))
+        .State("repeat", "One more", new AskTap("Done"), Flow.DoneUntil(Flow.Always, "count", Count - 1, [Flow.Add("count")], "repeat"))
+        .Build();
+
+    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    {
+        while (tally["count"] < (Count ?? int.MaxValue))
+        {
+            yield return new AskedTap();
+            tally["count"]++;
+            tally.EndAttempt();
+        }
+    }
+
+    private protected override double? Value(string measure, Tally tally) => tally["count"];
+
+    private protected override string InWords(Tally tally) => Written.Count(tally["count"], "repetition") + ".";
+}

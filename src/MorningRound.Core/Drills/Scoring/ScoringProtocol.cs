@@ -1,0 +1,201 @@
+using System.Text.Json.Serialization;
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Students;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>
+/// How a drill is counted. Each protocol validates its parameters, says what it asks for and when it ends, scores recorded
+/// inputs, and compiles itself into a flow for the phone. Immutable.
+/// </summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(Repetitions), "repetitions")]
+[JsonDerivedType(typeof(TimedSteps), "timedSteps")]
+[JsonDerivedType(typeof(MakeRate), "makeRate")]
+[JsonDerivedType(typeof(Streak), "streak")]
+[JsonDerivedType(typeof(Compass), "compass")]
+[JsonDerivedType(typeof(StepLadder), "stepLadder")]
+[JsonDerivedType(typeof(ZoneSets), "zoneSets")]
+[JsonDerivedType(typeof(ParGame), "parGame")]
+[JsonDerivedType(typeof(CarryGrid), "carryGrid")]
+[JsonDerivedType(typeof(BallRating), "ballRating")]
+[JsonDerivedType(typeof(GuessAndCheck), "guessAndCheck")]
+[JsonDerivedType(typeof(Window), "window")]
+[JsonDerivedType(typeof(CalledShots), "calledShots")]
+[JsonDerivedType(typeof(ProximityLevels), "proximityLevels")]
+[JsonDerivedType(typeof(MeasuredShots), "measuredShots")]
+[JsonDerivedType(typeof(RehearsedScenario), "rehearsedScenario")]
+public abstract record ScoringProtocol
+{
+    /// <summary>More than any drill asks for; keeps flows small enough for a phone.</summary>
+    public const int MostAttempts = 300;
+
+    public const int LongestLabel = 120;
+
+    /// <summary>What it is called: "Step ladder".</summary>
+    [JsonIgnore]
+    public abstract string Title { get; }
+
+    /// <summary>The attempts it takes to its end, where that is a set number; none where its own condition decides.</summary>
+    [JsonIgnore]
+    public abstract int? PlannedAttempts { get; }
+
+    /// <summary>The parts of its result, in the order in which they decide; those without a better direction last.</summary>
+    [JsonIgnore]
+    public abstract IReadOnlyList<MeasureKind> MeasureKinds { get; }
+
+    /// <summary>The measures a goal can be stated in.</summary>
+    [JsonIgnore]
+    public IEnumerable<MeasureKind> GoalMeasures => MeasureKinds.Where(m => m.Better != Better.None);
+
+    /// <summary>The next step up on this protocol's natural scale; none at the top, or where there is no such scale.</summary>
+    public virtual ScoringProtocol? Harder() => null;
+
+    /// <summary>The next step down; none at the bottom, or where there is no such scale.</summary>
+    public virtual ScoringProtocol? Easier() => null;
+
+    /// <summary>Everything wrong with the parameters, each with its path.</summary>
+    public IReadOnlyList<FieldError> Check(string path)
+    {
+        var errors = new FieldErrors();
+        Check(errors, path);
+        return errors.Found;
+    }
+
+    /// <summary>
+    /// The protocol with what it leaves to the student filled in: numbers of the wedge grid, clubs of the bag. What the student's
+    /// file lacks stays open; <see cref="WhatIsMissing"/> says so.
+    /// </summary>
+    public virtual ScoringProtocol For(StudentFile student) => this;
+
+    /// <summary>Why it cannot be practised yet, in words; none when it can.</summary>
+    public virtual string? WhatIsMissing() => null;
+
+    /// <summary>
+    /// The flow for the phone. The same parameters and seed give the same flow. Throws <see cref="InvalidOperationException"/>
+    /// while something is missing.
+    /// </summary>
+    public AttemptFlow Compile(ulong seed) =>
+        WhatIsMissing() is { } missing ? throw new InvalidOperationException(missing) : CompileWith(seed);
+
+    /// <summary>
+    /// Scores recorded inputs. Inputs this drill could not have asked for are not scored; the result says where they stop
+    /// fitting. Throws <see cref="InvalidOperationException"/> while something is missing.
+    /// </summary>
+    public ProtocolResult Score(IReadOnlyList<DrillInput> inputs, ulong seed)
+    {
+        if (WhatIsMissing() is { } missing) throw new InvalidOperationException(missing);
+        var tally = new Tally();
+        var taken = 0;
+        var isStopped = false;
+        var isComplete = true;
+        foreach (var ask in Play(seed, tally))
+        {
+            isComplete = false;
+            if (taken == inputs.Count) break;
+            var input = inputs[taken];
+            if (input.Attempt != tally.Attempts + 1) return Misfit(taken);
+            if (input is DrillStopped or TimeUp)
+            {
+                isStopped = true;
+                taken++;
+                break;
+            }
+
+            if (!ask.Takes(input)) return Misfit(taken);
+            taken++;
+            isComplete = true;
+        }
+
+        if (taken < inputs.Count) return Misfit(taken);
+        var reading = tally.Counts.Values.All(n => n == 0) && tally.Attempts == 0 ? DrillReading.Nothing
+            : isComplete ? DrillReading.Complete
+            : isStopped ? DrillReading.Stopped
+            : DrillReading.UnderWay;
+        return new ProtocolResult
+        {
+            Reading = reading,
+            Attempts = tally.Attempts,
+            Counts = tally.Counts,
+            Samples = tally.Samples,
+            Measures = [.. MeasureKinds.Select(m => new Measure(m.Name, m.Label, m.Unit, m.Better, m.Decimals, reading == DrillReading.Nothing ? null : Value(m.Name, tally)))],
+            Words = reading == DrillReading.Nothing ? "Nothing attempted." : InWords(tally),
+        };
+    }
+
+    /// <summary>Whether a result meets a goal; none when it has no such value.</summary>
+    public bool? Meets(DrillGoal goal, ProtocolResult result)
+    {
+        var kind = GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure);
+        if (kind is null || result.Value(goal.Measure) is not { } value) return null;
+        return kind.Better == Better.Higher ? value >= goal.Limit : value <= goal.Limit;
+    }
+
+    /// <summary>
+    /// Which of two results of this protocol is better: above zero when the first is, below when the second is, zero when they
+    /// are level. None where no direction is better or a value is missing. Parts decide in the order named.
+    /// </summary>
+    public int? Compare(ProtocolResult first, ProtocolResult second)
+    {
+        int? level = null;
+        foreach (var kind in GoalMeasures)
+        {
+            if (first.Value(kind.Name) is not { } a || second.Value(kind.Name) is not { } b) return level;
+            level = kind.Better == Better.Higher ? a.CompareTo(b) : b.CompareTo(a);
+            if (level != 0) return level;
+        }
+
+        return level;
+    }
+
+    /// <summary>A goal in words: "best run at least 10".</summary>
+    public string InWords(DrillGoal goal) => GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure) is { } kind
+        ? $"{kind.Label} {(kind.Better == Better.Higher ? "at least" : "at most")} {Written.Number(goal.Limit, kind.Decimals)}{Written.Unit(kind.Unit)}"
+        : "";
+
+    protected abstract void Check(FieldErrors errors, string path);
+
+    protected abstract AttemptFlow CompileWith(ulong seed);
+
+    /// <summary>
+    /// The rules as they are played: asks in order, and counts what was answered. Ends by itself when the drill has come to its
+    /// own end; is left where it stands when the inputs end.
+    /// </summary>
+    private protected abstract IEnumerable<Ask> Play(ulong seed, Tally tally);
+
+    private protected abstract double? Value(string measure, Tally tally);
+
+    private protected abstract string InWords(Tally tally);
+
+    private ProtocolResult Misfit(int at) => new()
+    {
+        Reading = DrillReading.DoesNotFit,
+        Attempts = 0,
+        Counts = new Dictionary<string, int>(),
+        Samples = new Dictionary<string, IReadOnlyList<int>>(),
+        Measures = [.. MeasureKinds.Select(m => new Measure(m.Name, m.Label, m.Unit, m.Better, m.Decimals, null))],
+        Words = "What was recorded does not fit this drill. It is kept as it is.",
+        MisfitAt = at,
+    };
+}
+
+/// <summary>Numbers as they are written for people.</summary>
+internal static class Written
+{
+    public static string Number(double value, int decimals)
+    {
+        var rounded = Math.Round(value, decimals, MidpointRounding.AwayFromZero);
+        var text = Math.Abs(rounded).ToString($"F{decimals}", System.Globalization.CultureInfo.InvariantCulture);
+        return rounded < 0 ? $"−{text}" : text;
+    }
+
+    /// <summary>A number without decimals that say nothing: 75, 77.5.</summary>
+    public static string Plain(double value) => Number(value, value == Math.Floor(value) ? 0 : 1);
+
+    public static string Unit(string unit) => unit.Length == 0 ? "" : $" {unit}";
+
+    public static string Count(int n, string one) => $"{n} {one}{(n == 1 ? "" : "s")}";
+
+    /// <summary>A score to par: "2 under par", "level par", "3 over par".</summary>
+    public static string ToPar(int score) => score == 0 ? "level par" : score < 0 ? $"{-score} under par" : $"{score} over par";
+}

@@ -1,0 +1,73 @@
+using MorningRound.Core.Drills.Flows;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>So many in a row. A miss takes the count back to zero; it ends when the length is reached, or at a cap of attempts.</summary>
+public sealed record Streak : ScoringProtocol
+{
+    private static readonly int[] Lengths = [2, 3, 5, 7, 10, 15, 20, 30, 50];
+
+    /// <summary>The run asked for. It may go down on purpose in a lighter week.</summary>
+    public required int Length { get; init; }
+
+    /// <summary>Attempts after which it ends all the same; none without a cap.</summary>
+    public int? Cap { get; init; }
+
+    public string Make { get; init; } = "Holed";
+
+    public override string Title => "Streak";
+
+    public override int? PlannedAttempts => null;
+
+    public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
+    [
+        new("best", "best run", "", Better.Higher),
+        new("attempts", "attempts used", "", Better.Lower),
+    ];
+
+    public override ScoringProtocol? Harder() => Lengths.FirstOrDefault(l => l > Length) is var next and > 0 ? this with { Length = next, Cap = CapFor(next) } : null;
+
+    public override ScoringProtocol? Easier() => Lengths.LastOrDefault(l => l < Length) is var next and > 0 ? this with { Length = next } : null;
+
+    protected override void Check(FieldErrors errors, string path)
+    {
+        errors.RequireBetween(Length, 2, 100, $"{path}.length", "in a row").RequireText(Make, $"{path}.make", LongestLabel);
+        if (Cap is { } cap) errors.RequireBetween(cap, Length, MostAttempts, $"{path}.cap", "attempts");
+    }
+
+    protected override AttemptFlow CompileWith(ulong seed)
+    {
+        FlowEffect[] made = [Flow.Add("attempts"), Flow.Add("run"), Flow.Max("best", "run")];
+        return new FlowBuilder()
+            .Registers("run", "best", "attempts")
+            .Display($"run {{0}} of {Length}, best {{1}}", Flow.Value("run"), Flow.Value("best"))
+            .Display(Cap is { } cap ? $"{{0}} of at most {cap}" : "{0} attempts", Flow.Value("attempts"))
+            .State("attempt", Make, Flow.MadeOrMissed,
+                Flow.Done(Flow.Choice("made").And("run", Length - 1), made, null),
+                Flow.DoneUntil(Flow.Choice("made"), "attempts", Cap - 1, made, "attempt"),
+                Flow.DoneUntil(Flow.Choice("missed"), "attempts", Cap - 1, [Flow.Add("attempts"), Flow.Set("run", 0)], "attempt"))
+            .Build();
+    }
+
+    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    {
+        while (tally["run"] < Length && tally["attempts"] < (Cap ?? int.MaxValue))
+        {
+            var ask = new AskedChoice("made", "missed");
+            yield return ask;
+            tally["attempts"]++;
+            tally["run"] = ask.Answer == "made" ? tally["run"] + 1 : 0;
+            tally.Raise("best", tally["run"]);
+            tally.EndAttempt();
+        }
+    }
+
+    private protected override double? Value(string measure, Tally tally) => tally[measure];
+
+    private protected override string InWords(Tally tally) =>
+        tally["best"] >= Length
+            ? $"{Length} in a row, after {Written.Count(tally["attempts"], "attempt")}."
+            : $"Best run {tally["best"]} of {Length} asked, in {Written.Count(tally["attempts"], "attempt")}.";
+
+    private int? CapFor(int length) => Cap is null ? null : Math.Max(Cap.Value, length);
+}

@@ -1,0 +1,95 @@
+using MorningRound.Core.Drills.Flows;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>One step: something done for so many seconds, or so many times.</summary>
+public sealed record TimedStep
+{
+    public required string Label { get; init; }
+
+    /// <summary>None for a counted step.</summary>
+    public int? Seconds { get; init; }
+
+    /// <summary>How often, for a counted step; none for a timed one.</summary>
+    public int? Times { get; init; }
+}
+
+/// <summary>Steps in order, timed or counted, the whole once or several times: stretching, breathing.</summary>
+public sealed record TimedSteps : ScoringProtocol
+{
+    private const int MostSteps = 24;
+
+    public required IReadOnlyList<TimedStep> Steps { get; init; }
+
+    public int Cycles { get; init; } = 1;
+
+    /// <summary>In 4, hold 4, out 4, hold 4, three times over: 48 seconds. Common practice, no source.</summary>
+    public static TimedSteps BoxBreathing { get; } = new()
+    {
+        Steps =
+        [
+            new TimedStep { Label = "Breathe in", Seconds = 4 },
+            new TimedStep { Label = "Hold", Seconds = 4 },
+            new TimedStep { Label = "Breathe out", Seconds = 4 },
+            new TimedStep { Label = "Hold", Seconds = 4 },
+        ],
+        Cycles = 3,
+    };
+
+    /// <summary>How long the timed steps take, over all cycles.</summary>
+    public int Seconds() => Cycles * Steps.Sum(s => s.Seconds ?? 0);
+
+    public override string Title => "Timed or counted steps";
+
+    public override int? PlannedAttempts => Steps.Count * Cycles;
+
+    public override IReadOnlyList<MeasureKind> MeasureKinds { get; } = [new("steps", "steps done", "", Better.None)];
+
+    protected override void Check(FieldErrors errors, string path)
+    {
+        errors.Require(Steps.Count is >= 1 and <= MostSteps, $"{path}.steps", $"Between 1 and {MostSteps} steps, please.")
+            .RequireBetween(Cycles, 1, 20, $"{path}.cycles", "times over");
+        for (var i = 0; i < Steps.Count; i++)
+        {
+            var (step, at) = (Steps[i], $"{path}.steps[{i}]");
+            errors.RequireText(step.Label, $"{at}.label", LongestLabel)
+                .Require(step.Seconds is null != step.Times is null, $"{at}.seconds", "A step has seconds or a count, and not both.");
+            if (step.Seconds is { } seconds) errors.RequireBetween(seconds, 1, 600, $"{at}.seconds", "seconds");
+            if (step.Times is { } times) errors.RequireBetween(times, 1, 100, $"{at}.times", "times");
+        }
+    }
+
+    protected override AttemptFlow CompileWith(ulong seed)
+    {
+        var flow = new FlowBuilder().Registers("steps").Display($"{{0}} of {PlannedAttempts} steps", Flow.Value("steps"));
+        for (var i = 0; i < Steps.Count; i++)
+        {
+            var step = Steps[i];
+            FlowAsk ask = step.Seconds is { } seconds ? new RunTimer(seconds) : new AskTap("Done");
+            var prompt = step.Times is { } times ? $"{step.Label}, {times} times" : step.Label;
+            // Only the last step of a cycle can be the last of all.
+            int? last = i == Steps.Count - 1 ? PlannedAttempts - 1 : null;
+            flow.State($"step{i}", prompt, ask,
+                Flow.DoneUntil(Flow.Always, "steps", last, [Flow.Add("steps")], $"step{(i + 1) % Steps.Count}"));
+        }
+
+        return flow.Build();
+    }
+
+    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    {
+        for (var cycle = 0; cycle < Cycles; cycle++)
+        {
+            foreach (var step in Steps)
+            {
+                yield return step.Seconds is null ? new AskedTap() : new AskedTimer();
+                tally["steps"]++;
+                tally.EndAttempt();
+            }
+        }
+    }
+
+    private protected override double? Value(string measure, Tally tally) => tally["steps"];
+
+    private protected override string InWords(Tally tally) => $"{tally["steps"]} of {PlannedAttempts} steps.";
+}

@@ -1,0 +1,61 @@
+namespace MorningRound.Core.Statistics;
+
+/// <summary>Plain figures of a sample. None where there are too few numbers to say anything.</summary>
+public static class Sample
+{
+    /// <summary>The mean; none of no numbers.</summary>
+    public static double? Mean(IReadOnlyCollection<double> numbers) => numbers.Count == 0 ? null : numbers.Average();
+
+    /// <summary>The sample standard deviation (divided by n − 1); none of fewer than two numbers.</summary>
+    public static double? Deviation(IReadOnlyCollection<double> numbers)
+    {
+        if (numbers.Count < 2) return null;
+        var mean = numbers.Average();
+        return Math.Sqrt(numbers.Sum(n => (n - mean) * (n - mean)) / (numbers.Count - 1));
+    }
+
+    /// <summary>The 95 % t interval of the mean; none of fewer than two numbers.</summary>
+    public static Interval? OfMean(IReadOnlyCollection<double> numbers)
+    {
+        if (Deviation(numbers) is not { } deviation) return null;
+        var mean = numbers.Average();
+        var half = StudentT.Quantile(0.975, numbers.Count - 1) * deviation / Math.Sqrt(numbers.Count);
+        return new Interval(mean - half, mean + half);
+    }
+}
+
+/// <summary>From one number to another.</summary>
+public readonly record struct Interval(double Low, double High)
+{
+    public bool Holds(double number) => number >= Low && number <= High;
+}
+
+/// <summary>Rates and their doubt.</summary>
+public static class Rate
+{
+    private const double Z95 = 1.959963984540054;
+
+    /// <summary>
+    /// The Wilson 95 % interval of a rate. Throws <see cref="ArgumentOutOfRangeException"/> unless 0 ≤ successes ≤ trials and there
+    /// is a trial.
+    /// </summary>
+    /// <remarks>Source: Wilson 1927; Newcombe, Statistics in Medicine 17 (1998) 857, method 3.</remarks>
+    public static Interval Wilson(int successes, int trials)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(trials);
+        ArgumentOutOfRangeException.ThrowIfNegative(successes);
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(successes, trials);
+        double n = trials, p = successes / n, z2 = Z95 * Z95;
+        var centre = (2 * n * p) + z2;
+        var half = Z95 * Math.Sqrt(z2 + (4 * n * p * (1 - p)));
+        return new Interval(Math.Max(0, (centre - half) / (2 * (n + z2))), Math.Min(1, (centre + half) / (2 * (n + z2))));
+    }
+
+    /// <summary>A rate with its doubt: "7 of 10: somewhere from 40 to 89 %".</summary>
+    public static string InWords(int successes, int trials)
+    {
+        if (trials == 0) return "nothing attempted";
+        var (low, high) = Wilson(successes, trials);
+        return $"{successes} of {trials}: somewhere from {Math.Round(100 * low)} to {Math.Round(100 * high)} %";
+    }
+}

@@ -1,0 +1,95 @@
+using MorningRound.Core.Sessions;
+using MorningRound.Core.Units;
+
+namespace MorningRound.Core.Students;
+
+/// <summary>What a student's file must satisfy to be kept.</summary>
+public static class StudentFileRules
+{
+    public const int LongestLine = 200;
+    public const int LongestNote = 2000;
+    public const int MostSteps = 12;
+    public const int MostEntries = 40;
+    private const double LongestCarryYards = 400;
+
+    /// <summary>Everything wrong, each with its path; empty when the file can be kept.</summary>
+    public static IReadOnlyList<FieldError> Check(StudentFile file)
+    {
+        var errors = new FieldErrors();
+        CheckOwn(file.Own, errors);
+        CheckCoachs(file.Coach, errors);
+        return errors.Found;
+    }
+
+    private static void CheckOwn(StudentsPart own, FieldErrors errors)
+    {
+        const string path = "own";
+        errors.Require(own.Units is LengthUnit.Yards or LengthUnit.Metres, $"{path}.units", "Yards or metres, please.")
+            .RequireOnce(own.BelievedStrengths, $"{path}.believedStrengths")
+            .RequireOnce(own.BelievedWeaknesses, $"{path}.believedWeaknesses")
+            .RequireOnce(own.DislikedClubs, $"{path}.dislikedClubs")
+            .RequireOnce(own.DislikedSides, $"{path}.dislikedSides")
+            .RequireOnce(own.Equipment, $"{path}.equipment");
+        CheckLines(own.Routine, $"{path}.routine", errors);
+
+        errors.RequireAtMost(own.Windows.Count, MostEntries, $"{path}.windows");
+        for (var i = 0; i < own.Windows.Count; i++)
+            errors.RequireBetween(own.Windows[i].Minutes, 5, 480, $"{path}.windows[{i}].minutes", "minutes");
+
+        errors.RequireAtMost(own.Competitions.Count, MostEntries, $"{path}.competitions");
+        for (var i = 0; i < own.Competitions.Count; i++)
+        {
+            var (competition, at) = (own.Competitions[i], $"{path}.competitions[{i}]");
+            errors.Require(competition.Id != Guid.Empty && own.Competitions.Count(c => c.Id == competition.Id) == 1, $"{at}.id", "Every competition needs an id of its own.")
+                .RequireText(competition.Name, $"{at}.name", LongestLine)
+                .Require(competition.LastDay >= competition.FirstDay, $"{at}.lastDay", "The last day cannot come before the first.")
+                .Require(competition.ArrivalDay is not { } arrival || arrival <= competition.LastDay, $"{at}.arrivalDay", "The arrival cannot come after the last day.")
+                .AllowText(competition.Course, $"{at}.course", LongestLine)
+                .Require(competition.GreenSpeedFeet is null or (>= 4 and <= 16), $"{at}.greenSpeedFeet", "Between 4 and 16 feet, please.")
+                .AllowText(competition.Debrief, $"{at}.debrief", LongestNote);
+        }
+    }
+
+    private static void CheckCoachs(CoachsPart coachs, FieldErrors errors)
+    {
+        const string path = "coach";
+        errors.AllowText(coachs.Focus.Fault, $"{path}.focus.fault", LongestLine)
+            .AllowText(coachs.Focus.Measured, $"{path}.focus.measured", LongestLine)
+            .AllowText(coachs.Focus.Now, $"{path}.focus.now", LongestLine)
+            .AllowText(coachs.Focus.Goal, $"{path}.focus.goal", LongestLine)
+            .Require(coachs.Focus.RepetitionsAsked is null or (>= 100 and <= 20_000), $"{path}.focus.repetitionsAsked", "Between 100 and 20,000 repetitions, please.")
+            .Require(coachs.Bag.Select(b => b.Club).Distinct().Count() == coachs.Bag.Count, $"{path}.bag", "Each club stands in the bag once.")
+            .Require(coachs.WedgeGrid.Select(n => (n.Club, n.Swing)).Distinct().Count() == coachs.WedgeGrid.Count, $"{path}.wedgeGrid", "Each club and swing length has one number.");
+        CheckLines(coachs.SetUpBasics, $"{path}.setUpBasics", errors);
+        for (var i = 0; i < coachs.Bag.Count; i++) CheckCarry(coachs.Bag[i].Carry, $"{path}.bag[{i}].carry", errors);
+        for (var i = 0; i < coachs.WedgeGrid.Count; i++) CheckCarry(coachs.WedgeGrid[i].Carry, $"{path}.wedgeGrid[{i}].carry", errors);
+
+        errors.RequireAtMost(coachs.PainfulParts.Count, MostEntries, $"{path}.painfulParts");
+        for (var i = 0; i < coachs.PainfulParts.Count; i++)
+        {
+            var (part, at) = (coachs.PainfulParts[i], $"{path}.painfulParts[{i}]");
+            errors.RequireSide(part.Part, part.Side, $"{at}.side")
+                .Require(part.ClearedOn is null == string.IsNullOrWhiteSpace(part.ClearedBy), $"{at}.clearedBy", "Say both who cleared it and when, or neither.")
+                .AllowText(part.ClearedBy, $"{at}.clearedBy", LongestLine)
+                .Require(part.ClearedOn is not { } cleared || cleared >= part.Since, $"{at}.clearedOn", "It cannot be cleared before it began.")
+                .AllowText(part.Note, $"{at}.note", LongestNote);
+        }
+
+        if (coachs.Guardian is { } guardian)
+        {
+            errors.RequireText(guardian.Name, $"{path}.guardian.name", LongestLine)
+                .AllowText(guardian.Contact, $"{path}.guardian.contact", LongestLine);
+        }
+    }
+
+    private static void CheckLines(IReadOnlyList<string> lines, string path, FieldErrors errors)
+    {
+        errors.RequireAtMost(lines.Count, MostSteps, path);
+        for (var i = 0; i < lines.Count; i++) errors.RequireText(lines[i], $"{path}[{i}]", LongestLine);
+    }
+
+    private static void CheckCarry(MarkedLength? carry, string path, FieldErrors errors) =>
+        errors.Require(
+            carry is null || (carry.Unit is LengthUnit.Yards or LengthUnit.Metres && carry.Value > 0 && carry.ToLength() <= Length.FromYards(LongestCarryYards)),
+            path, $"A carry lies above 0 and up to {LongestCarryYards} yards, in yards or metres.");
+}

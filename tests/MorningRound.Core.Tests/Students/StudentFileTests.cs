@@ -1,0 +1,100 @@
+using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
+using MorningRound.Core.Students;
+using MorningRound.Core.Units;
+
+namespace MorningRound.Core.Tests.Students;
+
+public class StudentFileTests
+{
+    private static readonly DateOnly Day = new(2026, 5, 6);
+
+    private static Competition Open(DateOnly first, DateOnly? last = null) =>
+        new() { Id = Given.Id(1), Name = "Island Open", FirstDay = first, LastDay = last ?? first };
+
+    private static StudentFile With(params Competition[] competitions) => new() { Own = new StudentsPart { Competitions = competitions } };
+
+    [Theory]
+    // The product's own days: six before is competition week, within 28 in season, 29 to 84 pre-season.
+    [InlineData(0, Season.CompetitionWeek)]
+    [InlineData(6, Season.CompetitionWeek)]
+    [InlineData(7, Season.InSeason)]
+    [InlineData(28, Season.InSeason)]
+    [InlineData(29, Season.PreSeason)]
+    [InlineData(84, Season.PreSeason)]
+    [InlineData(85, Season.OffSeason)]
+    [InlineData(-1, Season.OffSeason)]
+    public void The_season_comes_from_the_next_competition(int daysAhead, Season season) =>
+        Assert.Equal(season, Seasons.On(Day, With(Open(Day.AddDays(daysAhead)))));
+
+    [Fact]
+    public void A_competition_lasts_to_its_last_day_and_the_coach_can_overrule_the_season()
+    {
+        var underWay = With(Open(Day.AddDays(-2), Day));
+        Assert.Equal(Season.CompetitionWeek, Seasons.On(Day, underWay));
+        Assert.Equal(Season.OffSeason, Seasons.On(Day.AddDays(1), underWay));
+        Assert.Equal(Season.InSeason, Seasons.On(Day, new StudentFile { Coach = new CoachsPart { Season = Season.InSeason } }));
+    }
+
+    [Fact]
+    public void Gaps_of_a_wedge_grid_are_what_no_number_covers_within_four_percent()
+    {
+        // One player's grid; the gaps are arithmetic: 62.4–72, 93.6–105.6, 114.4–120 yd.
+        int[][] carries = [[60, 80, 90], [75, 90, 110], [85, 110, 125]];
+        Club[] clubs = [Club.LobWedge, Club.SandWedge, Club.GapWedge];
+        SwingLength[] swings = [SwingLength.Nine, SwingLength.Ten, SwingLength.Full];
+        var grid = clubs.SelectMany((club, c) => swings.Select((swing, s) =>
+            new WedgeNumber { Club = club, Swing = swing, Carry = new MarkedLength(carries[c][s], LengthUnit.Yards) })).ToList();
+        Assert.Equal([(62.4, 72.0), (93.6, 105.6), (114.4, 120.0)],
+            WedgeGrid.Gaps(grid).Select(g => (Math.Round(g.From.Value, 1), Math.Round(g.To.Value, 1))));
+        Assert.Empty(WedgeGrid.Gaps([]));
+        Assert.Empty(WedgeGrid.Gaps(grid[..1]));
+    }
+
+    [Fact]
+    public void A_minor_needs_a_guardian_who_has_consented()
+    {
+        StudentFile Of(AgeBand age, Guardian? guardian = null) => new() { Coach = new CoachsPart { Age = age, Guardian = guardian } };
+        Assert.True(Of(AgeBand.Adult).MayBePublishedTo);
+        Assert.False(Of(AgeBand.TwelveToSeventeen).MayBePublishedTo);
+        Assert.False(Of(AgeBand.UnderTwelve, new Guardian { Name = "Somebody" }).MayBePublishedTo);
+        Assert.True(Of(AgeBand.UnderTwelve, new Guardian { Name = "Somebody", ConsentedOn = Day }).MayBePublishedTo);
+    }
+
+    [Fact]
+    public void What_is_wrong_with_a_file_is_named_with_its_path()
+    {
+        var file = new StudentFile
+        {
+            Own = new StudentsPart
+            {
+                Units = LengthUnit.Inches,
+                Routine = ["Breathe", " "],
+                Competitions = [Open(Day, Day.AddDays(-1)) with { GreenSpeedFeet = 40 }],
+            },
+            Coach = new CoachsPart
+            {
+                Bag = [new BagClub { Club = Club.Iron7, Carry = new MarkedLength(900, LengthUnit.Yards) }],
+                PainfulParts = [new PainfulPart { Part = BodyPart.Knee, Since = Day }, new PainfulPart { Part = BodyPart.Neck, Since = Day, ClearedOn = Day }],
+                Guardian = new Guardian { Name = "" },
+            },
+        };
+        Assert.Equal(
+            [
+                "coach.bag[0].carry", "coach.guardian.name", "coach.painfulParts[0].side", "coach.painfulParts[1].clearedBy",
+                "own.competitions[0].greenSpeedFeet", "own.competitions[0].lastDay", "own.routine[1]", "own.units",
+            ],
+            StudentFileRules.Check(file).Select(e => e.Path).Order());
+        Assert.Empty(StudentFileRules.Check(new StudentFile()));
+    }
+
+    [Fact]
+    public void A_marked_length_keeps_its_marking()
+    {
+        var board = new MarkedLength(150, LengthUnit.Yards);
+        Assert.Same(board, board.In(LengthUnit.Yards));
+        // 1 yd = 0.9144 m: International yard and pound agreement, 1959.
+        Assert.Equal(137.16, board.In(LengthUnit.Metres).Value, 10);
+        Assert.Equal("150 yd", board.ToString());
+    }
+}
