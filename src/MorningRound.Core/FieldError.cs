@@ -17,6 +17,13 @@ public sealed class FieldErrors
         return this;
     }
 
+    /// <summary>Takes over what was found elsewhere.</summary>
+    public FieldErrors Include(IEnumerable<FieldError> others)
+    {
+        _found.AddRange(others);
+        return this;
+    }
+
     /// <summary>Text that must be there, blank space apart, and not be longer than a limit.</summary>
     public FieldErrors RequireText(string text, string path, int longest) =>
         Require(!string.IsNullOrWhiteSpace(text), path, "Please write something here.").AllowText(text, path, longest);

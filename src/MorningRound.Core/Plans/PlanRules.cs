@@ -32,6 +32,7 @@ public static class PlanRules
             var segment = plan.Segments[i];
             errors.Require(segment.Id != Guid.Empty && seen.Add(segment.Id), $"{path}.id", "Every segment needs an id of its own.");
             CheckSegment(segment, path, errors);
+            if (segment is PracticeSegment { Drill: { } drill }) errors.Include(drill.Check($"{path}.drill"));
         }
 
         return errors

@@ -52,6 +52,9 @@ public sealed record PracticeSegment : Segment
     /// <summary>When the segment is over.</summary>
     public required ExitRule Exit { get; init; }
 
+    /// <summary>The drill it is done with; none for a plain instruction.</summary>
+    public PlannedDrill? Drill { get; init; }
+
     /// <summary>A swing change at its own slow pace: about one ball every two to four minutes.</summary>
     public bool SlowRepetitions { get; init; }
 

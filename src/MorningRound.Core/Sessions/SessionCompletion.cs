@@ -1,3 +1,4 @@
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
 
 namespace MorningRound.Core.Sessions;
@@ -67,13 +68,16 @@ public sealed record SessionCompletion
     }
 
     /// <summary>
-    /// Done is whole and skipped is nothing. Otherwise balls counted ÷ balls planned, or the clock's minutes where no balls
-    /// are planned or none were counted; never above 1.
+    /// Done is whole and skipped is nothing, and a drill that came to its own end is done. Otherwise attempts ÷ the protocol's
+    /// number, else balls counted ÷ balls planned, else the clock's minutes; never above 1.
     /// </summary>
     private static double FractionOf(PracticeSegment planned, SegmentLog kept) => kept.Outcome switch
     {
         SegmentOutcome.Done => 1,
         SegmentOutcome.Skipped => 0,
+        _ when kept.Result?.Reading == DrillReading.Complete => 1,
+        _ when kept.Result is { Attempts: > 0 } result && planned.Drill?.Protocol().PlannedAttempts is { } asked =>
+            Math.Min(1, (double)result.Attempts / asked),
         _ when planned.Balls > 0 && kept.Balls is { } balls => Math.Min(1, (double)balls / planned.Balls),
         _ => Math.Min(1, kept.Spent.TotalMinutes / planned.Minutes),
     };

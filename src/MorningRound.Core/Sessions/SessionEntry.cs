@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using MorningRound.Core.Drills;
 
 namespace MorningRound.Core.Sessions;
 
@@ -10,6 +11,8 @@ namespace MorningRound.Core.Sessions;
 [JsonDerivedType(typeof(SegmentEntered), "entered")]
 [JsonDerivedType(typeof(ClockStopped), "stopped")]
 [JsonDerivedType(typeof(BallsCounted), "counted")]
+[JsonDerivedType(typeof(DrillAnswered), "answered")]
+[JsonDerivedType(typeof(AttemptDropped), "attemptDropped")]
 [JsonDerivedType(typeof(SegmentSettled), "settled")]
 [JsonDerivedType(typeof(PainReported), "pain")]
 [JsonDerivedType(typeof(SessionRated), "rated")]
@@ -40,6 +43,23 @@ public sealed record BallsCounted : SessionEntry
 
     /// <summary>−400 to 400. A count never goes below zero.</summary>
     public required int Balls { get; init; }
+}
+
+/// <summary>One input of a segment's drill, as the phone's walker took it.</summary>
+public sealed record DrillAnswered : SessionEntry
+{
+    public required Guid SegmentId { get; init; }
+
+    /// <summary>The format of the flow that was walked.</summary>
+    public required int FlowVersion { get; init; }
+
+    public required DrillInput Input { get; init; }
+}
+
+/// <summary>The last attempt of a segment's drill never happened, with all its inputs.</summary>
+public sealed record AttemptDropped : SessionEntry
+{
+    public required Guid SegmentId { get; init; }
 }
 
 /// <summary>The student closed a segment, and says how. Closing it again replaces what was said before.</summary>

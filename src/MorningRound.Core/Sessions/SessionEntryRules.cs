@@ -1,3 +1,4 @@
+using MorningRound.Core.Drills;
 using MorningRound.Core.Plans;
 
 namespace MorningRound.Core.Sessions;
@@ -7,6 +8,7 @@ public static class SessionEntryRules
 {
     public const int MostEntriesInLog = 5000;
     public const int LongestNote = 2000;
+    private const int LongestChoice = 40;
 
     /// <summary>How far a phone's clock may run ahead of the server's before its entries are refused.</summary>
     public static readonly TimeSpan ClockTolerance = TimeSpan.FromHours(26);
@@ -31,6 +33,15 @@ public static class SessionEntryRules
             case BallsCounted counted:
                 RequireSegment(counted.SegmentId);
                 errors.RequireBetween(counted.Balls, -PlanRules.MostBallsInSegment, PlanRules.MostBallsInSegment, $"{path}.balls", "balls");
+                break;
+            case DrillAnswered answered:
+                RequireSegment(answered.SegmentId);
+                errors.RequireBetween(answered.Input.Attempt, 1, MostEntriesInLog, $"{path}.input.attempt", "attempts")
+                    .AllowText((answered.Input as TextWritten)?.Text, $"{path}.input.text", LongestNote)
+                    .AllowText((answered.Input as ChoiceMade)?.Value, $"{path}.input.value", LongestChoice);
+                break;
+            case AttemptDropped dropped:
+                RequireSegment(dropped.SegmentId);
                 break;
             case SegmentSettled settled:
                 RequireSegment(settled.SegmentId);

@@ -1,3 +1,7 @@
+using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Plans;
+
 namespace MorningRound.Core.Sessions;
 
 /// <summary>What happened in one segment, as far as the log knows.</summary>
@@ -13,6 +17,15 @@ public sealed record SegmentLog
 
     /// <summary>Time the clock ran for this segment.</summary>
     public TimeSpan Spent { get; init; }
+
+    /// <summary>The inputs of its drill that stand, attempts taken back left out. Kept whatever becomes of them.</summary>
+    public IReadOnlyList<DrillInput> Inputs { get; init; } = [];
+
+    /// <summary>
+    /// What the drill's protocol makes of the inputs; none without inputs. Where they do not fit the drill that was set, or no
+    /// drill was set, they are not scored, and it says so.
+    /// </summary>
+    public ProtocolResult? Result { get; init; }
 }
 
 /// <summary>The segment the clock runs for, and since when.</summary>
@@ -58,17 +71,20 @@ public sealed record SessionLog
     /// Reads a log's entries in the order of their numbers, whatever order they come in. Clocks that run backwards add no
     /// time, and one stretch counts for at most <see cref="LongestStretch"/>.
     /// </summary>
-    public static SessionLog From(IEnumerable<SessionEntry> entries)
+    /// <param name="entries">The entries.</param>
+    /// <param name="drills">The drills of the session as they were set, by which inputs are scored.</param>
+    public static SessionLog From(IEnumerable<SessionEntry> entries, IReadOnlyList<SetDrill>? drills = null)
     {
         var ordered = entries.OrderBy(e => e.Sequence).ToList();
         var undone = ordered.OfType<EntryUndone>().Select(e => e.Undoes).ToHashSet();
-        var reading = new Reading();
+        var reading = new Reading(drills ?? []);
         foreach (var entry in ordered.Where(e => e is not EntryUndone && !undone.Contains(e.Sequence))) reading.Take(entry);
         return reading.Result(ordered.Count == 0 ? null : ordered[0].At);
     }
 
-    private sealed class Reading
+    private sealed class Reading(IReadOnlyList<SetDrill> drills)
     {
+        private readonly HashSet<Guid> _foreignFlows = [];
         private readonly List<Guid> _order = [];
         private readonly Dictionary<Guid, SegmentLog> _segments = [];
         private readonly List<PainReported> _pain = [];
@@ -90,6 +106,13 @@ public sealed record SessionLog
                     break;
                 case BallsCounted counted:
                     Change(counted.SegmentId, s => s with { Balls = Math.Max(0, (s.Balls ?? 0) + counted.Balls) });
+                    break;
+                case DrillAnswered answered:
+                    if (drills.FirstOrDefault(d => d.SegmentId == answered.SegmentId)?.Flow.Version != answered.FlowVersion) _foreignFlows.Add(answered.SegmentId);
+                    Change(answered.SegmentId, s => s with { Inputs = [.. s.Inputs, answered.Input] });
+                    break;
+                case AttemptDropped dropped:
+                    Change(dropped.SegmentId, s => s with { Inputs = DrillInput.WithoutLastAttempt(s.Inputs) });
                     break;
                 case SegmentSettled settled:
                     if (_running?.SegmentId == settled.SegmentId) StopClock(settled.At);
@@ -114,10 +137,17 @@ public sealed record SessionLog
             StartedAt = startedAt,
             FinishedAt = _finished,
             Running = _running,
-            Segments = [.. _order.Select(id => _segments[id])],
+            Segments = [.. _order.Select(id => _segments[id]).Select(Scored)],
             Pain = _pain,
             Rating = _rating,
         };
+
+        private SegmentLog Scored(SegmentLog segment)
+        {
+            if (segment.Inputs.Count == 0) return segment;
+            var drill = _foreignFlows.Contains(segment.SegmentId) ? null : drills.FirstOrDefault(d => d.SegmentId == segment.SegmentId);
+            return segment with { Result = drill is null ? ProtocolResult.NotScored : drill.Protocol.Score(segment.Inputs, drill.Seed) };
+        }
 
         private void StopClock(DateTimeOffset at)
         {

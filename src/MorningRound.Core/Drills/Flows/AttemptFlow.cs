@@ -113,7 +113,8 @@ public sealed record FlowEffect
 
     public required FlowChange Do { get; init; }
 
-    public required FlowOperand Of { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public FlowOperand Of { get; init; }
 
     /// <summary>The constant, where the operand is one.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
@@ -145,7 +146,7 @@ public enum FlowOperand
 }
 
 /// <summary>A line with registers in it: "run {0}, best {1}".</summary>
-public sealed record FlowText(string Text, IReadOnlyList<FlowValue> Values);
+public sealed record FlowText(string Text, [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] IReadOnlyList<FlowValue>? Values = null);
 
 /// <summary>
 /// A register as it is shown: divided by another where one is named, by ten where it counts tenths, and rounded half away from

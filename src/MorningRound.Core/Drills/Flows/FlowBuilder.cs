@@ -32,7 +32,7 @@ internal sealed class FlowBuilder
     }
 
     public FlowBuilder State(string name, string prompt, FlowAsk ask, params IEnumerable<FlowTransition>[] transitions) =>
-        State(name, new FlowText(prompt, []), ask, transitions);
+        State(name, new FlowText(prompt), ask, transitions);
 
     /// <summary>The flow, which begins in the first state.</summary>
     public AttemptFlow Build() => new()
@@ -82,11 +82,7 @@ internal static class Flow
     public static IEnumerable<FlowTransition> DoneUntil(FlowGuard[] when, string register, int? atLeast, FlowEffect[] then, string to) =>
         atLeast is { } last ? [.. Done(when.And(register, last), then, null), .. Done(when, then, to)] : Done(when, then, to);
 
-    public static FlowText Says(string text, params FlowValue[] values) => new(text, values);
-
     public static FlowValue Value(string register) => new() { Register = register };
-
-    public static FlowValue Tenths(string register, int decimals = 1) => new() { Register = register, InTenths = true, Decimals = decimals };
 
     /// <summary>A mean, shown with decimals.</summary>
     public static FlowValue Mean(string sum, string of, int decimals, bool inTenths = true) =>

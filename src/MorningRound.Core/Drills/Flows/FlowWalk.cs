@@ -107,7 +107,7 @@ public sealed record FlowWalk
     private string Filled(FlowText text)
     {
         var filled = text.Text;
-        for (var i = 0; i < text.Values.Count; i++) filled = filled.Replace($"{{{i}}}", Shown(text.Values[i]), StringComparison.Ordinal);
+        foreach (var (i, value) in (text.Values ?? []).Index()) filled = filled.Replace($"{{{i}}}", Shown(value), StringComparison.Ordinal);
         return filled;
     }
 

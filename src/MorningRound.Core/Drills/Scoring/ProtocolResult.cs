@@ -15,7 +15,10 @@ public enum Better
 /// <param name="Unit">Empty for a plain count; "%" for a share from 0 to 100.</param>
 /// <param name="Better">Which way is better.</param>
 /// <param name="Decimals">How many decimals it is shown with.</param>
-public sealed record MeasureKind(string Name, string Label, string Unit, Better Better, int Decimals = 0);
+public sealed record MeasureKind(string Name, string Label, string Unit, Better Better, int Decimals = 0)
+{
+    internal Measure With(double? value) => new(Name, Label, Unit, Better, Decimals, value);
+}
 
 /// <summary>A figure of a result; no value where nothing was attempted that could give one, which is not zero.</summary>
 public sealed record Measure(string Name, string Label, string Unit, Better Better, int Decimals, double? Value);
@@ -64,6 +67,20 @@ public sealed record ProtocolResult
 
     /// <summary>The index of the first input that does not fit; none otherwise.</summary>
     public int? MisfitAt { get; init; }
+
+    /// <summary>What stands for inputs that no drill was set for, or that were walked by a flow of another format.</summary>
+    public static ProtocolResult NotScored { get; } = Unfitting([], 0);
+
+    internal static ProtocolResult Unfitting(IReadOnlyList<MeasureKind> kinds, int at) => new()
+    {
+        Reading = DrillReading.DoesNotFit,
+        Attempts = 0,
+        Counts = new Dictionary<string, int>(),
+        Samples = new Dictionary<string, IReadOnlyList<int>>(),
+        Measures = [.. kinds.Select(m => m.With(null))],
+        Words = "What was recorded does not fit this drill. It is kept as it is.",
+        MisfitAt = at,
+    };
 
     public double? Value(string measure) => Measures.FirstOrDefault(m => m.Name == measure)?.Value;
 }

@@ -94,7 +94,7 @@ public abstract record ScoringProtocol
             isComplete = false;
             if (taken == inputs.Count) break;
             var input = inputs[taken];
-            if (input.Attempt != tally.Attempts + 1) return Misfit(taken);
+            if (input.Attempt != tally.Attempts + 1) return ProtocolResult.Unfitting(MeasureKinds, taken);
             if (input is DrillStopped or TimeUp)
             {
                 isStopped = true;
@@ -102,12 +102,12 @@ public abstract record ScoringProtocol
                 break;
             }
 
-            if (!ask.Takes(input)) return Misfit(taken);
+            if (!ask.Takes(input)) return ProtocolResult.Unfitting(MeasureKinds, taken);
             taken++;
             isComplete = true;
         }
 
-        if (taken < inputs.Count) return Misfit(taken);
+        if (taken < inputs.Count) return ProtocolResult.Unfitting(MeasureKinds, taken);
         var reading = tally.Counts.Values.All(n => n == 0) && tally.Attempts == 0 ? DrillReading.Nothing
             : isComplete ? DrillReading.Complete
             : isStopped ? DrillReading.Stopped
@@ -118,7 +118,7 @@ public abstract record ScoringProtocol
             Attempts = tally.Attempts,
             Counts = tally.Counts,
             Samples = tally.Samples,
-            Measures = [.. MeasureKinds.Select(m => new Measure(m.Name, m.Label, m.Unit, m.Better, m.Decimals, reading == DrillReading.Nothing ? null : Value(m.Name, tally)))],
+            Measures = [.. MeasureKinds.Select(m => m.With(reading == DrillReading.Nothing ? null : Value(m.Name, tally)))],
             Words = reading == DrillReading.Nothing ? "Nothing attempted." : InWords(tally),
         };
     }
@@ -166,17 +166,6 @@ public abstract record ScoringProtocol
     private protected abstract double? Value(string measure, Tally tally);
 
     private protected abstract string InWords(Tally tally);
-
-    private ProtocolResult Misfit(int at) => new()
-    {
-        Reading = DrillReading.DoesNotFit,
-        Attempts = 0,
-        Counts = new Dictionary<string, int>(),
-        Samples = new Dictionary<string, IReadOnlyList<int>>(),
-        Measures = [.. MeasureKinds.Select(m => new Measure(m.Name, m.Label, m.Unit, m.Better, m.Decimals, null))],
-        Words = "What was recorded does not fit this drill. It is kept as it is.",
-        MisfitAt = at,
-    };
 }
 
 /// <summary>Numbers as they are written for people.</summary>

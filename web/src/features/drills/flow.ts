@@ -99,20 +99,20 @@ function holds(guard: Schemas['FlowGuard'], input: DrillInput, walk: Walk): bool
 function carry(effect: Schemas['FlowEffect'], input: DrillInput, registers: Record<string, number>) {
   const before = registers[effect.register] ?? 0;
   const operand =
-    (effect.of === 'constant'
-      ? (effect.number ?? 0)
-      : effect.of === 'register'
-        ? (registers[effect.from ?? ''] ?? 0)
-        : input.kind === 'number'
+    (effect.of === 'register'
+      ? (registers[effect.from ?? ''] ?? 0)
+      : effect.of === 'input'
+        ? input.kind === 'number'
           ? input.tenths
-          : 0) * (effect.negative ? -1 : 1);
+          : 0
+        : (effect.number ?? 0)) * (effect.negative ? -1 : 1);
   registers[effect.register] =
     effect.do === 'set' ? operand : effect.do === 'add' ? before + operand : Math.max(before, operand);
 }
 
 /** A line of a flow with its numbers. */
 export const filled = (text: Schemas['FlowText'], walk: Walk): string =>
-  text.values.reduce((line, value, i) => line.replaceAll(`{${i}}`, shown(value, walk)), text.text);
+  (text.values ?? []).reduce((line, value, i) => line.replaceAll(`{${i}}`, shown(value, walk)), text.text);
 
 export const promptOf = (walk: Walk): string => (walk.state ? filled(walk.state.prompt, walk) : '');
 
