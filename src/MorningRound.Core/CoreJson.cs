@@ -8,8 +8,8 @@ namespace MorningRound.Core;
 /// <summary>How the core's types are written as JSON, on the wire and in storage alike.</summary>
 public static class CoreJson
 {
-    /// <summary>The deepest nesting that is read; a plan needs five levels.</summary>
-    public const int MaxDepth = 24;
+    /// <summary>The deepest nesting that is read or written. A plan with drills needs a dozen levels, the API's description of one about thirty.</summary>
+    public const int MaxDepth = 48;
 
     /// <summary>Ready-made options for storage and tests. Immutable.</summary>
     public static JsonSerializerOptions Options { get; } = Made();

@@ -1,5 +1,7 @@
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Progress;
 using MorningRound.Server.Review;
@@ -17,6 +19,8 @@ app.UseMorningRound();
 var api = app.MapGroup("/api");
 api.MapAccounts();
 api.MapStudents();
+api.MapPlaces();
+api.MapDrills();
 api.MapPlans();
 api.MapWeeks();
 api.MapSessions();

@@ -4,7 +4,7 @@ using MorningRound.Server.Hosting;
 namespace MorningRound.Server.Accounts;
 
 /// <summary>Who makes a call, as the sign-in cookie says. Every query starts from the academy in it.</summary>
-public sealed record Caller(Guid AcademyId, AcademyRole Role, Guid? StudentId, string TimeZone)
+public sealed record Caller(Guid AcademyId, AcademyRole Role, Guid? StudentId, string TimeZone, Guid AccountId)
 {
     public const string AcademyClaim = "academy";
     public const string RoleClaim = "academy_role";
@@ -21,7 +21,8 @@ public sealed record Caller(Guid AcademyId, AcademyRole Role, Guid? StudentId, s
             Guid.Parse(user.FindFirstValue(AcademyClaim)!),
             Enum.Parse<AcademyRole>(user.FindFirstValue(RoleClaim)!),
             user.FindFirstValue(StudentClaim) is { } student ? Guid.Parse(student) : null,
-            user.FindFirstValue(TimeZoneClaim)!));
+            user.FindFirstValue(TimeZoneClaim)!,
+            Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!)));
     }
 
     /// <summary>Stops a student who asks for somebody else's things. The answer does not say whether they exist.</summary>

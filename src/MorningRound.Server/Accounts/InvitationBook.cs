@@ -4,13 +4,14 @@ using System.Text;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core;
+using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Accounts;
 
 /// <summary>One-time links: making them, showing what they are for, and turning one into an account.</summary>
-public sealed class InvitationBook(MorningRoundDb db, UserManager<Account> accounts, TimeProvider realClock)
+public sealed class InvitationBook(MorningRoundDb db, UserManager<Account> accounts, TimeProvider realClock, DrillBook drills)
 {
     private static readonly TimeSpan Lifetime = TimeSpan.FromDays(7);
 
@@ -82,6 +83,7 @@ public sealed class InvitationBook(MorningRoundDb db, UserManager<Account> accou
         await db.SaveChangesAsync(cancel);
         var made = await accounts.CreateAsync(account, acceptance.Password);
         if (!made.Succeeded) throw Refusal.Invalid([.. made.Errors.Select(AsFieldError).DistinctBy(e => e.Path)]);
+        if (invitation.AcademyId is null) await drills.StockAsync(academyId, cancel);
         await transaction.CommitAsync(cancel);
         return account;
     }

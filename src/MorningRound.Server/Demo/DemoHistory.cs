@@ -1,9 +1,12 @@
+using Microsoft.EntityFrameworkCore;
 using MorningRound.Core;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
@@ -25,12 +28,15 @@ internal sealed class DemoHistory
     private readonly DateOnly _today;
     private readonly TurnedClock _clock;
     private readonly StudentBook _students;
+    private readonly StudentFileBook _files;
+    private readonly PlaceBook _places;
+    private readonly DrillBook _drills;
     private readonly PlanBook _plans;
     private readonly WeekBook _weeks;
     private readonly SessionBook _sessions;
     private readonly SplitMix64 _lot = new(Seed);
     private readonly Dictionary<string, Guid> _planIds = [];
-    private readonly Caller _coach = new(Guid.CreateVersion7(), AcademyRole.Owner, null, TimeZone);
+    private readonly Caller _coach = new(Guid.CreateVersion7(), AcademyRole.Owner, null, TimeZone, Guid.CreateVersion7());
 
     public DemoHistory(MorningRoundDb db, DomainClock clock)
     {
@@ -38,8 +44,11 @@ internal sealed class DemoHistory
         _today = clock.Today(TimeZone);
         _clock = new TurnedClock(clock);
         _students = new StudentBook(db);
+        _files = new StudentFileBook(db, _clock);
+        _places = new PlaceBook(db);
+        _drills = new DrillBook(db, _clock, _files);
         _plans = new PlanBook(db, _clock);
-        _weeks = new WeekBook(db, _clock, _students);
+        _weeks = new WeekBook(db, _clock, _students, _files);
         _sessions = new SessionBook(db, _clock);
     }
 
@@ -50,9 +59,11 @@ internal sealed class DemoHistory
     {
         await using var transaction = await _db.Database.BeginTransactionAsync(cancel);
         _db.Academies.Add(new Academy { Id = _coach.AcademyId, Name = DemoSquad.AcademyName, TimeZone = TimeZone, DemoDay = _today });
-        AddAccount(DemoSquad.Coach, AcademyRole.Owner, null);
+        AddAccount(DemoSquad.Coach, AcademyRole.Owner, null, _coach.AccountId);
         await _db.SaveChangesAsync(cancel);
         _clock.Turn(ThisWeek.Plus(-12).Monday, 9);
+        await _drills.StockAsync(_coach.AcademyId, cancel);
+        await _places.ImportAsync(_coach, DemoPlaces.On(ThisWeek.Plus(-12).Monday), cancel);
         foreach (var (title, plan) in DemoSquad.Plans)
         {
             _planIds[title] = Guid.CreateVersion7();
@@ -69,8 +80,9 @@ internal sealed class DemoHistory
         var id = Guid.CreateVersion7();
         var input = new StudentInput { Name = student.Name, Hand = student.Hand, Level = student.Level, CoachNote = student.Note };
         await _students.SaveAsync(_coach, id, input, new RowVersion((int?)null), cancel);
-        if (student.Usual.Count > 0) AddAccount(student.Name, AcademyRole.Student, id);
+        if (student.Usual.Count > 0) AddAccount(student.Name, AcademyRole.Student, id, Guid.CreateVersion7());
         await _db.SaveChangesAsync(cancel);
+        await _files.SaveAsync(_coach, id, DemoFiles.Of(student.Name, _today), new RowVersion(0), cancel);
 
         for (var back = student.FirstWeek; back >= student.LastWeek; back--) await LayOutWeekAsync(student, id, back, cancel);
     }
@@ -121,19 +133,20 @@ internal sealed class DemoHistory
         // Pain ended one of the hurt student's sessions last week; the tee line has to show it.
         var hurts = student.Name == DemoSquad.HurtStudent && back == 1;
         var began = new DateTimeOffset(day.ToDateTime(new TimeOnly(7 + _lot.Below(10), 5 * _lot.Below(12))), TimeSpan.Zero);
-        var entries = new DemoSession(plan, began, student, _lot, hurts).Entries();
+        var drills = await _db.Assignments.AsNoTracking().Where(a => a.AcademyId == _coach.AcademyId && a.Id == assignment).Select(a => a.Drills).SingleAsync(cancel);
+        var entries = new DemoSession(plan, drills, began, student, _lot, hurts, weeksAgo: back).Entries();
         _clock.Turn(entries[^1].At);
         var caller = _coach with { Role = AcademyRole.Student, StudentId = id };
         await _sessions.AppendAsync(caller, Guid.CreateVersion7(), new AppendInput { AssignmentId = assignment, Entries = entries }, cancel);
     }
 
-    private void AddAccount(string name, AcademyRole role, Guid? studentId)
+    private void AddAccount(string name, AcademyRole role, Guid? studentId, Guid accountId)
     {
         // No password: these people can only come in by the demo's own buttons.
         var address = $"{name.ToLowerInvariant().Replace(' ', '.')}@osier-island.example";
         _db.Users.Add(new Account
         {
-            Id = Guid.CreateVersion7(),
+            Id = accountId,
             AcademyId = _coach.AcademyId,
             Role = role,
             StudentId = studentId,

@@ -1,5 +1,7 @@
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
+using MorningRound.Server.Drills;
 
 namespace MorningRound.Server.Demo;
 
@@ -18,7 +20,7 @@ internal static class DemoPlans
             "Lead wrist flat at the ball", FeedbackSource.Gate, new AfterBalls()),
         Practice("Called tee shots", Phase.Random, Intent.Skill, Area.Wood, 25, 30, [Club.Driver, Club.Wood3, Club.Hybrid],
             "Change the club and the target every ball. Say the target out loud before you pick the club.",
-            "One look, one go"));
+            "One look, one go", drill: "Twenty of thirty", goal: new DrillGoal("made", 20)));
 
     public static SessionPlan HourOfPutting => Plan(
         "An hour of putting",
@@ -26,13 +28,13 @@ internal static class DemoPlans
         "Fewer than 32 putts over the eighteen holes",
         Practice("One putt of known line", Phase.Block, Intent.Technique, Area.Putting, 15, 50, [Club.Putter],
             "Five to six feet, straight, with a gate of two tees just wider than the putter.", "Still eyes until it rolls",
-            FeedbackSource.Gate, place: PlaceKind.PuttingGreen),
+            FeedbackSource.Gate, place: PlaceKind.PuttingGreen, drill: "Through the gate", goal: new DrillGoal("best", 5)),
         Practice("Pace to the fringe", Phase.Block, Intent.Skill, Area.Putting, 15, 40, [Club.Putter],
             "From 15, 25 and 35 feet to the fringe. Stop each ball short of the longer grass.", "Long and slow",
             place: PlaceKind.PuttingGreen),
         Practice("Read without a ball", Phase.Random, Intent.Skill, Area.Putting, 8, 0, [],
-            "Walk round six holes. Say which side is high and how many balls out you would start it. Then look from behind.", "",
-            place: PlaceKind.PuttingGreen),
+            "Walk round six holes. Say how long the putt is and how much it falls across. Then pace it out and measure.", "",
+            place: PlaceKind.PuttingGreen, drill: "Read, then measure"),
         Practice("Eighteen holes, one ball", Phase.OnCourse, Intent.Performance, Area.Putting, 22, 36, [Club.Putter],
             "One ball, eighteen different holes, everything holed out. Keep the card.", "Whole routine, every putt",
             place: PlaceKind.PuttingGreen, holes: 18, routine: true));
@@ -47,7 +49,7 @@ internal static class DemoPlans
             "Chest to the target at the end", FeedbackSource.Mirror, bridge: true),
         Practice("Ball first, then turf", Phase.Block, Intent.Technique, Area.Iron, 15, 20, [Club.Iron7],
             "A line on the ground. Brush the turf on the target side of it.", "Trail elbow in front of the hip",
-            FeedbackSource.Contact, new UntilMet { Criterion = "the turf is brushed in front of the line five times running" }),
+            FeedbackSource.Contact, new AfterBalls(), drill: "Ball, then ground", goal: new DrillGoal("share", 60)),
         Practice("Five balls a club", Phase.Random, Intent.Skill, Area.Iron, 15, 20, [Club.PitchingWedge, Club.Iron8, Club.Iron6, Club.Hybrid],
             "Four clubs, five balls each, a new target for each ball.", "See it, step in"),
         Practice("Four quick holes", Phase.OnCourse, Intent.Performance, Area.Iron, 15, 14, [Club.Driver, Club.Iron7, Club.PitchingWedge],
@@ -74,7 +76,7 @@ internal static class DemoPlans
         Practice("Ten easy balls", Phase.WarmUp, Intent.Skill, Area.Wedge, 10, 10, [Club.SandWedge, Club.Iron8], "Up the bag, half speed.", ""),
         Practice("Wedge numbers", Phase.Random, Intent.Skill, Area.Wedge, 27, 27, [Club.PitchingWedge, Club.GapWedge, Club.SandWedge],
             "Nine numbers from your list, up to three balls each, on at the first that lands on it.", "Same rhythm, other length",
-            FeedbackSource.LaunchNumbers, routine: true),
+            FeedbackSource.LaunchNumbers, routine: true, drill: "Wedge numbers", goal: new DrillGoal("hits", 6)),
         Practice("Check and leave it", Phase.Block, Intent.Technique, Area.Iron, 13, 12, [Club.Iron6],
             "Ball position, aim, posture. If the number is there, put the club away.", "Less is enough", FeedbackSource.LaunchNumbers),
         Practice("Start line, four feet", Phase.Block, Intent.Skill, Area.Putting, 15, 40, [Club.Putter],
@@ -86,7 +88,7 @@ internal static class DemoPlans
         "No pain above 2 of 10 while you practise or the morning after",
         Stretch(8),
         Practice("Putts through the gate", Phase.Block, Intent.Technique, Area.Putting, 12, 36, [Club.Putter],
-            "Six feet, a gate of two tees.", "Grip pressure three of ten", FeedbackSource.Gate, place: PlaceKind.PuttingGreen),
+            "Six feet, a gate of two tees.", "Grip pressure three of ten", FeedbackSource.Gate, place: PlaceKind.PuttingGreen, drill: "Through the gate"),
         Practice("Chips to three spots", Phase.Random, Intent.Skill, Area.Chip, 12, 14, [Club.PitchingWedge, Club.SandWedge],
             "Three landing spots; change the spot and the club each ball. Stop at the first twinge.", "Chest moves the club",
             place: PlaceKind.ChippingGreen),
@@ -125,8 +127,9 @@ internal static class DemoPlans
         Practice("Three feet, all round", Phase.Block, Intent.Skill, Area.Putting, 10, 30, [Club.Putter],
             "Round the hole from three feet.", "Hear it drop", exit: new UntilMet { Criterion = "ten in a row are holed" },
             place: PlaceKind.PuttingGreen),
-        Practice("For par, for birdie", Phase.Random, Intent.Skill, Area.Putting, 10, 10, [Club.Putter],
-            "From 4, 6, 10 and 20 feet in turn, one ball each.", "Whole routine", place: PlaceKind.PuttingGreen, routine: true));
+        Practice("For par, for birdie", Phase.Random, Intent.Skill, Area.Putting, 10, 20, [Club.Putter],
+            "Four stations at four feet, for par and for birdie in turn.", "Whole routine", place: PlaceKind.PuttingGreen, routine: true,
+            drill: "For par, for birdie", goal: new DrillGoal("score", 0)));
 
     private static SessionPlan Plan(string title, string purpose, string successTest, params Segment[] segments) => new()
     {
@@ -139,7 +142,7 @@ internal static class DemoPlans
     private static PracticeSegment Practice(
         string title, Phase phase, Intent intent, Area area, int minutes, int balls, Club[] clubs, string instruction, string cue,
         FeedbackSource? feedback = null, ExitRule? exit = null, PlaceKind place = PlaceKind.Range, int? holes = null,
-        bool bridge = false, bool routine = false, bool slow = false) => new()
+        bool bridge = false, bool routine = false, bool slow = false, string? drill = null, DrillGoal? goal = null) => new()
         {
             Id = Guid.CreateVersion7(),
             Title = title,
@@ -158,11 +161,19 @@ internal static class DemoPlans
             Bridge = bridge,
             FullRoutine = routine,
             SlowRepetitions = slow,
+            Drill = drill is null ? null : FromShelf(drill, goal),
         };
+
+    private static PlannedDrill FromShelf(string name, DrillGoal? goal)
+    {
+        var shelved = DrillBook.StartingShelf.Drills.Single(d => d.Drill.Name == name);
+        return new PlannedDrill { DrillId = shelved.Id, Drill = shelved.Drill, Rung = shelved.Drill.OwnRung() ?? 0, Goal = goal };
+    }
 
     private static PracticeSegment Stretch(int minutes) => Practice(
         "Stretch", Phase.WarmUp, Intent.Body, Area.Body, minutes, 0, [],
-        "Wrists 3 in and 3 out, arm circles small and big, side bends 5 a side, turns with a club across the chest.", "");
+        "Wrists 3 in and 3 out, arm circles small and big, side bends 5 a side, turns with a club across the chest.", "",
+        drill: "Loosen up");
 
     private static PracticeSegment Slow(int minutes, int balls) => Practice(
         "Slow repetitions", Phase.Block, Intent.Technique, Area.Iron, minutes, balls, [Club.Iron7],

@@ -1,11 +1,13 @@
 using MorningRound.Core;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
+using MorningRound.Core.Students;
 
 namespace MorningRound.Server.Demo;
 
 /// <summary>Makes up how one session went: the entries a phone would have sent.</summary>
-internal sealed class DemoSession(SessionPlan plan, DateTimeOffset began, DemoStudent student, SplitMix64 lot, bool hurts)
+internal sealed class DemoSession(
+    SessionPlan plan, IReadOnlyList<SetDrill> drills, DateTimeOffset began, DemoStudent student, SplitMix64 lot, bool hurts, int weeksAgo)
 {
     private readonly List<SessionEntry> _entries = [];
     private DateTimeOffset _now = began;
@@ -46,7 +48,21 @@ internal sealed class DemoSession(SessionPlan plan, DateTimeOffset began, DemoSt
         Add(n => new SegmentEntered { Sequence = n, At = _now, SegmentId = segment.Id });
         var share = partly ? 0.3 + (0.5 * lot.Unit()) : 1;
         var minutes = segment.Minutes * share * (0.9 + (0.2 * lot.Unit()));
-        if (segment is PracticeSegment { Balls: > 0 } practice)
+        var end = _now.AddMinutes(minutes);
+        if (drills.FirstOrDefault(d => d.SegmentId == segment.Id) is { } drill)
+        {
+            var inputs = DemoDrill.Play(drill, SkillNow, lot);
+            inputs = [.. inputs.Take(Math.Max(1, (int)(inputs.Count * share)))];
+            foreach (var input in inputs)
+            {
+                _now = _now.AddSeconds(minutes * 60 / (inputs.Count + 1));
+                Add(n => new DrillAnswered { Sequence = n, At = _now, SegmentId = segment.Id, FlowVersion = drill.Flow.Version, Input = input });
+            }
+
+            if (segment is PracticeSegment { Balls: > 0 }) Add(n => new BallsCounted { Sequence = n, At = _now, SegmentId = segment.Id, Balls = inputs[^1].Attempt });
+            if (_now < end) _now = end;
+        }
+        else if (segment is PracticeSegment { Balls: > 0 } practice)
         {
             var balls = (int)Math.Round(practice.Balls * share);
             for (var counted = 0; counted < balls;)
@@ -84,6 +100,10 @@ internal sealed class DemoSession(SessionPlan plan, DateTimeOffset began, DemoSt
             Note = note,
         });
     }
+
+    /// <summary>How often a shot comes off, 0 to 1: by level, and a little more with the weeks for those who practise.</summary>
+    private double SkillNow => student.Level switch { Level.New => 0.35, Level.Improving => 0.5, Level.SingleFigure => 0.62, _ => 0.72 }
+        + (student.Diligence * 0.012 * (11 - weeksAgo));
 
     private int Around(int mood) => Math.Clamp(mood - 1 + lot.Below(4) - lot.Below(2), 1, 10);
 

@@ -6,6 +6,8 @@ using Microsoft.EntityFrameworkCore;
 using MorningRound.Core;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Demo;
+using MorningRound.Server.Drills;
+using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Progress;
 using MorningRound.Server.Review;
@@ -36,7 +38,8 @@ internal static class Composition
         services.AddDbContext<MorningRoundDb>(options => options.UseNpgsql(
             configuration["MORNING_ROUND_DB"] ?? throw new InvalidOperationException("MORNING_ROUND_DB names no database.")));
         services.AddAccounts();
-        services.AddScoped<StudentBook>().AddScoped<PlanBook>().AddScoped<WeekBook>().AddScoped<SessionBook>()
+        services.AddScoped<StudentBook>().AddScoped<StudentFileBook>().AddScoped<PlaceBook>().AddScoped<DrillBook>()
+            .AddScoped<PlanBook>().AddScoped<WeekBook>().AddScoped<SessionBook>()
             .AddScoped<ProgressBook>().AddScoped<TeeLine>().AddScoped<DemoAcademy>();
 
         services.Configure<JsonOptions>(options => CoreJson.Apply(options.SerializerOptions));

@@ -36,6 +36,10 @@ public sealed class Refusal : Exception
 
     public static Refusal Forbidden(string why) => new(StatusCodes.Status403Forbidden, why);
 
+    /// <summary>A field that is not the caller's to change.</summary>
+    public static Refusal Forbidden(string path, string message) =>
+        new(StatusCodes.Status403Forbidden, "This is not yours to change.", [new FieldError(path, message)]);
+
     public static Refusal SignedOut(string why) => new(StatusCodes.Status401Unauthorized, why);
 
     public static Refusal Locked(string why) => new(StatusCodes.Status423Locked, why);

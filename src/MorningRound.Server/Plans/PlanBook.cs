@@ -1,4 +1,3 @@
-using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core;
 using MorningRound.Core.Plans;
@@ -40,7 +39,7 @@ public sealed class PlanBook(MorningRoundDb db, DomainClock clock)
         var row = await db.Plans.SingleOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
         if (row is { RemovedAt: not null } || (row is null && !expected.IsNew)) throw Refusal.NotFound("plan");
         if (row is null) db.Plans.Add(row = new PlanRow { AcademyId = caller.AcademyId, Id = id, Title = plan.Title, Document = plan });
-        else if (row.Version != expected.Number) return Same(row.Document, plan) ? ViewOf(row) : throw Refusal.Stale(ViewOf(row));
+        else if (row.Version != expected.Number) return StoredDocuments.Same(row.Document, plan) ? ViewOf(row) : throw Refusal.Stale(ViewOf(row));
 
         row.Title = plan.Title;
         row.Document = plan;
@@ -64,9 +63,6 @@ public sealed class PlanBook(MorningRoundDb db, DomainClock clock)
 
     private static PlanView ViewOf(PlanRow row) =>
         new(row.Id, row.Version, row.UpdatedAt, row.Document, PlanReading.Of(row.Document));
-
-    private static bool Same(SessionPlan a, SessionPlan b) =>
-        JsonSerializer.Serialize(a, CoreJson.Options) == JsonSerializer.Serialize(b, CoreJson.Options);
 }
 
 /// <summary>A plan in a list.</summary>

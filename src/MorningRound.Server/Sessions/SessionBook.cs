@@ -1,4 +1,3 @@
-using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage;
 using MorningRound.Core;
@@ -37,6 +36,8 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
             Segments = completion.Segments,
             Logs = [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(LogView.Of)],
             Pain = PainForm.Asked,
+            Drills = [.. row.Drills.Select(d => SessionDrill.Of(d, row.Document))],
+            Results = DrillResultView.Of(row),
         };
     }
 
@@ -71,7 +72,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
             .ToListAsync(cancel);
 
         var known = input.Entries.Where(e => e.Sequence <= kept.Count).ToList();
-        var differing = known.Where(e => !Same(e, kept[e.Sequence - 1])).ToList();
+        var differing = known.Where(e => !StoredDocuments.Same(e, kept[e.Sequence - 1])).ToList();
         if (differing.Count > 0) await KeepAsideAndRefuseAsync(caller, logId, differing, input.Entries, transaction, cancel);
 
         var added = input.Entries.Where(e => e.Sequence > kept.Count).OrderBy(e => e.Sequence).ToList();
@@ -90,7 +91,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
                 Sequence = e.Sequence,
                 Document = e,
             }));
-            log.Reading = SessionLog.From([.. kept, .. added]);
+            log.Reading = SessionLog.From([.. kept, .. added], assignment.Drills);
             log.Day = DomainClock.DayOf(log.Reading.StartedAt!.Value, caller.TimeZone);
             log.FinishedAt = log.Reading.FinishedAt;
             log.LastSequence = kept.Count + added.Count;
@@ -150,7 +151,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
             .Where(c => c.AcademyId == caller.AcademyId && c.LogId == logId)
             .Select(c => c.Document)
             .ToListAsync(cancel);
-        db.EntryConflicts.AddRange(differing.Where(e => !before.Any(kept => Same(kept, e))).Select(e => new EntryConflictRow
+        db.EntryConflicts.AddRange(differing.Where(e => !before.Any(kept => StoredDocuments.Same(kept, e))).Select(e => new EntryConflictRow
         {
             Id = Guid.CreateVersion7(),
             AcademyId = caller.AcademyId,
@@ -166,7 +167,4 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
             "This log was continued somewhere else.", $"entries[{index}].sequence",
             "Another entry already has this number. What you sent was put aside and nothing was overwritten.");
     }
-
-    private static bool Same(SessionEntry a, SessionEntry b) =>
-        JsonSerializer.Serialize(a, CoreJson.Options) == JsonSerializer.Serialize(b, CoreJson.Options);
 }

@@ -30,6 +30,12 @@ public sealed record SessionView
     public required IReadOnlyList<LogView> Logs { get; init; }
 
     public required PainForm Pain { get; init; }
+
+    /// <summary>The drills as they were set, with the flows the phone walks.</summary>
+    public required IReadOnlyList<SessionDrill> Drills { get; init; }
+
+    /// <summary>What each log gave of each drill, in the order of the plan.</summary>
+    public required IReadOnlyList<DrillResultView> Results { get; init; }
 }
 
 /// <summary>What is asked about pain, and what each answer leads to, so that the phone decides nothing itself.</summary>
@@ -40,11 +46,15 @@ public sealed record SessionView
 public sealed record PainForm(IReadOnlyList<PainPart> Parts, IReadOnlyList<PainStep> Scale, bool SharpEndsSession, string Advice)
 {
     public static PainForm Asked { get; } = new(
-        [.. Enum.GetValues<BodyPart>().Select(part => new PainPart(part, part.IsPaired()))],
+        PainPart.All,
         PainRule.Scale, PainRule.EndsSession(level: 1, sharp: true), PainRule.Advice);
 }
 
-public sealed record PainPart(BodyPart Part, bool IsPaired);
+/// <summary>A part that can hurt, and whether there is a lead and a trail one.</summary>
+public sealed record PainPart(BodyPart Part, bool IsPaired)
+{
+    public static IReadOnlyList<PainPart> All { get; } = [.. Enum.GetValues<BodyPart>().Select(part => new PainPart(part, part.IsPaired()))];
+}
 
 public sealed record ExitRuleInWords(Guid SegmentId, string Words);
 

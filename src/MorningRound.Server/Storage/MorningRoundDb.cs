@@ -2,6 +2,8 @@ using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Drills;
+using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Students;
@@ -21,6 +23,14 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
     public DbSet<Invitation> Invitations => Set<Invitation>();
 
     public DbSet<StudentRow> Students => Set<StudentRow>();
+
+    public DbSet<StudentFileRow> StudentFiles => Set<StudentFileRow>();
+
+    public DbSet<StudentChangeRow> StudentChanges => Set<StudentChangeRow>();
+
+    public DbSet<PlaceRow> Places => Set<PlaceRow>();
+
+    public DbSet<DrillRow> Drills => Set<DrillRow>();
 
     public DbSet<PlanRow> Plans => Set<PlanRow>();
 

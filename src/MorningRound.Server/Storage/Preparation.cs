@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Demo;
+using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 
 namespace MorningRound.Server.Storage;
@@ -21,7 +22,9 @@ internal static class Preparation
         try
         {
             await db.Database.MigrateAsync(cancel);
-            if (await db.Academies.AnyAsync(cancel)) return;
+            var academies = await db.Academies.Select(a => a.Id).ToListAsync(cancel);
+            foreach (var academy in academies) await scope.ServiceProvider.GetRequiredService<DrillBook>().StockAsync(academy, cancel);
+            if (academies.Count > 0) return;
             if (scope.ServiceProvider.GetRequiredService<DemoSettings>().IsAllowed)
             {
                 await new DemoHistory(db, scope.ServiceProvider.GetRequiredService<DomainClock>()).LayOutAsync(cancel);

@@ -29,6 +29,9 @@ public static class StoredDocuments
             : throw new NotSupportedException($"A stored {typeof(T).Name} has format {document.Version}; this release reads {CurrentVersion}.");
     }
 
+    /// <summary>Whether two documents say the same, to the letter.</summary>
+    public static bool Same<T>(T a, T b) => JsonSerializer.Serialize(a, CoreJson.Options) == JsonSerializer.Serialize(b, CoreJson.Options);
+
     /// <summary>Maps an immutable document to a <c>jsonb</c> column.</summary>
     public static PropertyBuilder<T> IsDocument<T>(this PropertyBuilder<T> property)
         where T : class

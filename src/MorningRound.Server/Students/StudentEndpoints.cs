@@ -1,3 +1,4 @@
+using MorningRound.Core.Students;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 
@@ -11,8 +12,19 @@ public static class StudentEndpoints
         students.MapGet("/", (Caller caller, StudentBook book, CancellationToken cancel) => book.ListAsync(caller, cancel))
             .RequireAuthorization(Policies.Coach);
         students.MapGet("/{id:guid}", (Guid id, Caller caller, StudentBook book, CancellationToken cancel) => book.GetAsync(caller, id, cancel));
+        students.MapGet("/{id:guid}/file", async (Guid id, Caller caller, StudentFileBook book, HttpResponse response, CancellationToken cancel) =>
+            Tagged(await book.GetAsync(caller, id, cancel), response));
+        students.MapPut("/{id:guid}/file", async (
+                Guid id, StudentFile file, RowVersion expected, Caller caller, StudentFileBook book, HttpResponse response, CancellationToken cancel) =>
+            Tagged(await book.SaveAsync(caller, id, file, expected, cancel), response));
         students.MapPut("/{id:guid}", SaveAsync).RequireAuthorization(Policies.Coach);
         students.MapPost("/{id:guid}/invitations", InviteAsync).RequireAuthorization(Policies.Coach);
+    }
+
+    private static StudentFileView Tagged(StudentFileView file, HttpResponse response)
+    {
+        response.Headers.ETag = RowVersion.ETag(file.Version);
+        return file;
     }
 
     private static async Task<StudentView> SaveAsync(

@@ -30,6 +30,9 @@ public sealed class AssignmentRow
     /// <summary>The plan as it was when it was set, and from publishing on as it was published.</summary>
     public required SessionPlan Document { get; set; }
 
+    /// <summary>The drills of the plan, compiled for this student when it was published; empty before that.</summary>
+    public IReadOnlyList<SetDrill> Drills { get; set; } = [];
+
     /// <summary>None while it is a draft that only coaches see.</summary>
     public DateTimeOffset? PublishedAt { get; set; }
 
@@ -51,6 +54,8 @@ internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow
         builder.HasKey(a => new { a.AcademyId, a.Id });
         builder.HasOne<StudentRow>().WithMany().HasForeignKey(a => new { a.AcademyId, a.StudentId });
         builder.Property(a => a.Document).IsDocument();
+        // Rows from before there were drills have none.
+        builder.Property(a => a.Drills).IsDocument().HasDefaultValueSql("""'{"version":1,"content":[]}'""");
         builder.Property(a => a.Version).IsConcurrencyToken();
         builder.HasIndex(a => new { a.AcademyId, a.StudentId, a.Monday });
         builder.HasIndex(a => new { a.AcademyId, a.Monday });

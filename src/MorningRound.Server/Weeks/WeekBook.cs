@@ -10,7 +10,7 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Weeks;
 
 /// <summary>The weeks of an academy's students: what is set, what is published, what is excused.</summary>
-public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook students)
+public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook students, StudentFileBook files)
 {
     /// <summary>One student's week. A student sees only what is published.</summary>
     public async Task<WeekView> GetAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
@@ -86,6 +86,9 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
         var drafts = await db.Assignments
             .Where(a => a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.Monday == week.Monday && a.PublishedAt == null)
             .ToListAsync(cancel);
+        var file = await files.FileAsync(caller, studentId, cancel);
+        if (drafts.Count > 0 && !file.MayBePublishedTo)
+            throw Refusal.Invalid("studentId", "Nothing can be published to a minor before a guardian has consented. Note it in the student's file.");
         var planIds = drafts.Select(d => d.PlanId).ToList();
         var plans = await db.Plans.AsNoTracking()
             .Where(p => p.AcademyId == caller.AcademyId && planIds.Contains(p.Id) && p.RemovedAt == null)
@@ -96,6 +99,8 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
             draft.Document = plans.GetValueOrDefault(draft.PlanId) ?? draft.Document;
             errors.AddRange(PlanRules.ToPublish(draft.Document)
                 .Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}: {e.Message}")));
+            (draft.Drills, var missing) = SetDrill.Of(draft.Document, file, draft.Id);
+            errors.AddRange(missing.Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}, {e.Message}")));
             draft.PublishedAt = clock.GetUtcNow();
             draft.Version++;
         }

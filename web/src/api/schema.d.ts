@@ -360,6 +360,68 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/students/{id}/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StudentFileView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['StudentFile'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StudentFileView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/students/{id}/invitations': {
     parameters: {
       query?: never;
@@ -387,6 +449,515 @@ export interface paths {
           };
           content: {
             'application/json': components['schemas']['InvitationLink'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/places': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlaceView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/places/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlaceView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Place'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlaceView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/places/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlaceFile'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PlaceFile'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ImportView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/drills': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          text?: string;
+          area?: components['schemas']['Area'];
+          intent?: components['schemas']['Intent'];
+          phase?: components['schemas']['Phase'];
+          place?: components['schemas']['PlaceKind'];
+          minutes?: number;
+          protocol?: string;
+          atHand?: string;
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DrillSummary'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/drills/protocols': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProtocolChoice'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/drills/check': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DrillTrial'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DrillCheckView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/drills/score': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ScoreInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProtocolResult'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/drills/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DrillFile'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DrillFile'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ImportView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/drills/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DrillView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Drill'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DrillView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/drills/aim-check': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AimCheckInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AimCheckView'];
           };
         };
       };
@@ -915,6 +1486,23 @@ export interface components {
       academyName?: null | string;
       timeZone?: null | string;
     };
+    /** @enum {string} */
+    AgeBand: 'underTwelve' | 'twelveToSeventeen' | 'adult' | 'sixtyAndOver';
+    AimCheckInput: {
+      /** Format: double */
+      distance: number;
+      unit: components['schemas']['LengthUnit'];
+      offsets: number[];
+    };
+    AimCheckView: {
+      /** Format: double */
+      offsetDegrees: number;
+      /** Format: double */
+      scatterDegrees: number;
+      /** Format: double */
+      correctionDegrees: null | number;
+      words: string;
+    };
     AppendInput: {
       /** Format: uuid */
       assignmentId: string;
@@ -925,6 +1513,8 @@ export interface components {
       lastSequence: number;
       log: components['schemas']['LogView'];
     };
+    /** @enum {string} */
+    Approach: 'evenSplit' | 'threeParts' | 'stepUp' | 'slowBuild' | 'playIt' | 'sharpen';
     /** @enum {string} */
     Area: 'putting' | 'chip' | 'pitch' | 'bunker' | 'wedge' | 'iron' | 'wood' | 'driver' | 'body' | 'mind';
     AssignmentInput: {
@@ -937,6 +1527,30 @@ export interface components {
       day?: null | string;
       requirement?: components['schemas']['Requirement'];
     };
+    AttemptFlow: {
+      /** Format: int32 */
+      version: number;
+      registers: components['schemas']['FlowRegister'][];
+      start: string;
+      states: components['schemas']['FlowState'][];
+      displays: components['schemas']['FlowText'][];
+    };
+    AttemptTags: {
+      contact?: null | components['schemas']['ContactTag'];
+      line?: null | components['schemas']['LineTag'];
+      cause?: null | components['schemas']['CauseTag'];
+      routine?: null | components['schemas']['RoutineTag'];
+    };
+    BagClub: {
+      club: components['schemas']['Club'];
+      carry?: null | components['schemas']['MarkedLength'];
+      /** Format: date */
+      measuredOn?: null | string;
+      ball?: null | components['schemas']['BallKind'];
+      from?: null | components['schemas']['HitFrom'];
+    };
+    /** @enum {string} */
+    BallKind: 'rangeBall' | 'ownBall';
     Bay: {
       student: components['schemas']['StudentView'];
       look: components['schemas']['Look'];
@@ -945,10 +1559,18 @@ export interface components {
       last: null | components['schemas']['SessionCard'];
     };
     /** @enum {string} */
+    Better: 'none' | 'higher' | 'lower';
+    BodyLoad: {
+      part: components['schemas']['BodyPart'];
+      side?: null | components['schemas']['BodySide'];
+    };
+    /** @enum {string} */
     BodyPart:
       'neck' | 'shoulder' | 'elbow' | 'wristOrHand' | 'upperBack' | 'lowerBack' | 'hip' | 'knee' | 'ankleOrFoot';
     /** @enum {string} */
     BodySide: 'lead' | 'trail';
+    /** @enum {string} */
+    CauseTag: 'hurried' | 'decision' | 'read' | 'pace';
     /** @enum {string} */
     Club:
       | 'driver'
@@ -968,6 +1590,39 @@ export interface components {
       | 'sandWedge'
       | 'lobWedge'
       | 'putter';
+    /** @enum {string} */
+    ClubGroup:
+      'none' | 'putter' | 'wedges' | 'shortIrons' | 'midIrons' | 'longIronsAndHybrids' | 'woods' | 'driver' | 'any';
+    ClubWindow: {
+      club: components['schemas']['Club'];
+      bounds: components['schemas']['WindowBound'][];
+    };
+    CoachsPart: {
+      age?: components['schemas']['AgeBand'];
+      approach?: null | components['schemas']['Approach'];
+      season?: null | components['schemas']['Season'];
+      focus?: components['schemas']['FocusChain'];
+      setUpBasics?: unknown[];
+      bag?: components['schemas']['BagClub'][];
+      wedgeGrid?: components['schemas']['WedgeNumber'][];
+      painfulParts?: components['schemas']['PainfulPart'][];
+      guardian?: null | components['schemas']['Guardian'];
+    };
+    Competition: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+      /** Format: date */
+      arrivalDay?: null | string;
+      course?: string;
+      /** Format: double */
+      greenSpeedFeet?: null | number;
+      debrief?: string;
+    };
     Completed: {
       /** Format: int32 */
       plannedMinutes: number;
@@ -976,10 +1631,14 @@ export interface components {
       /** Format: double */
       fraction: null | number;
     };
+    /** @enum {string} */
+    ContactTag: 'heavy' | 'thin' | 'heel' | 'toe' | 'low' | 'high';
     Credentials: {
       email: string;
       password: string;
     };
+    /** @enum {string} */
+    DayOfWeek: 'sunday' | 'monday' | 'tuesday' | 'wednesday' | 'thursday' | 'friday' | 'saturday';
     /** @enum {string} */
     DemoPerson: 'coach' | 'student';
     DemoSignIn: {
@@ -989,6 +1648,205 @@ export interface components {
       /** Format: date */
       madeFor: string;
       isStale: boolean;
+    };
+    Drill: {
+      name: string;
+      purpose: string;
+      area: components['schemas']['Area'];
+      skill: string;
+      criterion: string;
+      phases: components['schemas']['Phase'][];
+      intents: components['schemas']['Intent'][];
+      places: components['schemas']['PlaceKind'][];
+      equipment?: components['schemas']['EquipmentNeed'][];
+      loads?: components['schemas']['BodyLoad'][];
+      clubGroup?: components['schemas']['ClubGroup'];
+      swing?: null | components['schemas']['SwingSize'];
+      /** Format: int32 */
+      usualMinutes: number;
+      /** Format: int32 */
+      usualBalls?: number;
+      setUp: string;
+      drawing?: components['schemas']['SetUpDrawing'];
+      /** Format: int32 */
+      gateMillimetres?: null | number;
+      cues?: unknown[];
+      feedback?: null | components['schemas']['FeedbackSource'];
+      hide?: components['schemas']['Hidden'][];
+      cautions?: unknown[];
+      whenCrowded?: string;
+      protocol: components['schemas']['ScoringProtocol'];
+      ladder?: components['schemas']['Rung'][];
+      countsTowardsSwingChange?: boolean;
+    };
+    DrillCheckView: {
+      errors: components['schemas']['FieldError'][];
+      reading: components['schemas']['DrillReadingView'];
+      missing: null | string;
+      protocol: components['schemas']['ScoringProtocol'];
+      flow: null | components['schemas']['AttemptFlow'];
+    };
+    DrillFile: {
+      format: string;
+      /** Format: int32 */
+      version: number;
+      drills: components['schemas']['ShelvedDrill'][];
+    };
+    DrillGoal: {
+      measure: string;
+      /** Format: double */
+      limit: number;
+    };
+    DrillInput:
+      | components['schemas']['DrillInputChoiceMade']
+      | components['schemas']['DrillInputNumberGiven']
+      | components['schemas']['DrillInputTextWritten']
+      | components['schemas']['DrillInputTapped']
+      | components['schemas']['DrillInputTimerRanOut']
+      | components['schemas']['DrillInputDrillStopped']
+      | components['schemas']['DrillInputTimeUp'];
+    DrillInputChoiceMade: {
+      /** @enum {string} */
+      kind: 'choice';
+      value: string;
+      /** Format: int32 */
+      attempt: number;
+      tags?: null | components['schemas']['AttemptTags'];
+    };
+    DrillInputDrillStopped: {
+      /** @enum {string} */
+      kind: 'stop';
+      /** Format: int32 */
+      attempt: number;
+      tags?: null | components['schemas']['AttemptTags'];
+    };
+    DrillInputNumberGiven: {
+      /** @enum {string} */
+      kind: 'number';
+      /** Format: int32 */
+      tenths: number;
+      /** Format: int32 */
+      attempt: number;
+      tags?: null | components['schemas']['AttemptTags'];
+    };
+    DrillInputTapped: {
+      /** @enum {string} */
+      kind: 'tap';
+      /** Format: int32 */
+      attempt: number;
+      tags?: null | components['schemas']['AttemptTags'];
+    };
+    DrillInputTextWritten: {
+      /** @enum {string} */
+      kind: 'text';
+      text: string;
+      /** Format: int32 */
+      attempt: number;
+      tags?: null | components['schemas']['AttemptTags'];
+    };
+    DrillInputTimeUp: {
+      /** @enum {string} */
+      kind: 'timeUp';
+      /** Format: int32 */
+      attempt: number;
+      tags?: null | components['schemas']['AttemptTags'];
+    };
+    DrillInputTimerRanOut: {
+      /** @enum {string} */
+      kind: 'timer';
+      /** Format: int32 */
+      attempt: number;
+      tags?: null | components['schemas']['AttemptTags'];
+    };
+    /** @enum {string} */
+    DrillReading: 'nothing' | 'underWay' | 'stopped' | 'complete' | 'doesNotFit';
+    DrillReadingView: {
+      scoring: string;
+      /** Format: int32 */
+      plannedAttempts: null | number;
+      measures: components['schemas']['MeasureKind'][];
+      /** Format: int32 */
+      ownRung: null | number;
+      /** Format: double */
+      roomInGate: null | number;
+      suggestedLadder: components['schemas']['Rung'][];
+    };
+    DrillResultView: {
+      /** Format: uuid */
+      logId: string;
+      /** Format: uuid */
+      segmentId: string;
+      name: string;
+      reading: components['schemas']['DrillReading'];
+      /** Format: int32 */
+      attempts: number;
+      words: string;
+      measures: components['schemas']['Measure'][];
+      goal: string;
+      goalMet: null | boolean;
+      tags: components['schemas']['TagCount'][];
+      unscored: components['schemas']['DrillInput'][];
+    };
+    DrillSummary: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      name: string;
+      purpose: string;
+      area: components['schemas']['Area'];
+      skill: string;
+      phases: components['schemas']['Phase'][];
+      intents: components['schemas']['Intent'][];
+      places: components['schemas']['PlaceKind'][];
+      /** Format: int32 */
+      usualMinutes: number;
+      /** Format: int32 */
+      usualBalls: number;
+      scoring: string;
+      protocol: string;
+      /** Format: int32 */
+      steps: number;
+    };
+    DrillTrial: {
+      drill: components['schemas']['Drill'];
+      /** Format: int32 */
+      rung?: number;
+      /** Format: uint64 */
+      seed?: number;
+      /** Format: uuid */
+      studentId?: null | string;
+    };
+    DrillView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      /** Format: date-time */
+      updatedAt: string;
+      drill: components['schemas']['Drill'];
+      reading: components['schemas']['DrillReadingView'];
+    };
+    /** @enum {string} */
+    Equipment:
+      | 'alignmentSticks'
+      | 'tees'
+      | 'mirror'
+      | 'puttingGate'
+      | 'stringLine'
+      | 'chalk'
+      | 'coins'
+      | 'towel'
+      | 'headcover'
+      | 'footSpray'
+      | 'tapeMeasure'
+      | 'phone'
+      | 'launchMonitor'
+      | 'metronome'
+      | 'umbrella';
+    EquipmentNeed: {
+      item: components['schemas']['Equipment'];
+      substitute?: string;
     };
     /** @enum {string} */
     Excuse: 'ill' | 'hurt' | 'away' | 'weather';
@@ -1023,8 +1881,157 @@ export interface components {
       path: string;
       message: string;
     };
+    FlowAsk:
+      | components['schemas']['FlowAskAskChoice']
+      | components['schemas']['FlowAskAskNumber']
+      | components['schemas']['FlowAskAskText']
+      | components['schemas']['FlowAskAskTap']
+      | components['schemas']['FlowAskRunTimer'];
+    FlowAskAskChoice: {
+      /** @enum {string} */
+      kind: 'choice';
+      options: components['schemas']['FlowOption'][];
+    };
+    FlowAskAskNumber: {
+      /** @enum {string} */
+      kind: 'number';
+      label: string;
+      unit: string;
+      /** Format: int32 */
+      least: number;
+      /** Format: int32 */
+      most: number;
+      /** Format: int32 */
+      step: number;
+    };
+    FlowAskAskTap: {
+      /** @enum {string} */
+      kind: 'tap';
+      label: string;
+    };
+    FlowAskAskText: {
+      /** @enum {string} */
+      kind: 'text';
+      /** Format: int32 */
+      longest: number;
+    };
+    FlowAskRunTimer: {
+      /** @enum {string} */
+      kind: 'timer';
+      /** Format: int32 */
+      seconds: number;
+    };
+    /** @enum {string} */
+    FlowChange: 'set' | 'add' | 'max';
+    FlowEffect: {
+      register: string;
+      do: components['schemas']['FlowChange'];
+      of?: components['schemas']['FlowOperand'];
+      /** Format: int32 */
+      number?: number;
+      from?: null | string;
+      negative?: boolean;
+    };
+    FlowGuard:
+      | components['schemas']['FlowGuardChoiceIs']
+      | components['schemas']['FlowGuardNumberIs']
+      | components['schemas']['FlowGuardRegisterIs'];
+    FlowGuardChoiceIs: {
+      /** @enum {string} */
+      kind: 'choice';
+      value: string;
+    };
+    FlowGuardNumberIs: {
+      /** @enum {string} */
+      kind: 'number';
+      /** Format: int32 */
+      least: number;
+      /** Format: int32 */
+      most: number;
+    };
+    FlowGuardRegisterIs: {
+      /** @enum {string} */
+      kind: 'register';
+      register: string;
+      /** Format: int32 */
+      atLeast: number;
+    };
+    /** @enum {string} */
+    FlowOperand: 'constant' | 'input' | 'register';
+    FlowOption: {
+      value: string;
+      label: string;
+    };
+    FlowRegister: {
+      name: string;
+      /** Format: int32 */
+      initial: number;
+    };
+    FlowState: {
+      name: string;
+      prompt: components['schemas']['FlowText'];
+      ask: components['schemas']['FlowAsk'];
+      transitions: components['schemas']['FlowTransition'][];
+    };
+    FlowText: {
+      text: string;
+      values?: null | components['schemas']['FlowValue'][];
+    };
+    FlowTransition: {
+      when?: null | components['schemas']['FlowGuard'][];
+      then?: null | components['schemas']['FlowEffect'][];
+      to?: null | string;
+      endsAttempt?: boolean;
+    };
+    FlowValue: {
+      register: string;
+      dividedBy?: null | string;
+      inTenths?: boolean;
+      /** Format: int32 */
+      decimals?: number;
+    };
+    FocusChain: {
+      fault?: string;
+      measured?: string;
+      now?: string;
+      goal?: string;
+      /** Format: int32 */
+      repetitionsAsked?: null | number;
+    };
+    GridCell: {
+      club: components['schemas']['Club'];
+      swing: components['schemas']['SwingLength'];
+      /** Format: double */
+      carry?: null | number;
+    };
+    GridGap: {
+      from: components['schemas']['MarkedLength'];
+      to: components['schemas']['MarkedLength'];
+    };
+    Guardian: {
+      name: string;
+      contact?: string;
+      /** Format: date */
+      consentedOn?: null | string;
+    };
+    /** @enum {string} */
+    GuessedQuantity: 'length' | 'rise' | 'slope' | 'aimPoint' | 'carry';
     /** @enum {string} */
     Hand: 'right' | 'left';
+    /** @enum {string} */
+    HandsOnClub: 'both' | 'leadOnly' | 'trailOnly';
+    /** @enum {string} */
+    Hidden: 'result' | 'numbers' | 'video';
+    /** @enum {string} */
+    HitFrom: 'grass' | 'mat' | 'indoors';
+    ImportView: {
+      /** Format: int32 */
+      added: number;
+      /** Format: int32 */
+      changed: number;
+      /** Format: int32 */
+      unchanged: number;
+    };
     /** @enum {string} */
     Intent: 'body' | 'mind' | 'technique' | 'skill' | 'performance';
     IntentShare: {
@@ -1045,7 +2052,16 @@ export interface components {
       studentName: null | string;
     };
     /** @enum {string} */
+    LengthUnit: 'yards' | 'metres' | 'feet' | 'inches';
+    /** @enum {string} */
     Level: 'new' | 'improving' | 'singleFigure' | 'elite';
+    /** @enum {string} */
+    LineTag: 'pull' | 'push' | 'curve';
+    ListedPlace: {
+      /** Format: uuid */
+      id: string;
+      place: components['schemas']['Place'];
+    };
     LogView: {
       /** Format: uuid */
       id: string;
@@ -1069,6 +2085,11 @@ export interface components {
     };
     /** @enum {string} */
     LookReason: 'pain' | 'nothingSet' | 'missed' | 'note' | 'away' | 'onTrack';
+    MarkedLength: {
+      /** Format: double */
+      value: number;
+      unit: components['schemas']['LengthUnit'];
+    };
     MeanRatings: {
       /** Format: double */
       focus: null | number;
@@ -1080,6 +2101,36 @@ export interface components {
       enjoyment: null | number;
       /** Format: double */
       effort: null | number;
+    };
+    Measure: {
+      name: string;
+      label: string;
+      unit: string;
+      better: components['schemas']['Better'];
+      /** Format: int32 */
+      decimals: number;
+      /** Format: double */
+      value: null | number;
+    };
+    MeasureKind: {
+      name: string;
+      label: string;
+      unit: string;
+      better: components['schemas']['Better'];
+      /**
+       * Format: int32
+       * @default 0
+       */
+      decimals: number;
+    };
+    Modifiers: {
+      hands?: components['schemas']['HandsOnClub'];
+      stance?: components['schemas']['Stance'];
+      swing?: null | components['schemas']['SwingSize'];
+      /** Format: int32 */
+      effortPercent?: number;
+      withoutAid?: boolean;
+      isPlain?: boolean;
     };
     PainForm: {
       parts: components['schemas']['PainPart'][];
@@ -1107,6 +2158,22 @@ export interface components {
       level: number;
       endsSession: boolean;
     };
+    PainfulPart: {
+      part: components['schemas']['BodyPart'];
+      side?: null | components['schemas']['BodySide'];
+      /** Format: date */
+      since: string;
+      clearedBy?: string;
+      /** Format: date */
+      clearedOn?: null | string;
+      note?: string;
+      isCleared?: boolean;
+    };
+    PatternStep: {
+      shape: components['schemas']['ShotShape'];
+      /** Format: int32 */
+      balls: number;
+    };
     PersonView: {
       /** Format: uuid */
       accountId: string;
@@ -1133,8 +2200,37 @@ export interface components {
       /** Format: double */
       percentAfterWarmUp: null | number;
     };
+    Place: {
+      name: string;
+      kind: components['schemas']['PlaceKind'];
+      surface?: null | components['schemas']['RangeSurface'];
+      /** Format: int32 */
+      facesDegrees?: null | number;
+      forbiddenClubs?: components['schemas']['Club'][];
+      /** Format: double */
+      greenSpeedFeet?: null | number;
+      /** Format: date */
+      greenSpeedOn?: null | string;
+      equipment?: components['schemas']['Equipment'][];
+      targets?: components['schemas']['RangeTarget'][];
+      walks?: components['schemas']['WalkTo'][];
+      rules?: string;
+    };
+    PlaceFile: {
+      format: string;
+      /** Format: int32 */
+      version: number;
+      places: components['schemas']['ListedPlace'][];
+    };
     /** @enum {string} */
     PlaceKind: 'range' | 'puttingGreen' | 'chippingGreen' | 'bunker' | 'course' | 'home';
+    PlaceView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      place: components['schemas']['Place'];
+    };
     PlanReading: {
       totals: components['schemas']['PlanTotals'];
       strip: components['schemas']['StripSegment'][];
@@ -1181,6 +2277,23 @@ export interface components {
       plan: components['schemas']['SessionPlan'];
       reading: components['schemas']['PlanReading'];
     };
+    PlannedDrill: {
+      /** Format: uuid */
+      drillId: string;
+      drill: components['schemas']['Drill'];
+      /** Format: int32 */
+      rung?: number;
+      modifiers?: components['schemas']['Modifiers'];
+      goal?: null | components['schemas']['DrillGoal'];
+    };
+    PracticeWindow: {
+      weekday: components['schemas']['DayOfWeek'];
+      /** Format: time */
+      from: string;
+      /** Format: int32 */
+      minutes: number;
+      place: components['schemas']['PlaceKind'];
+    };
     ProgressView: {
       /** Format: uuid */
       studentId: string;
@@ -1188,8 +2301,289 @@ export interface components {
       weeks: components['schemas']['WeekFigureView'][];
       recent: components['schemas']['SessionCard'][];
     };
+    ProtocolChoice: {
+      kind: string;
+      title: string;
+      about: string;
+      beginning: components['schemas']['ScoringProtocol'];
+    };
+    ProtocolResult: {
+      reading: components['schemas']['DrillReading'];
+      /** Format: int32 */
+      attempts: number;
+      counts: {
+        [key: string]: number;
+      };
+      samples: {
+        [key: string]: number[];
+      };
+      measures: components['schemas']['Measure'][];
+      words: string;
+      /** Format: int32 */
+      misfitAt?: null | number;
+    };
+    ProximityStation: {
+      club: components['schemas']['Club'];
+      lie?: string;
+    };
+    PuttZone: {
+      /** Format: int32 */
+      feet: number;
+      /** Format: int32 */
+      shortInches: number;
+      /** Format: int32 */
+      pastInches: number;
+      /** Format: int32 */
+      sideInches: number;
+    };
+    /** @enum {string} */
+    RangeSurface: 'mat' | 'grass' | 'indoorBay';
+    RangeTarget: {
+      name: string;
+      distance: components['schemas']['MarkedLength'];
+      /** Format: double */
+      bearingDegrees?: number;
+      look?: string;
+      /** Format: date */
+      measuredOn?: null | string;
+    };
     /** @enum {string} */
     Requirement: 'must' | 'extra';
+    /** @enum {string} */
+    RoutineTag: 'done' | 'partly' | 'notDone';
+    Rung: {
+      name: string;
+      protocol: components['schemas']['ScoringProtocol'];
+    };
+    ScoreInput: {
+      protocol: components['schemas']['ScoringProtocol'];
+      /** Format: uint64 */
+      seed?: number;
+      inputs: components['schemas']['DrillInput'][];
+    };
+    ScoringProtocol:
+      | components['schemas']['ScoringProtocolRepetitions']
+      | components['schemas']['ScoringProtocolTimedSteps']
+      | components['schemas']['ScoringProtocolMakeRate']
+      | components['schemas']['ScoringProtocolStreak']
+      | components['schemas']['ScoringProtocolCompass']
+      | components['schemas']['ScoringProtocolStepLadder']
+      | components['schemas']['ScoringProtocolZoneSets']
+      | components['schemas']['ScoringProtocolParGame']
+      | components['schemas']['ScoringProtocolCarryGrid']
+      | components['schemas']['ScoringProtocolBallRating']
+      | components['schemas']['ScoringProtocolGuessAndCheck']
+      | components['schemas']['ScoringProtocolWindow']
+      | components['schemas']['ScoringProtocolCalledShots']
+      | components['schemas']['ScoringProtocolProximityLevels']
+      | components['schemas']['ScoringProtocolMeasuredShots']
+      | components['schemas']['ScoringProtocolRehearsedScenario'];
+    ScoringProtocolBallRating: {
+      /** @enum {string} */
+      kind: 'ballRating';
+      /** Format: int32 */
+      balls?: number;
+      rated: string;
+      lowMeans?: string;
+      highMeans?: string;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolCalledShots: {
+      /** @enum {string} */
+      kind: 'calledShots';
+      clubs: components['schemas']['Club'][];
+      shapes?: components['schemas']['ShotShape'][];
+      heights?: components['schemas']['ShotHeight'][];
+      targets?: unknown[];
+      /** Format: int32 */
+      calls?: number;
+      pattern?: components['schemas']['PatternStep'][];
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolCarryGrid: {
+      /** @enum {string} */
+      kind: 'carryGrid';
+      cells: components['schemas']['GridCell'][];
+      /** Format: int32 */
+      ballsPerCell?: number;
+      /** Format: double */
+      tolerancePercent?: number;
+      unit?: components['schemas']['LengthUnit'];
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolCompass: {
+      /** @enum {string} */
+      kind: 'compass';
+      distances?: number[];
+      /** Format: int32 */
+      points?: number;
+      unit?: components['schemas']['LengthUnit'];
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolGuessAndCheck: {
+      /** @enum {string} */
+      kind: 'guessAndCheck';
+      quantities: components['schemas']['GuessedQuantity'][];
+      /** Format: int32 */
+      attempts?: number;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolMakeRate: {
+      /** @enum {string} */
+      kind: 'makeRate';
+      /** Format: int32 */
+      attempts: number;
+      make: string;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolMeasuredShots: {
+      /** @enum {string} */
+      kind: 'measuredShots';
+      what: string;
+      unit?: string;
+      /** Format: double */
+      least?: null | number;
+      /** Format: double */
+      most?: null | number;
+      /** Format: int32 */
+      shots?: number;
+      /** Format: double */
+      startedAt?: null | number;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolParGame: {
+      /** @enum {string} */
+      kind: 'parGame';
+      /** Format: int32 */
+      stations?: number;
+      /** Format: int32 */
+      laps?: number;
+      /** Format: int32 */
+      length?: number;
+      unit?: components['schemas']['LengthUnit'];
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolProximityLevels: {
+      /** @enum {string} */
+      kind: 'proximityLevels';
+      stations: components['schemas']['ProximityStation'][];
+      radiiFeet?: number[];
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolRehearsedScenario: {
+      /** @enum {string} */
+      kind: 'rehearsedScenario';
+      /** Format: int32 */
+      scenarios?: number;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolRepetitions: {
+      /** @enum {string} */
+      kind: 'repetitions';
+      /** Format: int32 */
+      count?: null | number;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolStepLadder: {
+      /** @enum {string} */
+      kind: 'stepLadder';
+      /** Format: int32 */
+      start?: number;
+      /** Format: int32 */
+      step?: number;
+      /** Format: int32 */
+      top?: number;
+      /** Format: int32 */
+      climbs?: number;
+      unit?: components['schemas']['LengthUnit'];
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolStreak: {
+      /** @enum {string} */
+      kind: 'streak';
+      /** Format: int32 */
+      length: number;
+      /** Format: int32 */
+      cap?: null | number;
+      make?: string;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolTimedSteps: {
+      /** @enum {string} */
+      kind: 'timedSteps';
+      steps: components['schemas']['TimedStep'][];
+      /** Format: int32 */
+      cycles?: number;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolWindow: {
+      /** @enum {string} */
+      kind: 'window';
+      clubs: components['schemas']['ClubWindow'][];
+      /** Format: int32 */
+      shotsPerClub?: number;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    ScoringProtocolZoneSets: {
+      /** @enum {string} */
+      kind: 'zoneSets';
+      zones?: components['schemas']['PuttZone'][];
+      /** Format: int32 */
+      setsToClear?: number;
+      /** Format: int32 */
+      mostSets?: number;
+      title?: string;
+      /** Format: int32 */
+      plannedAttempts?: null | number;
+      measureKinds?: null | components['schemas']['MeasureKind'][];
+    };
+    /** @enum {string} */
+    Season: 'offSeason' | 'preSeason' | 'inSeason' | 'competitionWeek';
     Segment: components['schemas']['SegmentPracticeSegment'] | components['schemas']['SegmentPause'];
     SegmentCompletion: {
       /** Format: uuid */
@@ -1235,6 +2629,7 @@ export interface components {
       cue?: string;
       feedback?: null | components['schemas']['FeedbackSource'];
       exit: components['schemas']['ExitRule'];
+      drill?: null | components['schemas']['PlannedDrill'];
       slowRepetitions?: boolean;
       bridge?: boolean;
       fullRoutine?: boolean;
@@ -1272,15 +2667,40 @@ export interface components {
       practisedOn: null | string;
       hasLog: boolean;
     };
+    SessionDrill: {
+      /** Format: uuid */
+      segmentId: string;
+      name: string;
+      scoring: string;
+      setUp: string;
+      criterion: string;
+      modifiers: string;
+      goal: string;
+      hide: components['schemas']['Hidden'][];
+      cautions: unknown[];
+      flow: components['schemas']['AttemptFlow'];
+    };
     SessionEntry:
       | components['schemas']['SessionEntrySegmentEntered']
       | components['schemas']['SessionEntryClockStopped']
       | components['schemas']['SessionEntryBallsCounted']
+      | components['schemas']['SessionEntryDrillAnswered']
+      | components['schemas']['SessionEntryAttemptDropped']
       | components['schemas']['SessionEntrySegmentSettled']
       | components['schemas']['SessionEntryPainReported']
       | components['schemas']['SessionEntrySessionRated']
       | components['schemas']['SessionEntrySessionFinished']
       | components['schemas']['SessionEntryEntryUndone'];
+    SessionEntryAttemptDropped: {
+      /** @enum {string} */
+      kind: 'attemptDropped';
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
     SessionEntryBallsCounted: {
       /** @enum {string} */
       kind: 'counted';
@@ -1296,6 +2716,19 @@ export interface components {
     SessionEntryClockStopped: {
       /** @enum {string} */
       kind: 'stopped';
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionEntryDrillAnswered: {
+      /** @enum {string} */
+      kind: 'answered';
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: int32 */
+      flowVersion: number;
+      input: components['schemas']['DrillInput'];
       /** Format: int32 */
       sequence: number;
       /** Format: date-time */
@@ -1411,13 +2844,28 @@ export interface components {
       segments: components['schemas']['SegmentCompletion'][];
       logs: components['schemas']['LogView'][];
       pain: components['schemas']['PainForm'];
+      drills: components['schemas']['SessionDrill'][];
+      results: components['schemas']['DrillResultView'][];
     };
+    /** @enum {string} */
+    SetUpDrawing: 'none' | 'aroundTheHole' | 'ladder' | 'zones' | 'gate' | 'sticks' | 'corridor' | 'carries';
+    ShelvedDrill: {
+      /** Format: uuid */
+      id: string;
+      drill: components['schemas']['Drill'];
+    };
+    /** @enum {string} */
+    ShotHeight: 'low' | 'normal' | 'high';
+    /** @enum {string} */
+    ShotShape: 'straight' | 'draw' | 'fade';
     SignInView: {
       person: null | components['schemas']['PersonView'];
       demo: null | components['schemas']['DemoView'];
       /** Format: date-time */
       now: string;
     };
+    /** @enum {string} */
+    Stance: 'normal' | 'feetTogether' | 'leadFootOnly' | 'trailFootOnly';
     /** @enum {string} */
     Standing: 'open' | 'underWay' | 'done' | 'partDone' | 'missed' | 'excused';
     StripSegment: {
@@ -1437,6 +2885,32 @@ export interface components {
       fraction: null | number;
       outcome: null | components['schemas']['SegmentOutcome'];
     };
+    StudentChangeView: {
+      /** Format: date-time */
+      at: string;
+      name: string;
+      role: components['schemas']['AcademyRole'];
+      fields: unknown[];
+    };
+    StudentFile: {
+      own?: components['schemas']['StudentsPart'];
+      coach?: components['schemas']['CoachsPart'];
+      isMinor?: boolean;
+      mayBePublishedTo?: boolean;
+    };
+    StudentFileView: {
+      /** Format: uuid */
+      studentId: string;
+      /** Format: int32 */
+      version: number;
+      file: components['schemas']['StudentFile'];
+      season: components['schemas']['Season'];
+      gridGaps: components['schemas']['GridGap'][];
+      bodyParts: components['schemas']['PainPart'][];
+      mayBePublishedTo: boolean;
+      canChangeAll: boolean;
+      changes: components['schemas']['StudentChangeView'][];
+    };
     StudentInput: {
       name: string;
       hand: components['schemas']['Hand'];
@@ -1454,11 +2928,53 @@ export interface components {
       version: number;
       hasAccount: boolean;
     };
+    StudentsPart: {
+      units?: components['schemas']['LengthUnit'];
+      believedStrengths?: components['schemas']['Area'][];
+      believedWeaknesses?: components['schemas']['Area'][];
+      dislikedClubs?: components['schemas']['Club'][];
+      dislikedSides?: components['schemas']['TargetSide'][];
+      routine?: unknown[];
+      windows?: components['schemas']['PracticeWindow'][];
+      equipment?: components['schemas']['Equipment'][];
+      competitions?: components['schemas']['Competition'][];
+    };
+    /** @enum {string} */
+    SwingLength: 'halfPastSeven' | 'nine' | 'ten' | 'full';
+    /** @enum {string} */
+    SwingSize: 'putt' | 'chip' | 'half' | 'threeQuarter' | 'full';
+    TagCount: {
+      tag: string;
+      /** Format: int32 */
+      attempts: number;
+    };
+    /** @enum {string} */
+    TargetSide: 'left' | 'right';
     TeeLineView: {
       /** Format: date */
       today: string;
       week: string;
       bays: components['schemas']['Bay'][];
+    };
+    TimedStep: {
+      label: string;
+      /** Format: int32 */
+      seconds?: null | number;
+      /** Format: int32 */
+      times?: null | number;
+    };
+    WalkTo: {
+      /** Format: uuid */
+      place: string;
+      /** Format: int32 */
+      minutes: number;
+    };
+    WedgeNumber: {
+      club: components['schemas']['Club'];
+      swing: components['schemas']['SwingLength'];
+      carry: components['schemas']['MarkedLength'];
+      /** Format: date */
+      measuredOn?: null | string;
     };
     WeekFigureView: {
       week: string;
@@ -1492,6 +3008,14 @@ export interface components {
       studentName: string;
       completion: components['schemas']['Completed'];
       sessions: components['schemas']['SessionCard'][];
+    };
+    WindowBound: {
+      what: string;
+      unit?: string;
+      /** Format: double */
+      least?: null | number;
+      /** Format: double */
+      most?: null | number;
     };
   };
   responses: never;

@@ -244,6 +244,66 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("invitations", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Drills.DrillRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid");
+
+                    b.Property<string>("Area")
+                        .IsRequired()
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(80)
+                        .HasColumnType("character varying(80)");
+
+                    b.Property<DateTimeOffset?>("RemovedAt")
+                        .HasColumnType("timestamp with time zone");
+
+                    b.Property<DateTimeOffset>("UpdatedAt")
+                        .HasColumnType("timestamp with time zone");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer");
+
+                    b.HasKey("AcademyId", "Id");
+
+                    b.HasIndex("AcademyId", "Area");
+
+                    b.ToTable("drills", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Places.PlaceRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer");
+
+                    b.HasKey("AcademyId", "Id");
+
+                    b.ToTable("places", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Plans.PlanRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
@@ -363,6 +423,56 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("session_logs", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Students.StudentChangeRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("AccountId")
+                        .HasColumnType("uuid");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("timestamp with time zone");
+
+                    b.PrimitiveCollection<string[]>("Fields")
+                        .IsRequired()
+                        .HasColumnType("text[]");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("AcademyId", "StudentId", "At");
+
+                    b.ToTable("student_changes", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Students.StudentFileRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer");
+
+                    b.HasKey("AcademyId", "StudentId");
+
+                    b.ToTable("student_files", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Students.StudentRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
@@ -416,6 +526,12 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<string>("Document")
                         .IsRequired()
                         .HasColumnType("jsonb");
+
+                    b.Property<string>("Drills")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("jsonb")
+                        .HasDefaultValueSql("'{\"version\":1,\"content\":[]}'");
 
                     b.Property<string>("Excuse")
                         .HasMaxLength(24)
@@ -487,6 +603,24 @@ namespace MorningRound.Server.Storage.Migrations
                         .IsRequired();
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Drills.DrillRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Accounts.Academy", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Places.PlaceRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Accounts.Academy", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("MorningRound.Server.Plans.PlanRow", b =>
                 {
                     b.HasOne("MorningRound.Server.Accounts.Academy", null)
@@ -519,6 +653,24 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Weeks.AssignmentRow", null)
                         .WithMany("Logs")
                         .HasForeignKey("AcademyId", "AssignmentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Students.StudentChangeRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Students.StudentFileRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithOne()
+                        .HasForeignKey("MorningRound.Server.Students.StudentFileRow", "AcademyId", "StudentId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });

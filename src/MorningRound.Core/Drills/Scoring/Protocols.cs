@@ -1,0 +1,54 @@
+using System.Reflection;
+using System.Text.Json.Serialization;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Students;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>A way to score, for somebody who chooses one.</summary>
+/// <param name="Kind">Its name in files.</param>
+/// <param name="Title">Its name for people.</param>
+/// <param name="About">What it is, in a sentence.</param>
+/// <param name="Beginning">Sound parameters to begin from.</param>
+public sealed record ProtocolChoice(string Kind, string Title, string About, ScoringProtocol Beginning);
+
+/// <summary>All ways to score.</summary>
+public static class Protocols
+{
+    private static readonly Dictionary<Type, string> Kinds = typeof(ScoringProtocol).GetCustomAttributes<JsonDerivedTypeAttribute>()
+        .ToDictionary(a => a.DerivedType, a => (string)a.TypeDiscriminator!);
+
+    public static IReadOnlyList<ProtocolChoice> All { get; } =
+    [
+        Choice("Counts, and says nothing about how they went. For warm-up and technique.", new Repetitions { Count = 15 }),
+        Choice("Steps with seconds or a count, once or several times over.", TimedSteps.BoxBreathing),
+        Choice("So many attempts, each made or missed.", new MakeRate { Attempts = 20, Make = "Inside" }),
+        Choice("So many in a row; a miss starts again.", new Streak { Length = 5, Cap = 30 }),
+        Choice("One putt from each distance at each point around the hole.", new Compass()),
+        Choice("Long putts that grow longer until three putts lead back to the bottom.", new StepLadder()),
+        Choice("A ball from each distance into its own zone; all inside clear a set.", new ZoneSets()),
+        Choice("Putts for par and for birdie in turn, scored to par.", new ParGame()),
+        Choice("A carry for each wedge and swing length.", new CarryGrid
+        {
+            Cells = [.. new[] { SwingLength.Nine, SwingLength.Ten, SwingLength.Full }.Select(swing => new GridCell { Club = Club.SandWedge, Swing = swing })],
+        }),
+        Choice("A rating after every ball, the ball ignored.", new BallRating { Rated = "Tension in the trail hand" }),
+        Choice("Guess first, then measure.", new GuessAndCheck { Quantities = [GuessedQuantity.Length] }),
+        Choice("Measured numbers that all have to lie inside their bounds.", new Window
+        {
+            Clubs = [new ClubWindow { Club = Club.Driver, Bounds = [new WindowBound { What = "launch", Unit = "°", Most = 16.9 }] }],
+        }),
+        Choice("Called shots: target and shape are two answers.", new CalledShots { Clubs = [Club.PitchingWedge, Club.Iron8, Club.Iron6] }),
+        Choice("Stations around a hole and a circle that shrinks.", new ProximityLevels
+        {
+            Stations = [new ProximityStation { Club = Club.PitchingWedge }, new ProximityStation { Club = Club.SandWedge }],
+        }),
+        Choice("A number per ball, held against a band.", new MeasuredShots { What = "club path", Unit = "°", Least = -2, Most = 2 }),
+        Choice("Situations in the student's words, breathing, and one putt each.", new RehearsedScenario()),
+    ];
+
+    /// <summary>The name of a protocol in files, such as <c>stepLadder</c>.</summary>
+    public static string KindOf(ScoringProtocol protocol) => Kinds[protocol.GetType()];
+
+    private static ProtocolChoice Choice(string about, ScoringProtocol beginning) => new(Kinds[beginning.GetType()], beginning.Title, about, beginning);
+}

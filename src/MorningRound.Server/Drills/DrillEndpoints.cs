@@ -1,0 +1,88 @@
+using MorningRound.Core;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Places;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Units;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
+
+namespace MorningRound.Server.Drills;
+
+public static class DrillEndpoints
+{
+    private const int MostBallsInAimCheck = 20;
+
+    public static void MapDrills(this IEndpointRouteBuilder api)
+    {
+        var drills = api.MapGroup("/drills").WithTags("Drills").RequireAuthorization(Policies.Coach);
+        drills.MapGet("/", FindAsync);
+        drills.MapGet("/protocols", () => Protocols.All);
+        drills.MapPost("/check", (DrillTrial trial, Caller caller, DrillBook book, CancellationToken cancel) => book.CheckAsync(caller, trial, cancel));
+        drills.MapPost("/score", Score);
+        drills.MapGet("/file", (Caller caller, DrillBook book, CancellationToken cancel) => book.ExportAsync(caller, cancel));
+        drills.MapPost("/file", (DrillFile file, Caller caller, DrillBook book, CancellationToken cancel) => book.ImportAsync(caller, file, cancel));
+        drills.MapGet("/{id:guid}", async (Guid id, Caller caller, DrillBook book, HttpResponse response, CancellationToken cancel) =>
+            Tagged(await book.GetAsync(caller, id, cancel), response));
+        drills.MapPut("/{id:guid}", async (
+                Guid id, Drill drill, RowVersion expected, Caller caller, DrillBook book, HttpResponse response, CancellationToken cancel) =>
+            Tagged(await book.SaveAsync(caller, id, drill, expected, cancel), response));
+        drills.MapDelete("/{id:guid}", async (Guid id, Caller caller, DrillBook book, CancellationToken cancel) =>
+        {
+            await book.RemoveAsync(caller, id, cancel);
+            return TypedResults.NoContent();
+        });
+        // The student's warm-up asks too.
+        api.MapGroup("/drills").WithTags("Drills").MapPost("/aim-check", AimChecked);
+    }
+
+    /// <summary>The shelf, as far as it fits what is asked. Names at hand are parted by commas; an empty list is nothing at hand.</summary>
+    private static Task<IReadOnlyList<DrillSummary>> FindAsync(
+        Caller caller, DrillBook book, CancellationToken cancel, string text = "", Area? area = null, Intent? intent = null, Phase? phase = null,
+        PlaceKind? place = null, int? minutes = null, string? protocol = null, string? atHand = null) =>
+        book.FindAsync(caller, new DrillSearch
+        {
+            Text = text.Length <= DrillRules.LongestName ? text : throw Refusal.Invalid("text", $"At most {DrillRules.LongestName} characters, please."),
+            Area = area,
+            Intent = intent,
+            Phase = phase,
+            Place = place,
+            Minutes = minutes,
+            Protocol = protocol,
+            AtHand = atHand is null ? null : EquipmentIn(atHand),
+        }, cancel);
+
+    private static List<Equipment> EquipmentIn(string names) =>
+    [
+        .. names.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Select(name =>
+            Enum.TryParse<Equipment>(name, ignoreCase: true, out var item) && Enum.IsDefined(item)
+                ? item
+                : throw Refusal.Malformed("atHand", $"There is no equipment called {name}.")),
+    ];
+
+    private static ProtocolResult Score(ScoreInput input)
+    {
+        var errors = new FieldErrors().RequireAtMost(input.Inputs.Count, ScoreInput.MostInputs, "inputs").Include(input.Protocol.Check("protocol"));
+        if (errors.Found.Count == 0 && input.Protocol.WhatIsMissing() is { } missing) errors.Require(false, "protocol", missing);
+        if (errors.Found.Count > 0) throw Refusal.Invalid(errors.Found);
+        return input.Protocol.Score(input.Inputs, input.Seed);
+    }
+
+    private static AimCheckView AimChecked(AimCheckInput input)
+    {
+        var errors = new FieldErrors()
+            .Require(input.Offsets.Count is >= 3 and <= MostBallsInAimCheck, "offsets", $"Between 3 and {MostBallsInAimCheck} balls, please.")
+            .Require(input.Offsets.All(o => Math.Abs(o) <= 200), "offsets", "An offset lies within 200 to either side.")
+            .Require(input.Distance is > 0 and <= 400, "distance", "A distance lies above 0 and up to 400.")
+            .Require(input.Unit is LengthUnit.Yards or LengthUnit.Metres, "unit", "In yards or metres, please.");
+        if (errors.Found.Count > 0) throw Refusal.Invalid(errors.Found);
+        var check = AimCheck.Of([.. input.Offsets.Select(o => input.Unit.Times(o))], new MarkedLength(input.Distance, input.Unit));
+        return new AimCheckView(check.Offset.Degrees, check.Scatter.Degrees, check.Correction?.Degrees, check.Words);
+    }
+
+    private static DrillView Tagged(DrillView drill, HttpResponse response)
+    {
+        response.Headers.ETag = RowVersion.ETag(drill.Version);
+        return drill;
+    }
+}

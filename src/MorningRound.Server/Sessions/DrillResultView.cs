@@ -1,0 +1,129 @@
+using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Plans;
+using MorningRound.Server.Weeks;
+
+namespace MorningRound.Server.Sessions;
+
+/// <summary>A drill of a session, as the phone needs it.</summary>
+public sealed record SessionDrill
+{
+    public required Guid SegmentId { get; init; }
+
+    public required string Name { get; init; }
+
+    /// <summary>How it is scored: "Step ladder".</summary>
+    public required string Scoring { get; init; }
+
+    public required string SetUp { get; init; }
+
+    public required string Criterion { get; init; }
+
+    /// <summary>What is laid over it, in words; empty when nothing is.</summary>
+    public required string Modifiers { get; init; }
+
+    /// <summary>What is asked of it, in words; empty when nothing is.</summary>
+    public required string Goal { get; init; }
+
+    public required IReadOnlyList<Hidden> Hide { get; init; }
+
+    public required IReadOnlyList<string> Cautions { get; init; }
+
+    public required AttemptFlow Flow { get; init; }
+
+    public static SessionDrill Of(SetDrill set, SessionPlan plan)
+    {
+        var planned = plan.Practice().Single(s => s.Id == set.SegmentId).Drill!;
+        return new SessionDrill
+        {
+            SegmentId = set.SegmentId,
+            Name = planned.Drill.Name,
+            Scoring = set.Protocol.Title,
+            SetUp = planned.Drill.SetUp,
+            Criterion = planned.Drill.Criterion,
+            Modifiers = planned.Modifiers.InWords(),
+            Goal = planned.Goal is { } goal ? set.Protocol.InWords(goal) : "",
+            Hide = planned.Drill.Hide,
+            Cautions = planned.Drill.Cautions,
+            Flow = set.Flow,
+        };
+    }
+}
+
+/// <summary>How often one tag was tapped.</summary>
+public sealed record TagCount(string Tag, int Attempts);
+
+/// <summary>What one log gave of one drill.</summary>
+public sealed record DrillResultView
+{
+    public required Guid LogId { get; init; }
+
+    public required Guid SegmentId { get; init; }
+
+    public required string Name { get; init; }
+
+    public required DrillReading Reading { get; init; }
+
+    public required int Attempts { get; init; }
+
+    /// <summary>The result in one line. In a warm-up only that it was done, because a warm-up has no result.</summary>
+    public required string Words { get; init; }
+
+    /// <summary>Empty in a warm-up.</summary>
+    public required IReadOnlyList<Measure> Measures { get; init; }
+
+    /// <summary>What was asked, in words; empty when nothing was.</summary>
+    public required string Goal { get; init; }
+
+    /// <summary>Whether it was met; none when nothing was asked or nothing attempted.</summary>
+    public required bool? GoalMet { get; init; }
+
+    public required IReadOnlyList<TagCount> Tags { get; init; }
+
+    /// <summary>The raw inputs, where they do not fit the drill and so could not be scored.</summary>
+    public required IReadOnlyList<DrillInput> Unscored { get; init; }
+
+    /// <summary>Everything the logs of a session gave, in the order of the plan. Its logs must have been loaded.</summary>
+    public static IReadOnlyList<DrillResultView> Of(AssignmentRow row) =>
+    [
+        .. from segment in row.Document.Practice()
+           from log in row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id)
+           from kept in log.Reading.Segments
+           where kept.SegmentId == segment.Id && kept.Result is not null
+           select Of(log.Id, segment, row.Drills.FirstOrDefault(d => d.SegmentId == segment.Id), kept.Inputs, kept.Result!),
+    ];
+
+    private static DrillResultView Of(
+        Guid logId, PracticeSegment segment, SetDrill? set, IReadOnlyList<DrillInput> inputs, ProtocolResult result)
+    {
+        var isWarmUp = segment.Phase == Phase.WarmUp;
+        var fits = result.Reading != DrillReading.DoesNotFit;
+        var goal = isWarmUp ? null : segment.Drill?.Goal;
+        return new DrillResultView
+        {
+            LogId = logId,
+            SegmentId = segment.Id,
+            Name = segment.Drill?.Drill.Name ?? segment.Title,
+            Reading = result.Reading,
+            Attempts = result.Attempts,
+            Words = isWarmUp && fits ? "A warm-up keeps no score." : result.Words,
+            Measures = isWarmUp ? [] : result.Measures,
+            Goal = goal is null || set is null ? "" : set.Protocol.InWords(goal),
+            GoalMet = goal is null || set is null ? null : set.Protocol.Meets(goal, result),
+            Tags = Counted(inputs),
+            Unscored = fits ? [] : inputs,
+        };
+    }
+
+    private static List<TagCount> Counted(IReadOnlyList<DrillInput> inputs) =>
+    [
+        .. AttemptTags.ByAttempt(inputs).Values
+            .SelectMany(t => new Enum?[] { t.Contact, t.Line, t.Cause, t.Routine })
+            .OfType<Enum>()
+            .Select(t => t is RoutineTag routine ? $"routine {(routine == RoutineTag.NotDone ? "not done" : routine.ToString().ToLowerInvariant())}" : t.ToString().ToLowerInvariant())
+            .GroupBy(t => t)
+            .OrderByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal)
+            .Select(g => new TagCount(g.Key, g.Count())),
+    ];
+}
