@@ -41,6 +41,49 @@ public sealed class School
     public static object StudentInput(string name = "Somebody Made-Up", string note = "") =>
         new { name, hand = "right", level = "improving", coachNote = note };
 
+    public static object Place(string name = "River range") => new
+    {
+        name,
+        kind = "range",
+        surface = "grass",
+        targets = new[] { new { name = "Middle board", distance = new { value = 147.0, unit = "yards" }, bearingDegrees = 2.0, look = "white" } },
+    };
+
+    public static object Streak(int length = 3) => new { kind = "streak", length, make = "Through without a touch" };
+
+    /// <summary>A drill that is counted as a streak of three.</summary>
+    public static object Drill(string name = "Gate", object? protocol = null) => new
+    {
+        name,
+        purpose = "Start it on line",
+        area = "putting",
+        skill = "start line",
+        criterion = "Through the gate",
+        phases = new[] { "block" },
+        intents = new[] { "technique" },
+        places = new[] { "puttingGreen" },
+        usualMinutes = 10,
+        usualBalls = 20,
+        setUp = "Two tees in front of the ball.",
+        protocol = protocol ?? Streak(),
+    };
+
+    /// <summary>A plan of one segment done with a drill.</summary>
+    public static object PlanWithDrill(object? protocol = null, string phase = "block", object? goal = null) => new
+    {
+        title = "A gate",
+        purpose = "Start it on line",
+        successTest = "",
+        segments = new object[]
+        {
+            new
+            {
+                kind = "practice", id = First, title = "Gate", phase, intent = "skill", place = "puttingGreen", minutes = 20, balls = 20,
+                exit = new { kind = "balls" }, drill = new { drillId = Second, drill = Drill(protocol: protocol), goal },
+            },
+        },
+    };
+
     /// <summary>A plan of two segments: 20 minutes with 30 balls, and 10 minutes without.</summary>
     public static object Plan(string title = "Half an hour", string purpose = "Start it on line") => new
     {

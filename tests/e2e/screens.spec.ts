@@ -35,6 +35,26 @@ test('axe finds nothing on the coach’s screens', async ({ page }) => {
   await page.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
   await expect(page.getByTestId('completion')).toBeVisible();
   await isClean(page, 'session');
+  await page.goto('/tee-line');
+  await page.getByRole('link', { name: 'Otto Lanevik' }).click();
+  await page.getByRole('link', { name: 'File' }).click();
+  await expect(page.getByRole('heading', { name: 'Care notes' })).toBeVisible();
+  await isClean(page, 'student file');
+  await page.goto('/places');
+  await expect(page.getByRole('button', { name: /River range/ })).toBeVisible();
+  await page.getByRole('button', { name: /River range/ }).click();
+  await isClean(page, 'places');
+  await page.getByRole('button', { name: 'Change' }).click();
+  await isClean(page, 'place form');
+  await page.goto('/drills');
+  await expect(page.getByText(/^\d+.drills$/)).toBeVisible();
+  await isClean(page, 'drill shelf');
+  await page.getByRole('link', { name: 'Climb the green' }).click();
+  await expect(page.getByTestId('flow')).toBeVisible();
+  await isClean(page, 'drill');
+  await page.getByRole('link', { name: 'Change' }).click();
+  await expect(page.getByTestId('flow')).toBeVisible();
+  await isClean(page, 'drill editor');
   await page.goto('/plans');
   await page.getByRole('link', { name: 'A hundred balls in an hour' }).click();
   await expect(page.getByRole('region', { name: 'Totals' })).toBeVisible();
@@ -47,6 +67,10 @@ for (const look of ['early light', 'outdoor'])
     await comeIn(page, 'student');
     if (look === 'outdoor') await page.getByRole('button', { name: 'Outdoor look' }).click();
     await isClean(page, 'my week');
+    await page.getByRole('link', { name: 'My file' }).click();
+    await expect(page.getByText('What my coach keeps')).toBeVisible();
+    await isClean(page, 'my file');
+    await page.goBack();
     await page.getByRole('link', { name: 'My progress' }).click();
     await expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible();
     await isClean(page, 'my progress');
@@ -81,7 +105,16 @@ test('every screen fits from 360 to 1600 pixels', async ({ page }) => {
   const student = await page.getByRole('link', { name: 'Otto Lanevik' }).getAttribute('href');
   for (const width of [360, 768, 1600]) {
     await page.setViewportSize({ width, height: 800 });
-    for (const path of ['/tee-line', '/plans', '/plans/new', student!]) {
+    for (const path of [
+      '/tee-line',
+      '/plans',
+      '/plans/new',
+      student!,
+      `${student}/file`,
+      '/drills',
+      '/drills/new',
+      '/places',
+    ]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       expect(
@@ -94,6 +127,23 @@ test('every screen fits from 360 to 1600 pixels', async ({ page }) => {
 
 test('lists say when they are empty, and what to do when they cannot be had', async ({ page }) => {
   await comeIn(page, 'coach');
+  for (const [path, empty] of [
+    ['places', 'No places yet'],
+    ['drills', 'No drill fits all of that'],
+  ]) {
+    const address = new RegExp(`/api/${path}(\\?.*)?$`);
+    await page.route(address, (route) => route.fulfill({ json: [] }));
+    await page.goto(`/${path}`);
+    await expect(page.getByText(empty!)).toBeVisible();
+    await page.unroute(address);
+    await page.route(address, (route) =>
+      route.fulfill({ status: 500, json: { title: 'Something broke on our side.' } }),
+    );
+    await page.goto(`/${path}`);
+    await expect(page.getByRole('alert')).toContainText('Something broke on our side.');
+    await expect(page.getByRole('button', { name: 'Try again' })).toBeVisible();
+    await page.unroute(address);
+  }
   await page.route('**/api/plans', (route) => route.fulfill({ json: [] }));
   await page.goto('/plans');
   await expect(page.getByText('No plans yet')).toBeVisible();

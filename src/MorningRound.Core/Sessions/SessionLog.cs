@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
@@ -18,7 +19,11 @@ public sealed record SegmentLog
     /// <summary>Time the clock ran for this segment.</summary>
     public TimeSpan Spent { get; init; }
 
-    /// <summary>The inputs of its drill that stand, attempts taken back left out. Kept whatever becomes of them.</summary>
+    /// <summary>
+    /// The inputs of its drill that stand, attempts taken back left out. Kept whatever becomes of them, but in the entries only:
+    /// a stored reading does not hold them a second time.
+    /// </summary>
+    [JsonIgnore]
     public IReadOnlyList<DrillInput> Inputs { get; init; } = [];
 
     /// <summary>

@@ -47,12 +47,14 @@ internal static class DemoDrill
 
     private static int Number(SetDrill drill, FlowState state, AskNumber asked, double skill, IReadOnlyList<DrillInput> before, SplitMix64 lot)
     {
-        var spread = (int)(60 * (1.1 - skill));
+        var band = state.Transitions.SelectMany(t => t.When ?? []).OfType<NumberIs>().FirstOrDefault();
+        // The better the player, the more often a number falls into its band.
+        var spread = Math.Max(10, band is null ? (int)(60 * (1.1 - skill)) : (int)Math.Min(200, (band.Most - band.Least) / 2 * 1.3 / skill));
         // What was measured lies near what was guessed; anything with a band lies near its middle; the rest is a few feet.
         var near = state.Name.StartsWith("measure", StringComparison.Ordinal) && before[^1] is NumberGiven
             // There are as many guesses as quantities, so the guess lies that many inputs back.
             ? ((NumberGiven)before[^((GuessAndCheck)drill.Protocol).Quantities.Count]).Tenths
-            : state.Transitions.SelectMany(t => t.When ?? []).OfType<NumberIs>().FirstOrDefault() is { } band ? (band.Least + band.Most) / 2
+            : band is not null ? (band.Least + band.Most) / 2
             : 15 + (5 * lot.Below(40));
         var drawn = near + lot.Below((2 * spread) + 1) - spread;
         return Math.Clamp(drawn / asked.Step * asked.Step, asked.Least, asked.Most);

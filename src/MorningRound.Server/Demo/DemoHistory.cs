@@ -1,4 +1,3 @@
-using Microsoft.EntityFrameworkCore;
 using MorningRound.Core;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
@@ -133,7 +132,7 @@ internal sealed class DemoHistory
         // Pain ended one of the hurt student's sessions last week; the tee line has to show it.
         var hurts = student.Name == DemoSquad.HurtStudent && back == 1;
         var began = new DateTimeOffset(day.ToDateTime(new TimeOnly(7 + _lot.Below(10), 5 * _lot.Below(12))), TimeSpan.Zero);
-        var drills = await _db.Assignments.AsNoTracking().Where(a => a.AcademyId == _coach.AcademyId && a.Id == assignment).Select(a => a.Drills).SingleAsync(cancel);
+        var drills = await _sessions.DrillsAsync(_coach, assignment, cancel);
         var entries = new DemoSession(plan, drills, began, student, _lot, hurts, weeksAgo: back).Entries();
         _clock.Turn(entries[^1].At);
         var caller = _coach with { Role = AcademyRole.Student, StudentId = id };

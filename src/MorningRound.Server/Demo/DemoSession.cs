@@ -9,6 +9,9 @@ namespace MorningRound.Server.Demo;
 internal sealed class DemoSession(
     SessionPlan plan, IReadOnlyList<SetDrill> drills, DateTimeOffset began, DemoStudent student, SplitMix64 lot, bool hurts, int weeksAgo)
 {
+    /// <summary>Before that, the squad only counted balls.</summary>
+    private const int WeeksWithDrills = 6;
+
     private readonly List<SessionEntry> _entries = [];
     private DateTimeOffset _now = began;
 
@@ -49,7 +52,7 @@ internal sealed class DemoSession(
         var share = partly ? 0.3 + (0.5 * lot.Unit()) : 1;
         var minutes = segment.Minutes * share * (0.9 + (0.2 * lot.Unit()));
         var end = _now.AddMinutes(minutes);
-        if (drills.FirstOrDefault(d => d.SegmentId == segment.Id) is { } drill)
+        if (weeksAgo < WeeksWithDrills && drills.FirstOrDefault(d => d.SegmentId == segment.Id) is { } drill)
         {
             var inputs = DemoDrill.Play(drill, SkillNow, lot);
             inputs = [.. inputs.Take(Math.Max(1, (int)(inputs.Count * share)))];

@@ -38,27 +38,29 @@ public static class DrillEndpoints
 
     /// <summary>The shelf, as far as it fits what is asked. Names at hand are parted by commas; an empty list is nothing at hand.</summary>
     private static Task<IReadOnlyList<DrillSummary>> FindAsync(
-        Caller caller, DrillBook book, CancellationToken cancel, string text = "", Area? area = null, Intent? intent = null, Phase? phase = null,
-        PlaceKind? place = null, int? minutes = null, string? protocol = null, string? atHand = null) =>
+        Caller caller, DrillBook book, CancellationToken cancel, string text = "", string? area = null, string? intent = null, string? phase = null,
+        string? place = null, int? minutes = null, string? protocol = null, string? atHand = null) =>
         book.FindAsync(caller, new DrillSearch
         {
             Text = text.Length <= DrillRules.LongestName ? text : throw Refusal.Invalid("text", $"At most {DrillRules.LongestName} characters, please."),
-            Area = area,
-            Intent = intent,
-            Phase = phase,
-            Place = place,
+            Area = Named<Area>(area, "area"),
+            Intent = Named<Intent>(intent, "intent"),
+            Phase = Named<Phase>(phase, "phase"),
+            Place = Named<PlaceKind>(place, "place"),
             Minutes = minutes,
             Protocol = protocol,
             AtHand = atHand is null ? null : EquipmentIn(atHand),
         }, cancel);
 
     private static List<Equipment> EquipmentIn(string names) =>
-    [
-        .. names.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Select(name =>
-            Enum.TryParse<Equipment>(name, ignoreCase: true, out var item) && Enum.IsDefined(item)
-                ? item
-                : throw Refusal.Malformed("atHand", $"There is no equipment called {name}.")),
-    ];
+        [.. names.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Select(name => Named<Equipment>(name, "atHand")!.Value)];
+
+    /// <summary>A name of the wire, such as <c>puttingGreen</c>; none where nothing was said.</summary>
+    private static T? Named<T>(string? name, string path)
+        where T : struct, Enum =>
+        string.IsNullOrEmpty(name) ? null
+        : Enum.TryParse<T>(name, ignoreCase: true, out var value) && Enum.IsDefined(value) && !char.IsAsciiDigit(name[0]) ? value
+        : throw Refusal.Malformed(path, $"There is nothing called {name} here.");
 
     private static ProtocolResult Score(ScoreInput input)
     {

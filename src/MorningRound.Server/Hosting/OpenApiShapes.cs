@@ -32,6 +32,7 @@ internal static class OpenApiShapes
         var plain = Nullable.GetUnderlyingType(type) ?? type;
         var canBeNull = plain != type || isNullableProperty;
         if (plain == typeof(string)) schema.Type = canBeNull ? JsonSchemaType.String | JsonSchemaType.Null : JsonSchemaType.String;
+        if (typeof(IEnumerable<string>).IsAssignableFrom(plain)) schema.Items = new OpenApiSchema { Type = JsonSchemaType.String };
         if (plain == typeof(DateTimeOffset))
         {
             schema.Type = canBeNull ? JsonSchemaType.String | JsonSchemaType.Null : JsonSchemaType.String;

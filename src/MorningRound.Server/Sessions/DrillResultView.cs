@@ -2,7 +2,7 @@ using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
-using MorningRound.Server.Weeks;
+using MorningRound.Core.Sessions;
 
 namespace MorningRound.Server.Sessions;
 
@@ -84,14 +84,14 @@ public sealed record DrillResultView
     /// <summary>The raw inputs, where they do not fit the drill and so could not be scored.</summary>
     public required IReadOnlyList<DrillInput> Unscored { get; init; }
 
-    /// <summary>Everything the logs of a session gave, in the order of the plan. Its logs must have been loaded.</summary>
-    public static IReadOnlyList<DrillResultView> Of(AssignmentRow row) =>
+    /// <summary>Everything the logs of a session gave, in the order of the plan and then of the logs.</summary>
+    public static IReadOnlyList<DrillResultView> Of(SessionPlan plan, IReadOnlyList<SetDrill> drills, IReadOnlyList<(Guid Id, SessionLog Log)> logs) =>
     [
-        .. from segment in row.Document.Practice()
-           from log in row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id)
-           from kept in log.Reading.Segments
+        .. from segment in plan.Practice()
+           from log in logs
+           from kept in log.Log.Segments
            where kept.SegmentId == segment.Id && kept.Result is not null
-           select Of(log.Id, segment, row.Drills.FirstOrDefault(d => d.SegmentId == segment.Id), kept.Inputs, kept.Result!),
+           select Of(log.Id, segment, drills.FirstOrDefault(d => d.SegmentId == segment.Id), kept.Inputs, kept.Result!),
     ];
 
     private static DrillResultView Of(

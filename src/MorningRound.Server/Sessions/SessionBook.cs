@@ -24,6 +24,11 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
             .Select(s => new { s.Name, s.Hand })
             .SingleAsync(cancel);
         var completion = row.ToAssignedSession().Completion;
+        var drills = await DrillsAsync(caller, assignmentId, cancel);
+        var logIds = row.Logs.Select(l => l.Id).ToList();
+        var entries = (await db.SessionEntries.AsNoTracking()
+            .Where(e => e.AcademyId == caller.AcademyId && logIds.Contains(e.LogId))
+            .ToListAsync(cancel)).ToLookup(e => e.LogId, e => e.Document);
         return new SessionView
         {
             Card = SessionCard.Of(row, clock.Today(caller.TimeZone)),
@@ -36,10 +41,15 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
             Segments = completion.Segments,
             Logs = [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(LogView.Of)],
             Pain = PainForm.Asked,
-            Drills = [.. row.Drills.Select(d => SessionDrill.Of(d, row.Document))],
-            Results = DrillResultView.Of(row),
+            Drills = [.. drills.Select(d => SessionDrill.Of(d, row.Document))],
+            Results = DrillResultView.Of(row.Document, drills, [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(l => (l.Id, SessionLog.From(entries[l.Id], drills)))]),
         };
     }
+
+    /// <summary>The drills of a session as they were set; empty where it has none.</summary>
+    public async Task<IReadOnlyList<SetDrill>> DrillsAsync(Caller caller, Guid assignmentId, CancellationToken cancel) =>
+        await db.SetDrills.AsNoTracking().Where(d => d.AcademyId == caller.AcademyId && d.AssignmentId == assignmentId)
+            .Select(d => d.Document).SingleOrDefaultAsync(cancel) ?? [];
 
     /// <summary>All entries of a student's own log, to go on with it on another device or after the phone forgot it.</summary>
     public async Task<IReadOnlyList<SessionEntry>> EntriesAsync(Caller caller, Guid logId, CancellationToken cancel)
@@ -91,7 +101,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
                 Sequence = e.Sequence,
                 Document = e,
             }));
-            log.Reading = SessionLog.From([.. kept, .. added], assignment.Drills);
+            log.Reading = SessionLog.From([.. kept, .. added], await DrillsAsync(caller, assignment.Id, cancel));
             log.Day = DomainClock.DayOf(log.Reading.StartedAt!.Value, caller.TimeZone);
             log.FinishedAt = log.Reading.FinishedAt;
             log.LastSequence = kept.Count + added.Count;

@@ -36,6 +36,8 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
 
     public DbSet<AssignmentRow> Assignments => Set<AssignmentRow>();
 
+    public DbSet<SetDrillsRow> SetDrills => Set<SetDrillsRow>();
+
     public DbSet<SessionLogRow> SessionLogs => Set<SessionLogRow>();
 
     public DbSet<SessionEntryRow> SessionEntries => Set<SessionEntryRow>();

@@ -30,9 +30,6 @@ public sealed class AssignmentRow
     /// <summary>The plan as it was when it was set, and from publishing on as it was published.</summary>
     public required SessionPlan Document { get; set; }
 
-    /// <summary>The drills of the plan, compiled for this student when it was published; empty before that.</summary>
-    public IReadOnlyList<SetDrill> Drills { get; set; } = [];
-
     /// <summary>None while it is a draft that only coaches see.</summary>
     public DateTimeOffset? PublishedAt { get; set; }
 
@@ -46,16 +43,35 @@ public sealed class AssignmentRow
     public IList<SessionLogRow> Logs { get; } = [];
 }
 
-internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow>
+/// <summary>
+/// The drills of an assignment, compiled for its student when it was published. Apart from the assignment, because only a
+/// session that is practised or looked at needs their flows; a squad at a glance does not.
+/// </summary>
+public sealed class SetDrillsRow
 {
+    public Guid AcademyId { get; init; }
+
+    public Guid AssignmentId { get; init; }
+
+    public required IReadOnlyList<SetDrill> Document { get; set; }
+}
+
+internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow>, IEntityTypeConfiguration<SetDrillsRow>
+{
+    public void Configure(EntityTypeBuilder<SetDrillsRow> builder)
+    {
+        builder.ToTable("assignment_drills");
+        builder.HasKey(d => new { d.AcademyId, d.AssignmentId });
+        builder.HasOne<AssignmentRow>().WithOne().HasForeignKey<SetDrillsRow>(d => new { d.AcademyId, d.AssignmentId });
+        builder.Property(d => d.Document).IsDocument();
+    }
+
     public void Configure(EntityTypeBuilder<AssignmentRow> builder)
     {
         builder.ToTable("assignments");
         builder.HasKey(a => new { a.AcademyId, a.Id });
         builder.HasOne<StudentRow>().WithMany().HasForeignKey(a => new { a.AcademyId, a.StudentId });
         builder.Property(a => a.Document).IsDocument();
-        // Rows from before there were drills have none.
-        builder.Property(a => a.Drills).IsDocument().HasDefaultValueSql("""'{"version":1,"content":[]}'""");
         builder.Property(a => a.Version).IsConcurrencyToken();
         builder.HasIndex(a => new { a.AcademyId, a.StudentId, a.Monday });
         builder.HasIndex(a => new { a.AcademyId, a.Monday });

@@ -99,7 +99,8 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
             draft.Document = plans.GetValueOrDefault(draft.PlanId) ?? draft.Document;
             errors.AddRange(PlanRules.ToPublish(draft.Document)
                 .Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}: {e.Message}")));
-            (draft.Drills, var missing) = SetDrill.Of(draft.Document, file, draft.Id);
+            var (compiled, missing) = SetDrill.Of(draft.Document, file, draft.Id);
+            if (compiled.Count > 0) db.SetDrills.Add(new SetDrillsRow { AcademyId = caller.AcademyId, AssignmentId = draft.Id, Document = compiled });
             errors.AddRange(missing.Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}, {e.Message}")));
             draft.PublishedAt = clock.GetUtcNow();
             draft.Version++;

@@ -17,7 +17,7 @@ public class RightsMatrixTests
     /// <summary>One row: the endpoint as it is routed, a call to it, and the status for each of <see cref="Callers"/>.</summary>
     private sealed record Row(string Method, string Route, Func<Ids, (string Path, object? Body)> Call, int[] Statuses);
 
-    private sealed record Ids(Guid Student, Guid Plan, Guid Session, Guid Draft, Guid Log)
+    private sealed record Ids(Guid Student, Guid Plan, Guid Session, Guid Draft, Guid Log, Guid Place, Guid Drill)
     {
         public Guid New { get; } = Guid.CreateVersion7();
     }
@@ -28,7 +28,8 @@ public class RightsMatrixTests
     private static readonly int[] CoachesOfAny = [401, 200, 200, 403, 403, 200, 403];
     private static readonly int[] CoachesHere = [401, 200, 200, 403, 403, 404, 403];
     private static readonly int[] OwnAndCoaches = [401, 200, 200, 200, 404, 404, 404];
-
+    private static readonly int[] AnybodySignedIn = [401, 200, 200, 200, 200, 200, 200];
+    private static readonly int[] AnybodyHere = [401, 200, 200, 200, 200, 404, 404];
 
     private static readonly Row[] Matrix =
     [
@@ -41,7 +42,25 @@ public class RightsMatrixTests
         new("GET", "/api/students/", _ => ("/api/students", null), CoachesOfAny),
         new("GET", "/api/students/{id:guid}", i => ($"/api/students/{i.Student}", null), OwnAndCoaches),
         new("PUT", "/api/students/{id:guid}", i => ($"/api/students/{i.Student}", ("If-Match", School.StudentInput("Changed"))), CoachesHere),
+        new("GET", "/api/students/{id:guid}/file", i => ($"/api/students/{i.Student}/file", null), OwnAndCoaches),
+        new("PUT", "/api/students/{id:guid}/file", i => ($"/api/students/{i.Student}/file", ("If-Match", (object)new { own = new { routine = new[] { $"Step {i.New}" } } })), OwnAndCoaches),
         new("POST", "/api/students/{id:guid}/invitations", i => ($"/api/students/{i.Student}/invitations", null), [401, 409, 409, 403, 403, 404, 403]),
+        new("GET", "/api/places/", _ => ("/api/places", null), AnybodySignedIn),
+        new("GET", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", null), AnybodyHere),
+        new("PUT", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", ("If-Match", School.Place($"Changed {i.New}"))), CoachesHere),
+        new("DELETE", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", null), [401, 204, 204, 403, 403, 404, 403]),
+        new("GET", "/api/places/file", _ => ("/api/places/file", null), CoachesOfAny),
+        new("POST", "/api/places/file", i => ("/api/places/file", new { format = "morning-round-places", version = 1, places = new[] { new { id = i.New, place = School.Place() } } }), CoachesOfAny),
+        new("GET", "/api/drills/", _ => ("/api/drills?minutes=10", null), CoachesOfAny),
+        new("GET", "/api/drills/protocols", _ => ("/api/drills/protocols", null), CoachesOfAny),
+        new("POST", "/api/drills/check", _ => ("/api/drills/check", new { drill = School.Drill() }), CoachesOfAny),
+        new("POST", "/api/drills/score", _ => ("/api/drills/score", new { protocol = School.Streak(), inputs = Array.Empty<object>() }), CoachesOfAny),
+        new("POST", "/api/drills/aim-check", _ => ("/api/drills/aim-check", new { distance = 185, unit = "yards", offsets = new[] { 13, 16, 15 } }), AnybodySignedIn),
+        new("GET", "/api/drills/file", _ => ("/api/drills/file", null), CoachesOfAny),
+        new("POST", "/api/drills/file", i => ("/api/drills/file", new { format = "morning-round-drills", version = 1, drills = new[] { new { id = i.New, drill = School.Drill() } } }), CoachesOfAny),
+        new("GET", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", null), CoachesHere),
+        new("PUT", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", ("If-Match", School.Drill($"Changed {i.New}"))), CoachesHere),
+        new("DELETE", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", null), [401, 204, 204, 403, 403, 404, 403]),
         new("GET", "/api/plans/", _ => ("/api/plans", null), CoachesOfAny),
         new("POST", "/api/plans/check", _ => ("/api/plans/check", School.Plan()), CoachesOfAny),
         new("GET", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", null), CoachesHere),
@@ -76,18 +95,21 @@ public class RightsMatrixTests
         var elsewhere = await School.OpenAsync(server, "Second");
         Browser[] browsers = [server.NewBrowser(), here.Owner, here.Coach, here.Student, here.OtherStudent, elsewhere.Coach, elsewhere.Student];
         var wrong = new List<string>();
+        var ids = await FreshAsync(here);
         foreach (var row in Matrix)
         {
             for (var caller = 0; caller < Callers.Length; caller++)
             {
-                var (path, body) = row.Call(row == Matrix[^1] ? new Ids(default, default, default, default, default) : await FreshAsync(here));
-                var before = await FingerprintAsync(server);
-                var answer = await CallAsync(browsers[caller], row.Method, path, body);
+                var (path, body) = row.Call(ids);
                 var expected = row.Statuses[caller];
+                var before = expected >= 400 ? await FingerprintAsync(server) : "";
+                var answer = await CallAsync(browsers[caller], row.Method, path, body);
                 var cell = $"{row.Method} {row.Route} as {Callers[caller]}";
                 if ((int)answer.Status != expected) wrong.Add($"{cell}: {(int)answer.Status}, not {expected}");
                 if (expected >= 400 && answer.Body?["status"]?.GetValue<int>() != expected) wrong.Add($"{cell}: no problem document");
                 if (expected >= 400 && await FingerprintAsync(server) != before) wrong.Add($"{cell}: refused, but something changed");
+                // What a call has changed or taken away is no ground for the next cell.
+                if (expected < 400 && row.Method != "GET" && row != Matrix[^1]) ids = await FreshAsync(here);
             }
         }
 
@@ -109,7 +131,7 @@ public class RightsMatrixTests
             endpoint.RoutePattern.RawText is { } text && text.StartsWith('/') ? text : $"/{endpoint.RoutePattern.RawText}";
     }
 
-    /// <summary>Rows to act on that no earlier cell has changed.</summary>
+    /// <summary>Rows to act on that no earlier cell has changed or taken away.</summary>
     private static async Task<Ids> FreshAsync(School school)
     {
         var plan = await school.SavePlanAsync();
@@ -117,7 +139,10 @@ public class RightsMatrixTests
         await school.PublishAsync();
         var log = Guid.CreateVersion7();
         await school.SendAsync(log, session, School.Entry(1, "entered", 0, ("segmentId", School.First)));
-        return new Ids(school.StudentId, plan, session, await school.SetAsync(plan, day: null), log);
+        var (place, drill) = (Guid.CreateVersion7(), Guid.CreateVersion7());
+        await school.Coach.PutAsync($"/api/places/{place}", School.Place());
+        await school.Coach.PutAsync($"/api/drills/{drill}", School.Drill());
+        return new Ids(school.StudentId, plan, session, await school.SetAsync(plan, day: null), log, place, drill);
     }
 
     private static async Task<Answer> CallAsync(Browser browser, string method, string path, object? body)
@@ -146,8 +171,13 @@ public class RightsMatrixTests
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM accounts t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM invitations t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM students t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM student_files t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM student_changes t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM places t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drills t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plans t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM assignments t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM assignment_drills t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_logs t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entries t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entry_conflicts t)) AS "Value"

@@ -644,10 +644,10 @@ export interface paths {
       parameters: {
         query?: {
           text?: string;
-          area?: components['schemas']['Area'];
-          intent?: components['schemas']['Intent'];
-          phase?: components['schemas']['Phase'];
-          place?: components['schemas']['PlaceKind'];
+          area?: string;
+          intent?: string;
+          phase?: string;
+          place?: string;
           minutes?: number;
           protocol?: string;
           atHand?: string;
@@ -1602,7 +1602,7 @@ export interface components {
       approach?: null | components['schemas']['Approach'];
       season?: null | components['schemas']['Season'];
       focus?: components['schemas']['FocusChain'];
-      setUpBasics?: unknown[];
+      setUpBasics?: string[];
       bag?: components['schemas']['BagClub'][];
       wedgeGrid?: components['schemas']['WedgeNumber'][];
       painfulParts?: components['schemas']['PainfulPart'][];
@@ -1670,10 +1670,10 @@ export interface components {
       drawing?: components['schemas']['SetUpDrawing'];
       /** Format: int32 */
       gateMillimetres?: null | number;
-      cues?: unknown[];
+      cues?: string[];
       feedback?: null | components['schemas']['FeedbackSource'];
       hide?: components['schemas']['Hidden'][];
-      cautions?: unknown[];
+      cautions?: string[];
       whenCrowded?: string;
       protocol: components['schemas']['ScoringProtocol'];
       ladder?: components['schemas']['Rung'][];
@@ -2397,7 +2397,7 @@ export interface components {
       clubs: components['schemas']['Club'][];
       shapes?: components['schemas']['ShotShape'][];
       heights?: components['schemas']['ShotHeight'][];
-      targets?: unknown[];
+      targets?: string[];
       /** Format: int32 */
       calls?: number;
       pattern?: components['schemas']['PatternStep'][];
@@ -2677,7 +2677,7 @@ export interface components {
       modifiers: string;
       goal: string;
       hide: components['schemas']['Hidden'][];
-      cautions: unknown[];
+      cautions: string[];
       flow: components['schemas']['AttemptFlow'];
     };
     SessionEntry:
@@ -2890,7 +2890,7 @@ export interface components {
       at: string;
       name: string;
       role: components['schemas']['AcademyRole'];
-      fields: unknown[];
+      fields: string[];
     };
     StudentFile: {
       own?: components['schemas']['StudentsPart'];
@@ -2934,7 +2934,7 @@ export interface components {
       believedWeaknesses?: components['schemas']['Area'][];
       dislikedClubs?: components['schemas']['Club'][];
       dislikedSides?: components['schemas']['TargetSide'][];
-      routine?: unknown[];
+      routine?: string[];
       windows?: components['schemas']['PracticeWindow'][];
       equipment?: components['schemas']['Equipment'][];
       competitions?: components['schemas']['Competition'][];

@@ -11,6 +11,8 @@ const keys: [string, [string, string][]][] = [
     [
       ['1', 'Tee line'],
       ['2', 'Plans'],
+      ['3', 'Drill shelf'],
+      ['4', 'Places'],
       ['?', 'These keys'],
     ],
   ],
@@ -23,9 +25,17 @@ const keys: [string, [string, string][]][] = [
   ],
   ['Plans', [['n', 'New plan']]],
   [
+    'Drill shelf and places',
+    [
+      ['n', 'New drill, new place'],
+      ['/', 'Look for words'],
+    ],
+  ],
+  [
     'Planning bench',
     [
       ['w b r o p', 'Add warm-up, block, random, on-course, pause'],
+      ['d', 'Add a drill from the shelf'],
       ['↑ ↓', 'Select the segment before or after'],
       ['Alt ↑  Alt ↓', 'Move the segment'],
       ['Alt ←  Alt →', 'A minute shorter, a minute longer'],

@@ -75,6 +75,8 @@ function SignedIn({ session, person }: { session: Session; person: Person }) {
 }
 
 const link = {
+  whiteSpace: 'nowrap',
+  flex: 'none',
   color: 'text.primary',
   textDecoration: 'none',
   fontWeight: 600,
@@ -90,6 +92,8 @@ function CoachBar({ person }: { person: Person }) {
   useKeys({
     '1': () => void navigate('/tee-line'),
     '2': () => void navigate('/plans'),
+    '3': () => void navigate('/drills'),
+    '4': () => void navigate('/places'),
     '?': () => setShowsKeys(true),
   });
   return (
@@ -112,6 +116,12 @@ function CoachBar({ person }: { person: Person }) {
         </Box>
         <Box component={NavLink} to="/plans" sx={link}>
           Plans<Key>2</Key>
+        </Box>
+        <Box component={NavLink} to="/drills" sx={link}>
+          Drills<Key>3</Key>
+        </Box>
+        <Box component={NavLink} to="/places" sx={link}>
+          Places<Key>4</Key>
         </Box>
       </Box>
       <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary', fontSize: 15 }}>
@@ -138,7 +148,10 @@ function StudentBar({ person }: { person: Person }) {
     <Box component="header" className="no-print" sx={{ maxWidth: 620, width: '100%', mx: 'auto', px: 2, pt: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Mark isShort />
-        <Box sx={{ ml: 'auto', display: 'flex' }}>
+        <Box component="span" sx={{ color: 'text.secondary', fontSize: 15, lineHeight: 1.15, minWidth: 0 }}>
+          {person.name}
+        </Box>
+        <Box sx={{ ml: 'auto', display: 'flex', flex: 'none' }}>
           <Button onClick={() => setOutdoor(!isOutdoor)} aria-pressed={isOutdoor}>
             {isOutdoor ? 'Indoor look' : 'Outdoor look'}
           </Button>
@@ -152,8 +165,8 @@ function StudentBar({ person }: { person: Person }) {
         <Box component={NavLink} to="/my-progress" sx={{ ...link, py: 1.5 }}>
           My progress
         </Box>
-        <Box component="span" sx={{ ml: 'auto', alignSelf: 'center', color: 'text.secondary', fontSize: 15 }}>
-          {person.name}
+        <Box component={NavLink} to="/my-file" sx={{ ...link, py: 1.5 }}>
+          My file
         </Box>
       </Box>
     </Box>

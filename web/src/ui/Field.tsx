@@ -29,12 +29,12 @@ export function Labelled({ label, hint, error, id, children }: Labelled & { id: 
   );
 }
 
-type FieldProps = Labelled &
-  Omit<OutlinedInputProps, 'label' | 'error' | 'id' | 'ref'> & { ref?: Ref<HTMLInputElement> };
+type FieldProps = Labelled & Omit<OutlinedInputProps, 'label' | 'error' | 'ref'> & { ref?: Ref<HTMLInputElement> };
 
 /** A text field. */
-export function Field({ label, hint, error, inputProps, ref, ...input }: FieldProps) {
-  const id = useId();
+export function Field({ label, hint, error, inputProps, ref, id: given, ...input }: FieldProps) {
+  const made = useId();
+  const id = given ?? made;
   return (
     <Labelled label={label} hint={hint} error={error} id={id}>
       <OutlinedInput

@@ -137,6 +137,133 @@ export const bodyParts: Record<Schemas['BodyPart'], string> = {
   ankleOrFoot: 'Ankle or foot',
 };
 
+export const equipment: Record<Schemas['Equipment'], string> = {
+  alignmentSticks: 'Alignment sticks',
+  tees: 'Tees',
+  mirror: 'Mirror',
+  puttingGate: 'Putting gate',
+  stringLine: 'String',
+  chalk: 'Chalk',
+  coins: 'Coins',
+  towel: 'Towel',
+  headcover: 'Headcover',
+  footSpray: 'Foot spray',
+  tapeMeasure: 'Tape measure',
+  phone: 'Phone',
+  launchMonitor: 'Launch monitor',
+  metronome: 'Metronome',
+  umbrella: 'Umbrella',
+};
+
+export const clubGroups: Record<Schemas['ClubGroup'], string> = {
+  none: 'No club',
+  putter: 'Putter',
+  wedges: 'Wedges',
+  shortIrons: 'Short irons',
+  midIrons: 'Mid irons',
+  longIronsAndHybrids: 'Long irons and hybrids',
+  woods: 'Woods',
+  driver: 'Driver',
+  any: 'Any club',
+};
+
+export const swingSizes: Record<Schemas['SwingSize'], string> = {
+  putt: 'Putt',
+  chip: 'Chip',
+  half: 'Half swing',
+  threeQuarter: 'Three-quarter swing',
+  full: 'Full swing',
+};
+
+export const swingLengths: Record<Schemas['SwingLength'], string> = {
+  halfPastSeven: '7:30',
+  nine: '9:00',
+  ten: '10:00',
+  full: 'Full',
+};
+
+export const hiddenThings: Record<Schemas['Hidden'], string> = {
+  result: 'The result',
+  numbers: 'The numbers',
+  video: 'The video',
+};
+
+export const drawings: Record<Schemas['SetUpDrawing'], string> = {
+  none: 'No drawing',
+  aroundTheHole: 'Around the hole',
+  ladder: 'Steps away from the hole',
+  zones: 'Zones around the hole',
+  gate: 'A gate',
+  sticks: 'Sticks on the ground',
+  corridor: 'A corridor down the range',
+  carries: 'Carries up the range',
+};
+
+export const handsOnClub: Record<Schemas['HandsOnClub'], string> = {
+  both: 'Both hands',
+  leadOnly: 'Lead hand only',
+  trailOnly: 'Trail hand only',
+};
+
+export const stances: Record<Schemas['Stance'], string> = {
+  normal: 'Normal stance',
+  feetTogether: 'Feet together',
+  leadFootOnly: 'Lead foot only',
+  trailFootOnly: 'Trail foot only',
+};
+
+export const lengthUnits: Record<Schemas['LengthUnit'], string> = {
+  yards: 'yd',
+  metres: 'm',
+  feet: 'ft',
+  inches: 'in',
+};
+
+export const ages: Record<Schemas['AgeBand'], string> = {
+  underTwelve: 'Under 12',
+  twelveToSeventeen: '12 to 17',
+  adult: 'Adult',
+  sixtyAndOver: '60 and over',
+};
+
+export const approaches: Record<Schemas['Approach'], string> = {
+  evenSplit: 'Even split',
+  threeParts: 'Three parts',
+  stepUp: 'Step up',
+  slowBuild: 'Slow build',
+  playIt: 'Play it',
+  sharpen: 'Sharpen',
+};
+
+export const seasons: Record<Schemas['Season'], string> = {
+  offSeason: 'Off-season',
+  preSeason: 'Pre-season',
+  inSeason: 'In season',
+  competitionWeek: 'Competition week',
+};
+
+export const ballKinds: Record<Schemas['BallKind'], string> = { rangeBall: 'Range ball', ownBall: 'Own ball' };
+
+export const hitFrom: Record<Schemas['HitFrom'], string> = { grass: 'Grass', mat: 'Mat', indoors: 'Indoors' };
+
+export const surfaces: Record<Schemas['RangeSurface'], string> = {
+  grass: 'Grass',
+  mat: 'Mats',
+  indoorBay: 'Indoor bay',
+};
+
+export const sides: Record<Schemas['TargetSide'], string> = { left: 'Left', right: 'Right' };
+
+export const weekdays: Record<Schemas['DayOfWeek'], string> = {
+  monday: 'Monday',
+  tuesday: 'Tuesday',
+  wednesday: 'Wednesday',
+  thursday: 'Thursday',
+  friday: 'Friday',
+  saturday: 'Saturday',
+  sunday: 'Sunday',
+};
+
 /** "Lead (left)" for a right-handed player. */
 export function sideName(side: Schemas['BodySide'], hand: Schemas['Hand']): string {
   const isLeft = (side === 'lead') === (hand === 'right');

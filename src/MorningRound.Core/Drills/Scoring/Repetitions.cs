@@ -22,7 +22,7 @@ public sealed record Repetitions : ScoringProtocol
     protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder()
         .Registers("count")
         .Display(Count is { } count ? $"{{0}} of {count}" : "{0} done", Flow.Value("count"))
-        .State("repeat", "One more", new AskTap("Done"), Flow.DoneUntil(Flow.Always, "count", Count - 1, [Flow.Add("count")], "repeat"))
+        .State("repeat", "One more", new AskTap("Did one"), Flow.DoneUntil(Flow.Always, "count", Count - 1, [Flow.Add("count")], "repeat"))
         .Build();
 
     private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)

@@ -65,7 +65,7 @@ public sealed record TimedSteps : ScoringProtocol
         for (var i = 0; i < Steps.Count; i++)
         {
             var step = Steps[i];
-            FlowAsk ask = step.Seconds is { } seconds ? new RunTimer(seconds) : new AskTap("Done");
+            FlowAsk ask = step.Seconds is { } seconds ? new RunTimer(seconds) : new AskTap("Did it");
             var prompt = step.Times is { } times ? $"{step.Label}, {times} times" : step.Label;
             // Only the last step of a cycle can be the last of all.
             int? last = i == Steps.Count - 1 ? PlannedAttempts - 1 : null;

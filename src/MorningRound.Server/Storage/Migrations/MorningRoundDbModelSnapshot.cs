@@ -527,12 +527,6 @@ namespace MorningRound.Server.Storage.Migrations
                         .IsRequired()
                         .HasColumnType("jsonb");
 
-                    b.Property<string>("Drills")
-                        .IsRequired()
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("jsonb")
-                        .HasDefaultValueSql("'{\"version\":1,\"content\":[]}'");
-
                     b.Property<string>("Excuse")
                         .HasMaxLength(24)
                         .HasColumnType("character varying(24)");
@@ -565,6 +559,23 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasIndex("AcademyId", "StudentId", "Monday");
 
                     b.ToTable("assignments", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Weeks.SetDrillsRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("AssignmentId")
+                        .HasColumnType("uuid");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb");
+
+                    b.HasKey("AcademyId", "AssignmentId");
+
+                    b.ToTable("assignment_drills", (string)null);
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserClaim<System.Guid>", b =>
@@ -689,6 +700,15 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Students.StudentRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Weeks.SetDrillsRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Weeks.AssignmentRow", null)
+                        .WithOne()
+                        .HasForeignKey("MorningRound.Server.Weeks.SetDrillsRow", "AcademyId", "AssignmentId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });

@@ -57,6 +57,10 @@ export function take(flow: Flow, walk: Walk, input: DrillInput): Walk {
   };
 }
 
+/** Whether a drill still wants something. */
+export const isAsking = (flow: Flow, inputs: readonly DrillInput[]): boolean =>
+  walkThrough(flow, inputs).state !== undefined;
+
 /** Leaves out the last attempt with all its inputs; one that was only begun counts as the last. */
 export function withoutLastAttempt(inputs: readonly DrillInput[]): DrillInput[] {
   const last = inputs.at(-1)?.attempt;

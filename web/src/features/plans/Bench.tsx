@@ -5,11 +5,13 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Problem } from '../../api/client';
 import { useKeys } from '../../app/keys';
+import { DraftNotices, Notice } from '../../ui/DraftNotices';
 import { Field } from '../../ui/Field';
 import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { SessionStrip, type StripSegment } from '../../ui/SessionStrip';
 import { Empty, Key, Trouble } from '../../ui/states';
-import { newSegment, type Plan } from './draft';
+import { newSegment, segmentOf, type Plan } from './draft';
+import { DrillDialog } from './DrillDialog';
 import { LeaveDialog } from './LeaveDialog';
 import { useRemovePlan } from './queries';
 import { SegmentEditor } from './SegmentEditor';
@@ -28,6 +30,7 @@ export function Bench(props: BenchProps) {
   const remove = useRemovePlan();
   const navigate = useNavigate();
   const [isSetting, setIsSetting] = useState(false);
+  const [isChoosing, setIsChoosing] = useState(false);
   const index = plan.segments.findIndex((s) => s.id === selected);
   const segment = plan.segments[index];
   const place = plan.segments.findLast((s) => s.kind === 'practice')?.place ?? 'range';
@@ -51,6 +54,7 @@ export function Bench(props: BenchProps) {
     r: () => add('random'),
     o: () => add('onCourse'),
     p: () => add('pause'),
+    d: () => setIsChoosing(true),
   });
 
   return (
@@ -84,17 +88,13 @@ export function Bench(props: BenchProps) {
         </Box>
       </Box>
 
-      {bench.wasRestored && (
-        <Notice text="Changes you had not saved are back.">
-          <Button onClick={bench.discard}>Drop them</Button>
-        </Notice>
-      )}
-      {bench.newer && (
-        <Notice text="Somebody saved a newer version of this plan in the meantime. Nothing was overwritten; yours is still here.">
-          <Button onClick={bench.newer.take}>Take theirs</Button>
-          <Button onClick={bench.newer.overwrite}>Save mine over it</Button>
-        </Notice>
-      )}
+      <DraftNotices
+        wasRestored={bench.wasRestored}
+        onDiscard={bench.discard}
+        isStale={bench.newer !== undefined}
+        onTakeTheirs={() => bench.newer?.take()}
+        onOverwrite={() => bench.newer?.overwrite()}
+      />
       {bench.saveError && <Trouble error={bench.saveError} onRetry={bench.save} />}
       {remove.error && <Trouble error={remove.error} />}
       {draft.removed && (
@@ -155,6 +155,14 @@ export function Bench(props: BenchProps) {
             >
               Pause<Key>p</Key>
             </Button>
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() => setIsChoosing(true)}
+              sx={{ px: 0.9, minHeight: 34, fontSize: 13 }}
+            >
+              Drill<Key>d</Key>
+            </Button>
           </Box>
           <SegmentList
             segments={plan.segments}
@@ -174,6 +182,15 @@ export function Bench(props: BenchProps) {
           />
         )}
       </Box>
+      {isChoosing && (
+        <DrillDialog
+          onClose={() => setIsChoosing(false)}
+          onChoose={(drill) => {
+            change({ do: 'add', segment: segmentOf(drill, place) });
+            setIsChoosing(false);
+          }}
+        />
+      )}
       {isSetting && <SetForStudentDialog planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
       <LeaveDialog blocker={bench.blocker} />
     </>
@@ -226,29 +243,6 @@ function Words({
         onChange={(e) => onWrite({ successTest: e.target.value })}
         error={errorAt('successTest')}
       />
-    </Box>
-  );
-}
-
-function Notice({ text, children }: { text: string; children: React.ReactNode }) {
-  return (
-    <Box
-      role="status"
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        gap: 1,
-        flexWrap: 'wrap',
-        mb: 1.5,
-        pl: 2,
-        py: 0.5,
-        borderLeft: '4px solid',
-        borderColor: 'secondary.main',
-        bgcolor: 'background.paper',
-      }}
-    >
-      <span>{text}</span>
-      {children}
     </Box>
   );
 }

@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
+import { Chips } from '../../ui/Chips';
 import { Choice, Field, optionsOf } from '../../ui/Field';
-import { areas, clubs, feedbackSources, intents, keysOf, places } from '../../ui/format';
+import { areas, clubs, feedbackSources, intents, places } from '../../ui/format';
 import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { Stepper } from '../../ui/Stepper';
+import { Tick } from '../../ui/Tick';
 import type { PracticeSegment, Segment } from './draft';
+import { PlannedDrillFields } from './PlannedDrillFields';
 
 interface Props {
   segment: Segment;
@@ -56,6 +57,13 @@ export function SegmentEditor({ segment, errorAt, onChange }: Props) {
         onChange={(e) => onChange({ instruction: e.target.value })}
         error={errorAt('instruction')}
       />
+      {segment.kind === 'practice' && segment.drill && (
+        <PlannedDrillFields
+          planned={segment.drill}
+          errorAt={(field) => errorAt(`drill.${field}`)}
+          onChange={(drill) => onChange({ drill })}
+        />
+      )}
       {segment.kind === 'practice' && <PracticeFields segment={segment} errorAt={errorAt} onChange={onChange} />}
     </Box>
   );
@@ -157,7 +165,7 @@ function PracticeFields({ segment, errorAt, onChange }: Omit<Props, 'segment'> &
         />
       </Box>
       <Exit segment={segment} errorAt={errorAt} onChange={onChange} />
-      <Clubs value={segment.clubs} onChange={(clubs) => onChange({ clubs })} />
+      <Chips label="Clubs" names={clubs} value={segment.clubs} onChange={(value) => onChange({ clubs: value })} />
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center' }}>
         {segment.phase === 'warmUp' && (
           <Tick
@@ -217,72 +225,6 @@ function Exit({ segment, errorAt, onChange }: Omit<Props, 'segment'> & { segment
           hint={segment.balls > 0 ? `At most ${segment.balls} balls.` : `At most ${segment.minutes} min.`}
         />
       )}
-    </Box>
-  );
-}
-
-type Club = Schemas['Club'];
-
-function Clubs({ value, onChange }: { value: Club[]; onChange: (clubs: Club[]) => void }) {
-  return (
-    <Box>
-      <Typography component="div" sx={{ fontSize: 14, fontWeight: 620, mb: 0.5 }}>
-        Clubs
-      </Typography>
-      <Box role="group" aria-label="Clubs" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
-        {keysOf(clubs).map((club) => {
-          const isOn = value.includes(club);
-          return (
-            <Box
-              key={club}
-              component="button"
-              type="button"
-              aria-pressed={isOn}
-              onClick={() =>
-                onChange(
-                  isOn ? value.filter((c) => c !== club) : keysOf(clubs).filter((c) => c === club || value.includes(c)),
-                )
-              }
-              sx={{
-                px: 1.1,
-                height: 30,
-                borderRadius: 4,
-                border: '1px solid',
-                borderColor: isOn ? 'text.primary' : '#8d9488',
-                bgcolor: isOn ? 'text.primary' : 'background.paper',
-                color: isOn ? 'background.paper' : 'text.primary',
-                font: 'inherit',
-                fontSize: 13.5,
-                cursor: 'pointer',
-              }}
-            >
-              {clubs[club]}
-            </Box>
-          );
-        })}
-      </Box>
-    </Box>
-  );
-}
-
-function Tick({
-  label,
-  checked,
-  onChange,
-}: {
-  label: ReactNode;
-  checked: boolean;
-  onChange: (checked: boolean) => void;
-}) {
-  return (
-    <Box component="label" sx={{ display: 'flex', gap: 1, alignItems: 'center', cursor: 'pointer', minHeight: 32 }}>
-      <input
-        type="checkbox"
-        checked={checked}
-        onChange={(e) => onChange(e.target.checked)}
-        style={{ width: 20, height: 20, accentColor: '#1e3b30' }}
-      />
-      {label}
     </Box>
   );
 }

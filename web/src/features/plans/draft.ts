@@ -32,6 +32,7 @@ export function planFrom(plan: Schemas['SessionPlan']): Plan {
             clubs: s.clubs ?? [],
             cue: s.cue ?? '',
             feedback: s.feedback ?? null,
+            drill: s.drill ?? null,
             slowRepetitions: s.slowRepetitions ?? false,
             bridge: s.bridge ?? false,
             fullRoutine: s.fullRoutine ?? false,
@@ -64,7 +65,34 @@ export function newSegment(of: Phase | 'pause', place: Schemas['PlaceKind']): Se
     instruction: '',
     cue: '',
     feedback: null,
+    drill: null,
     exit: { kind: 'minutes' },
+    slowRepetitions: false,
+    bridge: false,
+    fullRoutine: false,
+  };
+}
+
+/** A segment that is done with a drill from the shelf, in the first phase the drill suits. */
+export function segmentOf({ id, drill, reading }: Schemas['DrillView'], place: Schemas['PlaceKind']): PracticeSegment {
+  const phase = drill.phases[0] ?? 'block';
+  return {
+    kind: 'practice',
+    id: uuid(),
+    title: drill.name,
+    phase,
+    intent: drill.intents[0] ?? 'skill',
+    minutes: drill.usualMinutes,
+    balls: drill.usualBalls ?? 0,
+    holes: null,
+    area: drill.area,
+    place: drill.places.includes(place) ? place : (drill.places[0] ?? place),
+    clubs: [],
+    instruction: drill.setUp,
+    cue: drill.cues?.[0] ?? '',
+    feedback: drill.feedback ?? null,
+    drill: { drillId: id, drill, rung: reading.ownRung ?? 0, modifiers: {}, goal: null },
+    exit: (drill.usualBalls ?? 0) > 0 ? { kind: 'balls' } : { kind: 'minutes' },
     slowRepetitions: false,
     bridge: false,
     fullRoutine: false,

@@ -87,6 +87,7 @@ export function Practice({ session, onServer }: Props) {
         segment={current}
         next={plan.segments[plan.segments.indexOf(current) + 1]}
         exitRule={session.exitRules.find((r) => r.segmentId === current.id)?.words}
+        drill={session.drills.find((d) => d.segmentId === current.id)}
         log={state}
         add={log.add}
         nextOf={(id) => plan.segments.find((s) => s.id !== id && stateOf(state, s.id).outcome === null)}

@@ -6,6 +6,8 @@ import type { Schemas } from '../../api/client';
 import { domainNow } from '../../app/session';
 import { clock, clubs, count, feedbackSources, minutes, places } from '../../ui/format';
 import { phases, PhaseSign } from '../../ui/phases';
+import { isAsking } from '../drills/flow';
+import { FlowRun } from '../drills/FlowRun';
 import type { PracticeSegment, Segment } from '../plans/draft';
 import { secondsOf, stateOf, type LogState, type NewEntry } from './log';
 
@@ -13,6 +15,8 @@ interface Props {
   segment: Segment;
   next: Segment | undefined;
   exitRule: string | undefined;
+  /** The segment's drill as it was set; none for a plain instruction. */
+  drill: Schemas['SessionDrill'] | undefined;
   log: LogState;
   add: (...entries: NewEntry[]) => void;
   /** The segment that is open once this one is closed. */
@@ -33,7 +37,7 @@ function useTick(isRunning: boolean): number {
 const wide = { minHeight: 60, fontSize: 17, borderRadius: 30 };
 
 /** One segment under way: what to do, the clock, the count, and how it ends. */
-export function SegmentRun({ segment, next, exitRule, log, add, nextOf }: Props) {
+export function SegmentRun({ segment, next, exitRule, drill, log, add, nextOf }: Props) {
   const isRunning = log.running?.segmentId === segment.id;
   const now = useTick(isRunning);
   const seconds = secondsOf(log, segment.id, now);
@@ -93,7 +97,8 @@ export function SegmentRun({ segment, next, exitRule, log, add, nextOf }: Props)
         </Typography>
       )}
 
-      {segment.kind === 'practice' && segment.balls > 0 && (
+      {drill && <DrillRun drill={drill} segment={segment} log={log} add={add} />}
+      {!drill && segment.kind === 'practice' && segment.balls > 0 && (
         <Balls
           planned={segment.balls}
           counted={stateOf(log, segment.id).balls}
@@ -102,7 +107,11 @@ export function SegmentRun({ segment, next, exitRule, log, add, nextOf }: Props)
       )}
 
       <Box sx={{ display: 'grid', gap: 1, mt: 2.5 }}>
-        <Button variant="contained" onClick={() => settle('done')} sx={{ ...wide, minHeight: 64, fontSize: 19 }}>
+        <Button
+          variant={drill && isAsking(drill.flow, log.inputs[segment.id] ?? []) ? 'outlined' : 'contained'}
+          onClick={() => settle('done')}
+          sx={{ ...wide, minHeight: 64, fontSize: 19 }}
+        >
           {next ? 'Done, next' : 'Done'}
         </Button>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
@@ -120,6 +129,34 @@ export function SegmentRun({ segment, next, exitRule, log, add, nextOf }: Props)
       <Typography sx={{ mt: 1, color: 'text.secondary', textAlign: 'center' }}>
         {next ? `Then: ${next.title}, ${minutes(next.minutes)}` : 'This is the last one.'}
       </Typography>
+    </Box>
+  );
+}
+
+/** The segment's drill: what it asks, and what it has counted so far. */
+function DrillRun({
+  drill,
+  segment,
+  log,
+  add,
+}: {
+  drill: Schemas['SessionDrill'];
+  segment: Segment;
+  log: LogState;
+  add: Props['add'];
+}) {
+  const isWarmUp = segment.kind === 'practice' && segment.phase === 'warmUp';
+  return (
+    <Box sx={{ mt: 2, p: 1.5, bgcolor: 'background.paper', borderRadius: 2, border: '1px solid', borderColor: 'line' }}>
+      {drill.goal && !isWarmUp && <Box sx={{ fontWeight: 620 }}>Asked: {drill.goal}</Box>}
+      {drill.modifiers && <Box>{drill.modifiers}</Box>}
+      <FlowRun
+        flow={drill.flow}
+        inputs={log.inputs[segment.id] ?? []}
+        hidesCounts={isWarmUp || drill.hide.includes('result')}
+        onInput={(input) => add({ kind: 'answered', segmentId: segment.id, flowVersion: drill.flow.version, input })}
+        onUndo={() => add({ kind: 'attemptDropped', segmentId: segment.id })}
+      />
     </Box>
   );
 }

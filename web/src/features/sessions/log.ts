@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { withoutLastAttempt, type DrillInput } from '../drills/flow';
 
 export type Entry = Schemas['SessionEntry'];
 export type EntryOf<K extends Entry['kind']> = Extract<Entry, { kind: K }>;
@@ -18,6 +19,8 @@ export interface LogState {
   pain: EntryOf<'pain'>[];
   rating: EntryOf<'rated'> | null;
   isFinished: boolean;
+  /** The inputs of each segment's drill that stand. */
+  inputs: Record<string, DrillInput[]>;
   /** The last settled or counted entry that still stands: what "undo" takes back. */
   undoable: EntryOf<'settled'> | EntryOf<'counted'> | null;
 }
@@ -30,7 +33,15 @@ const untouched: SegmentState = { balls: null, outcome: null, seconds: 0 };
  */
 export function walk(entries: readonly Entry[]): LogState {
   const undone = new Set(entries.flatMap((e) => (e.kind === 'undone' ? [e.undoes] : [])));
-  const state: LogState = { segments: {}, running: null, pain: [], rating: null, isFinished: false, undoable: null };
+  const state: LogState = {
+    segments: {},
+    running: null,
+    pain: [],
+    rating: null,
+    isFinished: false,
+    inputs: {},
+    undoable: null,
+  };
   const segment = (id: string) => (state.segments[id] ??= { ...untouched });
   const stop = (at: string) => {
     if (!state.running) return;
@@ -55,6 +66,13 @@ export function walk(entries: readonly Entry[]): LogState {
         state.undoable = entry;
         break;
       }
+      case 'answered':
+        segment(entry.segmentId);
+        (state.inputs[entry.segmentId] ??= []).push(entry.input);
+        break;
+      case 'attemptDropped':
+        state.inputs[entry.segmentId] = withoutLastAttempt(state.inputs[entry.segmentId] ?? []);
+        break;
       case 'settled':
         if (state.running?.segmentId === entry.segmentId) stop(entry.at);
         segment(entry.segmentId).outcome = entry.outcome;

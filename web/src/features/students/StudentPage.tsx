@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { answer, api } from '../../api/client';
 import { hands, levels } from '../../ui/format';
 import { Loading, Trouble } from '../../ui/states';
@@ -36,6 +36,9 @@ export function StudentPage() {
         </Box>
         <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
           {!hasAccount && <InviteStudent id={id} name={name} />}
+          <Button component={Link} to={`/students/${id}/file`} variant="outlined">
+            File
+          </Button>
           <Button variant="outlined" onClick={() => setIsEditing(true)}>
             Change
           </Button>

@@ -11,12 +11,24 @@ namespace MorningRound.Server.Storage.Migrations
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.AddColumn<string>(
-                name: "Drills",
-                table: "assignments",
-                type: "jsonb",
-                nullable: false,
-                defaultValueSql: "'{\"version\":1,\"content\":[]}'");
+            migrationBuilder.CreateTable(
+                name: "assignment_drills",
+                columns: table => new
+                {
+                    AcademyId = table.Column<Guid>(type: "uuid", nullable: false),
+                    AssignmentId = table.Column<Guid>(type: "uuid", nullable: false),
+                    Document = table.Column<string>(type: "jsonb", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_assignment_drills", x => new { x.AcademyId, x.AssignmentId });
+                    table.ForeignKey(
+                        name: "FK_assignment_drills_assignments_AcademyId_AssignmentId",
+                        columns: x => new { x.AcademyId, x.AssignmentId },
+                        principalTable: "assignments",
+                        principalColumns: new[] { "AcademyId", "Id" },
+                        onDelete: ReferentialAction.Cascade);
+                });
 
             migrationBuilder.CreateTable(
                 name: "drills",
@@ -119,6 +131,9 @@ namespace MorningRound.Server.Storage.Migrations
         protected override void Down(MigrationBuilder migrationBuilder)
         {
             migrationBuilder.DropTable(
+                name: "assignment_drills");
+
+            migrationBuilder.DropTable(
                 name: "drills");
 
             migrationBuilder.DropTable(
@@ -129,10 +144,6 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropTable(
                 name: "student_files");
-
-            migrationBuilder.DropColumn(
-                name: "Drills",
-                table: "assignments");
         }
     }
 }

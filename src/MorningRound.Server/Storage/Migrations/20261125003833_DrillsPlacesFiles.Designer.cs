@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261125000537_DrillsPlacesFiles")]
+    [Migration("20261125003833_DrillsPlacesFiles")]
     partial class DrillsPlacesFiles
     {
         /// <inheritdoc />
@@ -530,12 +530,6 @@ namespace MorningRound.Server.Storage.Migrations
                         .IsRequired()
                         .HasColumnType("jsonb");
 
-                    b.Property<string>("Drills")
-                        .IsRequired()
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("jsonb")
-                        .HasDefaultValueSql("'{\"version\":1,\"content\":[]}'");
-
                     b.Property<string>("Excuse")
                         .HasMaxLength(24)
                         .HasColumnType("character varying(24)");
@@ -568,6 +562,23 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasIndex("AcademyId", "StudentId", "Monday");
 
                     b.ToTable("assignments", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Weeks.SetDrillsRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("AssignmentId")
+                        .HasColumnType("uuid");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb");
+
+                    b.HasKey("AcademyId", "AssignmentId");
+
+                    b.ToTable("assignment_drills", (string)null);
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserClaim<System.Guid>", b =>
@@ -692,6 +703,15 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Students.StudentRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Weeks.SetDrillsRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Weeks.AssignmentRow", null)
+                        .WithOne()
+                        .HasForeignKey("MorningRound.Server.Weeks.SetDrillsRow", "AcademyId", "AssignmentId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });

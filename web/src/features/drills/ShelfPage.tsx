@@ -1,0 +1,50 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { answer, api, type Schemas } from '../../api/client';
+import { useKeys } from '../../app/keys';
+import { FileButtons } from '../../ui/FileButtons';
+import { Key } from '../../ui/states';
+import type { Search } from './queries';
+import { Shelf } from './Shelf';
+
+/** All drills of the academy, to be found by what the coach has in hand. */
+export function ShelfPage() {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [search, setSearch] = useState<Search>({});
+  useKeys({
+    n: () => void navigate('/drills/new'),
+    '/': () => document.getElementById('shelf-text')?.focus(),
+  });
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 3, mb: 2, flexWrap: 'wrap' }}>
+        <Typography variant="h1" sx={{ mr: 'auto' }}>
+          Drill shelf
+        </Typography>
+        <FileButtons
+          fileName="drills.json"
+          download={() => answer(api.GET('/api/drills/file'))}
+          upload={(content) => answer(api.POST('/api/drills/file', { body: content as Schemas['DrillFile'] }))}
+          onImported={() => void queries.invalidateQueries({ queryKey: ['drills'] })}
+        />
+        <Button component={Link} to="/drills/new" variant="contained">
+          New drill<Key>n</Key>
+        </Button>
+      </Box>
+      <Shelf
+        search={search}
+        onSearch={setSearch}
+        action={(drill, name) => (
+          <Link to={`/drills/${drill.id}`} style={{ fontWeight: 650, fontSize: 17 }}>
+            {name}
+          </Link>
+        )}
+      />
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api } from '../../api/client';
+import { Choice } from '../../ui/Field';
+import { Trouble } from '../../ui/states';
+import { withoutLastAttempt, type DrillInput } from './flow';
+import { FlowRun } from './FlowRun';
+import { Measures } from './Measures';
+import { useCheck, type Drill, type Protocol } from './queries';
+
+const noStudent = { value: '', label: 'nobody in particular' };
+
+/** The drill as a student would run it, on the page: nothing of it is kept. */
+export function TryOut({ drill, rung }: { drill: Drill; rung: number }) {
+  const [seed, setSeed] = useState(1);
+  const [studentId, setStudentId] = useState('');
+  const [inputs, setInputs] = useState<DrillInput[]>([]);
+  const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
+  const check = useCheck({ drill, rung, seed, studentId: studentId || null });
+  const again = () => {
+    setInputs([]);
+    setSeed((s) => s + 1);
+  };
+  if (check.error) return <Trouble error={check.error} onRetry={() => void check.refetch()} />;
+  const { flow, missing, protocol } = check.data ?? {};
+  return (
+    <Box sx={{ maxWidth: 460 }}>
+      <Choice
+        label="As"
+        value={studentId}
+        options={[noStudent, ...(students.data ?? []).map((s) => ({ value: s.id, label: s.name }))]}
+        onChange={(id) => {
+          setStudentId(id);
+          setInputs([]);
+        }}
+      />
+      {missing && (
+        <Typography role="status" sx={{ mt: 1.5 }}>
+          {missing} Choose a student whose file has it, or write numbers into the drill.
+        </Typography>
+      )}
+      {check.data && check.data.errors.length > 0 && (
+        <Typography sx={{ mt: 1.5 }}>It can be tried out once its fields are right.</Typography>
+      )}
+      {flow && protocol && (
+        <Box
+          sx={{ mt: 2, p: 2, border: '1px solid', borderColor: 'line', borderRadius: 2, bgcolor: 'background.paper' }}
+        >
+          <FlowRun
+            flow={flow}
+            inputs={inputs}
+            onInput={(input) => setInputs((all) => [...all, input])}
+            onUndo={() => setInputs(withoutLastAttempt)}
+          />
+          <Result protocol={protocol} seed={seed} inputs={inputs} />
+          <Button onClick={again}>Begin again</Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What the server makes of what was tried. */
+function Result({ protocol, seed, inputs }: { protocol: Protocol; seed: number; inputs: DrillInput[] }) {
+  const scored = useQuery({
+    queryKey: ['drills', 'score', protocol, seed, inputs],
+    queryFn: ({ signal }) => answer(api.POST('/api/drills/score', { body: { protocol, seed, inputs }, signal })),
+    placeholderData: (previous) => previous,
+    gcTime: 10_000,
+  });
+  if (scored.error) return <Trouble error={scored.error} />;
+  if (!scored.data) return null;
+  return (
+    <Box sx={{ mt: 1.5, pt: 1.5, borderTop: '1px solid', borderColor: 'line' }} data-testid="trial-result">
+      <Typography sx={{ fontWeight: 620 }}>{scored.data.words}</Typography>
+      <Measures measures={scored.data.measures} />
+    </Box>
+  );
+}

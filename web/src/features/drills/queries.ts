@@ -1,0 +1,77 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+
+export type Drill = Schemas['Drill'];
+export type Protocol = Schemas['ScoringProtocol'];
+
+const drillsKey = ['drills'];
+
+/** What a coach looks for on the shelf; whatever is left out does not matter. */
+export interface Search {
+  text?: string | undefined;
+  area?: Schemas['Area'] | undefined;
+  intent?: Schemas['Intent'] | undefined;
+  phase?: Schemas['Phase'] | undefined;
+  place?: Schemas['PlaceKind'] | undefined;
+  minutes?: number | undefined;
+  protocol?: string | undefined;
+  /** Names parted by commas; empty when nothing is at hand. */
+  atHand?: string | undefined;
+}
+
+/** Search without the fields that say nothing. */
+type Query = { [K in keyof Search]?: NonNullable<Search[K]> };
+
+export const useShelf = (search: Search) =>
+  useQuery({
+    queryKey: [...drillsKey, 'shelf', search],
+    queryFn: ({ signal }) => answer(api.GET('/api/drills', { params: { query: search as Query }, signal })),
+    placeholderData: (previous) => previous,
+  });
+
+export const useDrill = (id: string | undefined) =>
+  useQuery({
+    queryKey: [...drillsKey, id],
+    queryFn: () => answer(api.GET('/api/drills/{id}', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== undefined,
+  });
+
+/** Every way to score, with sound parameters to begin from. */
+export const useProtocols = () =>
+  useQuery({
+    queryKey: [...drillsKey, 'protocols'],
+    queryFn: () => answer(api.GET('/api/drills/protocols')),
+    staleTime: Infinity,
+  });
+
+/** What the shelf makes of a drill being written, and the flow to try it by. */
+export const useCheck = (trial: Schemas['DrillTrial']) =>
+  useQuery({
+    queryKey: [...drillsKey, 'check', trial],
+    queryFn: ({ signal }) => answer(api.POST('/api/drills/check', { body: trial, signal })),
+    placeholderData: (previous) => previous,
+    gcTime: 10_000,
+  });
+
+export function useSaveDrill(id: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ drill, version }: { drill: Drill; version: number | undefined }) =>
+      answer(
+        api.PUT('/api/drills/{id}', {
+          params: { path: { id } },
+          body: drill,
+          headers: version === undefined ? newRow : changesVersion(version),
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: drillsKey }),
+  });
+}
+
+export function useRemoveDrill() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => answer(api.DELETE('/api/drills/{id}', { params: { path: { id } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: [...drillsKey, 'shelf'] }),
+  });
+}

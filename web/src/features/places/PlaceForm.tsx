@@ -1,0 +1,289 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Problem, type Schemas } from '../../api/client';
+import { useKeys } from '../../app/keys';
+import { usePerson } from '../../app/session';
+import { Chips } from '../../ui/Chips';
+import { DraftNotices } from '../../ui/DraftNotices';
+import { Choice, Field, optionsOf } from '../../ui/Field';
+import { clubs, equipment, lengthUnits, places as placeKinds, surfaces } from '../../ui/format';
+import { NumberField } from '../../ui/NumberField';
+import { Key, Trouble } from '../../ui/states';
+import { useDraft } from '../../ui/useDraft';
+import { useSavePlace, type Place } from './queries';
+import { RangePlan } from './RangePlan';
+
+type PlaceView = Schemas['PlaceView'];
+
+interface Props {
+  id: string;
+  view: PlaceView | undefined;
+  others: PlaceView[];
+  onClose: () => void;
+}
+
+const none = { value: '', label: '–' } as const;
+const markings = { yards: lengthUnits.yards, metres: lengthUnits.metres };
+
+/** Writes a place. What belongs to another kind of place is left behind when the kind changes. */
+export function PlaceForm({ id, view, others, onClose }: Props) {
+  const { today } = usePerson();
+  const start: Place = view?.place ?? { name: '', kind: 'range' };
+  const draft = useDraft(`place-${view ? id : 'new'}`, start, view?.version);
+  const { content: place, set } = draft;
+  const save = useSavePlace(id);
+  const problem = save.error instanceof Problem ? save.error : undefined;
+  const newer = problem?.status === 412 ? (problem.current as PlaceView) : undefined;
+  const errorAt = (path: string) => problem?.fieldError(path);
+  const submit = (version = draft.version) =>
+    save.mutate(
+      { place, version },
+      {
+        onSuccess: (saved) => {
+          draft.take(saved.place, saved.version);
+          onClose();
+        },
+      },
+    );
+  useKeys({ 'Ctrl+s': () => submit() });
+  const isRange = place.kind === 'range';
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(e: React.SyntheticEvent) => {
+        e.preventDefault();
+        submit();
+      }}
+      sx={{ display: 'grid', gap: 2 }}
+    >
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+        <Typography variant="h2" sx={{ mr: 'auto' }}>
+          {place.name || 'New place'}
+        </Typography>
+        <Button onClick={onClose}>Leave it</Button>
+        <Button type="submit" variant="contained" disabled={save.isPending}>
+          Save<Key>Ctrl S</Key>
+        </Button>
+      </Box>
+      <DraftNotices
+        wasRestored={draft.wasRestored}
+        onDiscard={draft.discard}
+        isStale={newer !== undefined}
+        onTakeTheirs={() => {
+          if (newer) draft.take(newer.place, newer.version);
+          save.reset();
+        }}
+        onOverwrite={() => submit(newer?.version)}
+      />
+      {save.error && !newer && <Trouble error={save.error} />}
+      <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '2fr 1fr 1fr' }, gap: 2 }}>
+        <Field
+          label="Name"
+          value={place.name}
+          error={errorAt('name')}
+          onChange={(e) => set({ name: e.target.value })}
+        />
+        <Choice
+          label="Kind"
+          value={place.kind}
+          options={optionsOf(placeKinds)}
+          onChange={(kind) =>
+            set({
+              kind,
+              ...(kind !== 'range' && { surface: null, targets: [], facesDegrees: null }),
+              ...(kind !== 'puttingGreen' && { greenSpeedFeet: null, greenSpeedOn: null }),
+            })
+          }
+        />
+        {isRange && (
+          <Choice
+            label="Surface"
+            value={place.surface ?? ''}
+            options={[none, ...optionsOf(surfaces)]}
+            onChange={(surface) => set({ surface: surface || null })}
+          />
+        )}
+        {isRange && (
+          <NumberField
+            label="Faces, degrees from north"
+            optional
+            value={place.facesDegrees}
+            error={errorAt('facesDegrees')}
+            onChange={(n) => set({ facesDegrees: n === null ? null : Math.round(n) })}
+          />
+        )}
+        {place.kind === 'puttingGreen' && (
+          <>
+            <NumberField
+              label="Green speed, ft"
+              optional
+              value={place.greenSpeedFeet}
+              error={errorAt('greenSpeedFeet')}
+              onChange={(greenSpeedFeet) =>
+                set({ greenSpeedFeet, greenSpeedOn: greenSpeedFeet === null ? null : (place.greenSpeedOn ?? today) })
+              }
+            />
+            <Field
+              label="Measured on"
+              type="date"
+              value={place.greenSpeedOn ?? ''}
+              error={errorAt('greenSpeedOn')}
+              onChange={(e) => set({ greenSpeedOn: e.target.value || null })}
+            />
+          </>
+        )}
+      </Box>
+      <Field
+        label="The place’s own rules"
+        multiline
+        minRows={2}
+        value={place.rules ?? ''}
+        error={errorAt('rules')}
+        onChange={(e) => set({ rules: e.target.value })}
+      />
+      <Chips
+        label="Clubs that may not be hit here"
+        names={clubs}
+        value={place.forbiddenClubs ?? []}
+        onChange={(forbiddenClubs) => set({ forbiddenClubs })}
+      />
+      <Chips
+        label="What lies ready"
+        names={equipment}
+        value={place.equipment ?? []}
+        onChange={(items) => set({ equipment: items })}
+      />
+      {isRange && <Targets place={place} set={set} errorAt={errorAt} today={today} />}
+      {others.length > 0 && <Walks id={id} place={place} others={others} set={set} errorAt={errorAt} />}
+    </Box>
+  );
+}
+
+interface PartProps {
+  place: Place;
+  set: (part: Partial<Place>) => void;
+  errorAt: (path: string) => string | undefined;
+}
+
+function Targets({ place, set, errorAt, today }: PartProps & { today: string }) {
+  const targets = place.targets ?? [];
+  const change = (i: number, part: Partial<Schemas['RangeTarget']>) =>
+    set({ targets: targets.map((t, j) => (j === i ? { ...t, ...part } : t)) });
+  return (
+    <Box role="group" aria-label="Targets">
+      <Typography variant="h3">Targets</Typography>
+      <RangePlan place={place} />
+      {targets.map((t, i) => (
+        <Box
+          key={i}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr 1fr', sm: '2fr 90px 80px 110px 2fr auto' },
+            gap: 1,
+            alignItems: 'end',
+            mt: 1,
+          }}
+        >
+          <Field
+            label="Name"
+            value={t.name}
+            error={errorAt(`targets[${i}].name`)}
+            onChange={(e) => change(i, { name: e.target.value })}
+          />
+          <NumberField
+            label="Distance"
+            value={t.distance.value}
+            error={errorAt(`targets[${i}].distance.value`)}
+            onChange={(n) => change(i, { distance: { ...t.distance, value: n ?? 0 }, measuredOn: today })}
+          />
+          <Choice
+            label="Unit"
+            value={t.distance.unit}
+            options={optionsOf(markings as typeof lengthUnits)}
+            onChange={(unit) => change(i, { distance: { ...t.distance, unit } })}
+          />
+          <NumberField
+            label="Bearing, °"
+            value={t.bearingDegrees ?? 0}
+            error={errorAt(`targets[${i}].bearingDegrees`)}
+            onChange={(n) => change(i, { bearingDegrees: n ?? 0 })}
+          />
+          <Field
+            label="Look"
+            value={t.look ?? ''}
+            error={errorAt(`targets[${i}].look`)}
+            onChange={(e) => change(i, { look: e.target.value })}
+          />
+          <Button
+            onClick={() => set({ targets: targets.filter((_, j) => j !== i) })}
+            aria-label={`Take out ${t.name || `target ${i + 1}`}`}
+          >
+            Take out
+          </Button>
+        </Box>
+      ))}
+      <Button
+        size="small"
+        variant="outlined"
+        sx={{ mt: 1 }}
+        onClick={() =>
+          set({
+            targets: [
+              ...targets,
+              { name: '', distance: { value: 100, unit: targets.at(-1)?.distance.unit ?? 'yards' }, measuredOn: today },
+            ],
+          })
+        }
+      >
+        Another target
+      </Button>
+      {errorAt('targets') && (
+        <Box role="alert" sx={{ color: 'error.main' }}>
+          {errorAt('targets')}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** A way needs to be noted on one side only. */
+function noted(other: PlaceView, id: string): string | undefined {
+  const walk = other.place.walks?.find((w) => w.place === id);
+  return walk && `${walk.minutes} min, noted there`;
+}
+
+function Walks({ id, place, others, set, errorAt }: PartProps & { id: string; others: PlaceView[] }) {
+  const walks = place.walks ?? [];
+  return (
+    <Box role="group" aria-label="Walks">
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        Minutes to walk to
+      </Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: 1.5 }}>
+        {others.map((o) => {
+          const i = walks.findIndex((w) => w.place === o.id);
+          return (
+            <NumberField
+              key={o.id}
+              label={o.place.name}
+              hint={noted(o, id)}
+              optional
+              value={walks[i]?.minutes}
+              error={i >= 0 ? errorAt(`walks[${i}].minutes`) : undefined}
+              onChange={(n) =>
+                set({
+                  walks: [
+                    ...walks.filter((w) => w.place !== o.id),
+                    ...(n === null ? [] : [{ place: o.id, minutes: Math.round(n) }]),
+                  ],
+                })
+              }
+            />
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,36 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+
+export type Place = Schemas['Place'];
+
+const placesKey = ['places'];
+
+export const usePlaces = () => useQuery({ queryKey: placesKey, queryFn: () => answer(api.GET('/api/places')) });
+
+export function useSavePlace(id: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ place, version }: { place: Place; version: number | undefined }) =>
+      answer(
+        api.PUT('/api/places/{id}', {
+          params: { path: { id } },
+          body: place,
+          headers: version === undefined ? newRow : changesVersion(version),
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries({ queryKey: placesKey }),
+  });
+}
+
+export function useRemovePlace() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => answer(api.DELETE('/api/places/{id}', { params: { path: { id } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: placesKey }),
+  });
+}
+
+export function useRefreshPlaces() {
+  const queries = useQueryClient();
+  return () => void queries.invalidateQueries({ queryKey: placesKey });
+}

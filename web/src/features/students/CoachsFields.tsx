@@ -1,0 +1,461 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Schemas } from '../../api/client';
+import { usePerson } from '../../app/session';
+import { Choice, Field, optionsOf } from '../../ui/Field';
+import {
+  ages,
+  approaches,
+  ballKinds,
+  bodyParts as bodyPartNames,
+  clubs,
+  dayName,
+  hitFrom,
+  keysOf,
+  lengthUnits,
+  seasons,
+  swingLengths,
+} from '../../ui/format';
+import { ListField } from '../../ui/ListField';
+import { NumberField } from '../../ui/NumberField';
+
+type Coachs = Schemas['CoachsPart'];
+
+interface Props {
+  coach: Coachs;
+  bodyParts: Schemas['PainPart'][];
+  gaps: Schemas['GridGap'][];
+  errorAt: (path: string) => string | undefined;
+  onChange: (coach: Coachs) => void;
+}
+
+interface PartProps {
+  coach: Coachs;
+  set: (part: Partial<Coachs>) => void;
+  errorAt: (path: string) => string | undefined;
+}
+
+const none = { value: '', label: '–' } as const;
+const columns = { display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))', gap: 2 } as const;
+
+/** What the coach keeps: focus, approach, bag, wedge grid, care notes, guardian. */
+export function CoachsFields({ coach, bodyParts, gaps, errorAt, onChange }: Props) {
+  const set = (part: Partial<Coachs>) => onChange({ ...coach, ...part });
+  const part = { coach, set, errorAt };
+  return (
+    <Box component="section" aria-label="The coach’s part" sx={{ display: 'grid', gap: 2.5 }}>
+      <Typography variant="h2">What the coach keeps</Typography>
+      <Box sx={columns}>
+        <Choice label="Age" value={coach.age ?? 'adult'} options={optionsOf(ages)} onChange={(age) => set({ age })} />
+        <Choice
+          label="Approach"
+          value={coach.approach ?? ''}
+          options={[none, ...optionsOf(approaches)]}
+          onChange={(approach) => set({ approach: approach || null })}
+        />
+        <Choice
+          label="Season"
+          value={coach.season ?? ''}
+          options={[{ value: '', label: 'from the competitions' } as const, ...optionsOf(seasons)]}
+          onChange={(season) => set({ season: season || null })}
+        />
+      </Box>
+      <Focus {...part} />
+      <ListField
+        label="Set-up basics to look at again, a line each"
+        value={coach.setUpBasics ?? []}
+        error={errorAt('coach.setUpBasics')}
+        onChange={(setUpBasics) => set({ setUpBasics })}
+      />
+      <Bag {...part} />
+      <Wedges {...part} gaps={gaps} />
+      <Care {...part} bodyParts={bodyParts} />
+      <Guardian {...part} />
+    </Box>
+  );
+}
+
+function Focus({ coach, set, errorAt }: PartProps) {
+  const focus = coach.focus ?? {};
+  const steps = [
+    ['fault', 'Fault'],
+    ['measured', 'What is measured'],
+    ['now', 'Where it is now'],
+    ['goal', 'Where it should be'],
+  ] as const;
+  return (
+    <Box role="group" aria-label="Focus">
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        Focus: from the fault to the goal
+      </Typography>
+      <Box sx={{ ...columns, gridTemplateColumns: { sm: '1fr 1fr' } }}>
+        {steps.map(([key, label], i) => (
+          <Field
+            key={key}
+            label={`${i > 0 ? '→ ' : ''}${label}`}
+            value={focus[key] ?? ''}
+            error={errorAt(`coach.focus.${key}`)}
+            onChange={(e) => set({ focus: { ...focus, [key]: e.target.value } })}
+          />
+        ))}
+        <NumberField
+          label="Repetitions asked"
+          hint="A swing change takes some 3,000 to 5,000."
+          optional
+          value={focus.repetitionsAsked}
+          error={errorAt('coach.focus.repetitionsAsked')}
+          onChange={(n) => set({ focus: { ...focus, repetitionsAsked: n === null ? null : Math.round(n) } })}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+function Bag({ coach, set, errorAt }: PartProps) {
+  const { today } = usePerson();
+  const bag = coach.bag ?? [];
+  const change = (i: number, part: Partial<Schemas['BagClub']>) =>
+    set({ bag: bag.map((b, j) => (j === i ? { ...b, ...part } : b)) });
+  const missing = keysOf(clubs).filter((c) => !bag.some((b) => b.club === c));
+  return (
+    <Box role="group" aria-label="Bag">
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        Bag, with carries
+      </Typography>
+      {bag.map((b, i) => (
+        <Box
+          key={b.club}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr 84px 70px', sm: '120px 84px 70px 1fr 1fr 1fr auto' },
+            gap: 1,
+            alignItems: 'center',
+            mb: 0.75,
+          }}
+        >
+          <Box sx={{ fontWeight: 620 }}>{clubs[b.club]}</Box>
+          <Plain
+            label={`${clubs[b.club]}: carry`}
+            value={b.carry?.value ?? null}
+            error={errorAt(`coach.bag[${i}].carry`)}
+            onChange={(n) =>
+              change(i, {
+                carry: n === null ? null : { value: n, unit: b.carry?.unit ?? 'yards' },
+                measuredOn: n === null ? null : today,
+              })
+            }
+          />
+          <Pick
+            label={`${clubs[b.club]}: unit`}
+            value={b.carry?.unit ?? 'yards'}
+            names={{ yards: lengthUnits.yards, metres: lengthUnits.metres }}
+            disabled={!b.carry}
+            onChange={(unit) => b.carry && change(i, { carry: { ...b.carry, unit } })}
+          />
+          <Pick
+            label={`${clubs[b.club]}: ball`}
+            value={b.ball ?? ''}
+            names={{ '': 'which ball', ...ballKinds }}
+            onChange={(ball) => change(i, { ball: ball || null })}
+          />
+          <Pick
+            label={`${clubs[b.club]}: from`}
+            value={b.from ?? ''}
+            names={{ '': 'from what', ...hitFrom }}
+            onChange={(from) => change(i, { from: from || null })}
+          />
+          <Box sx={{ fontSize: 13.5, color: 'text.secondary', whiteSpace: 'nowrap' }}>
+            {b.measuredOn ? dayName(b.measuredOn).slice(4) : ''}
+          </Box>
+          <Button aria-label={`Take out ${clubs[b.club]}`} onClick={() => set({ bag: bag.filter((_, j) => j !== i) })}>
+            Out
+          </Button>
+        </Box>
+      ))}
+      {missing.length > 0 && (
+        <Pick
+          label="Put a club into the bag"
+          value=""
+          names={{ '': 'Put a club in …', ...Object.fromEntries(missing.map((c) => [c, clubs[c]])) }}
+          onChange={(club: string) =>
+            set({
+              bag: keysOf(clubs).flatMap((c) => bag.find((b) => b.club === c) ?? (c === club ? [{ club: c }] : [])),
+            })
+          }
+        />
+      )}
+    </Box>
+  );
+}
+
+const wedgeClubs = ['pitchingWedge', 'gapWedge', 'sandWedge', 'lobWedge'] as const;
+
+function Wedges({ coach, set, errorAt, gaps }: PartProps & { gaps: Schemas['GridGap'][] }) {
+  const { today } = usePerson();
+  const grid = coach.wedgeGrid ?? [];
+  const unit = grid[0]?.carry.unit ?? 'yards';
+  const put = (club: Schemas['Club'], swing: Schemas['SwingLength'], value: number | null) => {
+    const others = grid.filter((n) => n.club !== club || n.swing !== swing);
+    set({
+      wedgeGrid: value === null ? others : [...others, { club, swing, carry: { value, unit }, measuredOn: today }],
+    });
+  };
+  return (
+    <Box role="group" aria-label="Wedge grid">
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', mb: 1 }}>
+        <Typography variant="h3">Wedge grid, in</Typography>
+        <Pick
+          label="Unit of the wedge grid"
+          value={unit}
+          names={{ yards: lengthUnits.yards, metres: lengthUnits.metres }}
+          disabled={grid.length === 0}
+          onChange={(to) => set({ wedgeGrid: grid.map((n) => ({ ...n, carry: { ...n.carry, unit: to } })) })}
+        />
+      </Box>
+      <Box
+        component="table"
+        sx={{
+          borderCollapse: 'collapse',
+          '& th': { fontSize: 14, fontWeight: 620, textAlign: 'left', pr: 1 },
+          '& td': { p: 0.25, width: 84 },
+        }}
+      >
+        <thead>
+          <tr>
+            <th aria-label="Club" />
+            {keysOf(swingLengths).map((s) => (
+              <th key={s} scope="col">
+                {swingLengths[s]}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {wedgeClubs.map((club) => (
+            <tr key={club}>
+              <th scope="row">{clubs[club]}</th>
+              {keysOf(swingLengths).map((swing) => {
+                const i = grid.findIndex((n) => n.club === club && n.swing === swing);
+                return (
+                  <td key={swing}>
+                    <Plain
+                      label={`${clubs[club]}, ${swingLengths[swing]}`}
+                      value={grid[i]?.carry.value ?? null}
+                      error={i >= 0 ? errorAt(`coach.wedgeGrid[${i}].carry`) : undefined}
+                      onChange={(n) => put(club, swing, n)}
+                    />
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+      {gaps.length > 0 && (
+        <Typography sx={{ mt: 1, color: 'text.secondary' }} data-testid="grid-gaps">
+          No number covers{' '}
+          {gaps.map((g) => `${round(g.from.value)} to ${round(g.to.value)} ${lengthUnits[g.from.unit]}`).join(', ')}.
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+const round = (n: number) => Math.round(n * 10) / 10;
+
+function Care({ coach, set, errorAt, bodyParts }: PartProps & { bodyParts: Schemas['PainPart'][] }) {
+  const { today } = usePerson();
+  const parts = coach.painfulParts ?? [];
+  const change = (i: number, part: Partial<Schemas['PainfulPart']>) =>
+    set({ painfulParts: parts.map((p, j) => (j === i ? { ...p, ...part } : p)) });
+  const isPaired = (part: Schemas['BodyPart']) => bodyParts.find((b) => b.part === part)?.isPaired ?? false;
+  return (
+    <Box role="group" aria-label="Care notes">
+      <Typography variant="h3">Care notes</Typography>
+      <Typography sx={{ color: 'text.secondary', mb: 1, fontSize: 15 }}>
+        Coaching is not medicine. Only a doctor or physiotherapist clears a part; note who did and when.
+      </Typography>
+      {parts.map((p, i) => {
+        const at = `coach.painfulParts[${i}]`;
+        return (
+          <Box
+            key={i}
+            sx={{ pl: 1.5, mb: 2, borderLeft: '4px solid', borderColor: p.clearedOn ? 'line' : 'error.main' }}
+          >
+            <Box sx={columns}>
+              <Choice
+                label="Part"
+                value={p.part}
+                options={optionsOf(bodyPartNames)}
+                onChange={(part) => change(i, { part, side: isPaired(part) ? (p.side ?? 'lead') : null })}
+              />
+              {isPaired(p.part) && (
+                <Choice
+                  label="Side"
+                  value={p.side ?? 'lead'}
+                  options={optionsOf({ lead: 'Lead', trail: 'Trail' })}
+                  error={errorAt(`${at}.side`)}
+                  onChange={(side) => change(i, { side })}
+                />
+              )}
+              <Field
+                label="Since"
+                type="date"
+                value={p.since}
+                onChange={(e) => e.target.value && change(i, { since: e.target.value })}
+              />
+              <Field
+                label="Cleared by"
+                value={p.clearedBy ?? ''}
+                error={errorAt(`${at}.clearedBy`)}
+                onChange={(e) => change(i, { clearedBy: e.target.value })}
+              />
+              <Field
+                label="Cleared on"
+                type="date"
+                value={p.clearedOn ?? ''}
+                error={errorAt(`${at}.clearedOn`)}
+                onChange={(e) => change(i, { clearedOn: e.target.value || null })}
+              />
+            </Box>
+            <Field
+              label="Note"
+              value={p.note ?? ''}
+              error={errorAt(`${at}.note`)}
+              onChange={(e) => change(i, { note: e.target.value })}
+            />
+            <Button onClick={() => set({ painfulParts: parts.filter((_, j) => j !== i) })}>Take out</Button>
+          </Box>
+        );
+      })}
+      <Button variant="outlined" onClick={() => set({ painfulParts: [...parts, { part: 'lowerBack', since: today }] })}>
+        A part that hurts
+      </Button>
+    </Box>
+  );
+}
+
+function Guardian({ coach, set, errorAt }: PartProps) {
+  const { guardian } = coach;
+  if (!guardian)
+    return (
+      <Box>
+        <Button variant="outlined" onClick={() => set({ guardian: { name: '' } })}>
+          Note a guardian
+        </Button>
+      </Box>
+    );
+  const change = (part: Partial<Schemas['Guardian']>) => set({ guardian: { ...guardian, ...part } });
+  return (
+    <Box role="group" aria-label="Guardian">
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        Guardian
+      </Typography>
+      <Box sx={columns}>
+        <Field
+          label="Name"
+          value={guardian.name}
+          error={errorAt('coach.guardian.name')}
+          onChange={(e) => change({ name: e.target.value })}
+        />
+        <Field
+          label="Contact"
+          value={guardian.contact ?? ''}
+          error={errorAt('coach.guardian.contact')}
+          onChange={(e) => change({ contact: e.target.value })}
+        />
+        <Field
+          label="Consented on"
+          type="date"
+          value={guardian.consentedOn ?? ''}
+          onChange={(e) => change({ consentedOn: e.target.value || null })}
+        />
+      </Box>
+      <Button onClick={() => set({ guardian: null })}>Take out</Button>
+    </Box>
+  );
+}
+
+/** A number in a table, whose name is only spoken. */
+function Plain({
+  label,
+  value,
+  onChange,
+  disabled,
+  error,
+}: {
+  label: string;
+  value: number | null;
+  onChange: (n: number | null) => void;
+  disabled?: boolean;
+  error?: string | undefined;
+}) {
+  return (
+    <Box
+      component="input"
+      aria-label={label}
+      aria-invalid={error !== undefined}
+      title={error}
+      inputMode="decimal"
+      disabled={disabled}
+      value={value === null ? '' : String(value)}
+      onChange={(e: React.ChangeEvent<HTMLInputElement>) => {
+        const text = e.target.value.replace(/[^\d.]/g, '').slice(0, 6);
+        onChange(text === '' ? null : Number(text));
+      }}
+      sx={{
+        width: '100%',
+        height: 38,
+        px: 1,
+        font: 'inherit',
+        color: 'text.primary',
+        bgcolor: 'background.paper',
+        border: '1px solid',
+        borderColor: error ? 'error.main' : '#8d9488',
+        borderRadius: '8px',
+      }}
+    />
+  );
+}
+
+/** A choice in a table, whose name is only spoken. */
+function Pick<K extends string>({
+  label,
+  value,
+  names,
+  onChange,
+  disabled,
+}: {
+  label: string;
+  value: K;
+  names: Partial<Record<K, string>>;
+  onChange: (value: K) => void;
+  disabled?: boolean;
+}) {
+  return (
+    <Box
+      component="select"
+      aria-label={label}
+      value={value}
+      disabled={disabled}
+      onChange={(e: React.ChangeEvent<HTMLSelectElement>) => onChange(e.target.value as K)}
+      sx={{
+        minHeight: 38,
+        px: 0.75,
+        font: 'inherit',
+        color: 'text.primary',
+        bgcolor: 'background.paper',
+        border: '1px solid #8d9488',
+        borderRadius: '8px',
+        maxWidth: '100%',
+      }}
+    >
+      {(Object.entries(names) as [K, string][]).map(([key, name]) => (
+        <option key={key} value={key}>
+          {name}
+        </option>
+      ))}
+    </Box>
+  );
+}

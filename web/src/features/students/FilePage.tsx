@@ -1,0 +1,184 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { answer, api, changesVersion, Problem, type Schemas } from '../../api/client';
+import { useKeys } from '../../app/keys';
+import { usePerson } from '../../app/session';
+import { seasons } from '../../ui/format';
+import { DraftNotices } from '../../ui/DraftNotices';
+import { Key, Loading, Trouble } from '../../ui/states';
+import { useDraft } from '../../ui/useDraft';
+import { CoachsFields } from './CoachsFields';
+import { CoachsWords } from './CoachsWords';
+import { OwnFields } from './OwnFields';
+
+type FileView = Schemas['StudentFileView'];
+
+/** A student's file: as the coach keeps it, and as the student sees it and keeps their own part. */
+export function FilePage() {
+  const { id } = useParams();
+  const person = usePerson();
+  const studentId = id ?? person.studentId ?? '';
+  const file = useQuery({
+    queryKey: ['students', studentId, 'file'],
+    queryFn: () => answer(api.GET('/api/students/{id}/file', { params: { path: { id: studentId } } })),
+    staleTime: Infinity,
+  });
+  const student = useQuery({
+    queryKey: ['students', studentId],
+    queryFn: () => answer(api.GET('/api/students/{id}', { params: { path: { id: studentId } } })),
+  });
+  if (file.isPending) return <Loading what="the file" />;
+  if (file.error) return <Trouble error={file.error} onRetry={() => void file.refetch()} />;
+  return (
+    <FileForm
+      key={studentId}
+      view={file.data}
+      title={person.role === 'student' ? 'My file' : `${student.data?.name ?? ''}: file`}
+      back={person.role === 'student' ? undefined : `/students/${studentId}`}
+    />
+  );
+}
+
+/** What a field of the file is called where changes are listed. */
+const fieldNames: Record<string, string> = {
+  'own.units': 'units',
+  'own.believedStrengths': 'strengths',
+  'own.believedWeaknesses': 'weaknesses',
+  'own.dislikedClubs': 'disliked clubs',
+  'own.dislikedSides': 'disliked sides',
+  'own.routine': 'routine',
+  'own.windows': 'times to practise',
+  'own.equipment': 'equipment',
+  'own.competitions': 'competitions',
+  'coach.age': 'age',
+  'coach.approach': 'approach',
+  'coach.season': 'season',
+  'coach.focus': 'focus',
+  'coach.setUpBasics': 'set-up basics',
+  'coach.bag': 'bag',
+  'coach.wedgeGrid': 'wedge grid',
+  'coach.painfulParts': 'care notes',
+  'coach.guardian': 'guardian',
+};
+
+function FileForm({ view, title, back }: { view: FileView; title: string; back: string | undefined }) {
+  const queries = useQueryClient();
+  const [current, setCurrent] = useState(view);
+  const draft = useDraft(`file-${view.studentId}`, view.file, view.version);
+  const { content: file, isDirty } = draft;
+  const save = useMutation({
+    mutationFn: (version: number) =>
+      answer(
+        api.PUT('/api/students/{id}/file', {
+          params: { path: { id: view.studentId } },
+          body: file,
+          headers: changesVersion(version),
+        }),
+      ),
+    onSuccess: (saved) => {
+      setCurrent(saved);
+      draft.take(saved.file, saved.version);
+      queries.setQueryData(['students', view.studentId, 'file'], saved);
+    },
+  });
+  const problem = save.error instanceof Problem ? save.error : undefined;
+  const newer = problem?.status === 412 ? (problem.current as FileView) : undefined;
+  const errorAt = (path: string) => problem?.fieldError(path);
+  useKeys({ 'Ctrl+s': () => isDirty && save.mutate(draft.version ?? 0) });
+  return (
+    <>
+      <Box sx={{ display: 'flex', gap: 1, mt: 3, mb: 1, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <Typography variant="h1">{title}</Typography>
+        <Typography
+          role="status"
+          data-testid="file-state"
+          sx={{ color: isDirty ? 'secondary.main' : 'text.secondary', mr: 'auto' }}
+        >
+          {save.isPending ? 'saving …' : isDirty ? 'not saved yet' : current.version > 0 ? 'saved' : ''}
+        </Typography>
+        {back && (
+          <Button component={Link} to={back}>
+            Back
+          </Button>
+        )}
+        <Button
+          variant="contained"
+          disabled={!isDirty || save.isPending}
+          onClick={() => save.mutate(draft.version ?? 0)}
+          sx={{ '@media (pointer: coarse)': { minHeight: 56 } }}
+        >
+          Save<Key>Ctrl S</Key>
+        </Button>
+      </Box>
+      <Typography sx={{ color: 'text.secondary', mb: 2 }}>
+        {seasons[current.season]}
+        {!current.mayBePublishedTo && ' · nothing can be published before a guardian has consented'}
+      </Typography>
+      <DraftNotices
+        wasRestored={draft.wasRestored}
+        onDiscard={draft.discard}
+        isStale={newer !== undefined}
+        onTakeTheirs={() => {
+          if (newer) {
+            setCurrent(newer);
+            draft.take(newer.file, newer.version);
+          }
+          save.reset();
+        }}
+        onOverwrite={() => save.mutate(newer?.version ?? 0)}
+      />
+      {save.error && !newer && <Trouble error={save.error} />}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: current.canChangeAll ? { md: '1.15fr 1fr' } : '1fr',
+          gap: 5,
+          '& > *': { minWidth: 0 },
+        }}
+      >
+        {current.canChangeAll && (
+          <CoachsFields
+            coach={file.coach ?? {}}
+            bodyParts={current.bodyParts}
+            gaps={current.gridGaps}
+            errorAt={errorAt}
+            onChange={(coach) => draft.set({ coach })}
+          />
+        )}
+        <Box>
+          <OwnFields
+            title={current.canChangeAll ? 'What the student keeps' : 'What is mine to keep'}
+            own={file.own ?? {}}
+            errorAt={errorAt}
+            onChange={(own) => draft.set({ own })}
+          />
+          {!current.canChangeAll && <CoachsWords coach={file.coach ?? {}} />}
+          <Changes view={current} />
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+function Changes({ view }: { view: FileView }) {
+  const when = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+  return (
+    <Box component="section" aria-label="Changes" sx={{ mt: 4 }}>
+      <Typography variant="h2">Who changed what</Typography>
+      {view.changes.length === 0 && (
+        <Typography sx={{ color: 'text.secondary' }}>Nothing has been written yet.</Typography>
+      )}
+      <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.5 }}>
+        {view.changes.map((c) => (
+          <li key={c.at}>
+            {when.format(new Date(c.at))}, {c.name}: {c.fields.map((f) => fieldNames[f] ?? f).join(', ')}
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
