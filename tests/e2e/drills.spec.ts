@@ -127,7 +127,7 @@ test('the shelf goes out as a file, and a broken file says where it is broken', 
 test('a place is written, drawn and kept', async ({ page }) => {
   await comeIn(page, 'coach');
   await page.goto('/places');
-  await page.keyboard.press('n');
+  await page.getByRole('button', { name: 'New place' }).click();
   await page.getByLabel('Name').first().fill('Island meadow');
   await page.getByRole('button', { name: 'Another target' }).click();
   await page.getByRole('group', { name: 'Targets' }).getByLabel('Name').fill('Old oak');
@@ -139,7 +139,7 @@ test('a place is written, drawn and kept', async ({ page }) => {
 
   // A closed tab loses nothing.
   await page.reload();
-  await page.keyboard.press('n');
+  await page.getByRole('button', { name: 'New place' }).click();
   await expect(page.getByText('Changes you had not saved are back.')).toBeVisible();
   await page.getByRole('group', { name: 'Targets' }).getByLabel('Bearing').fill('-12');
   await page.keyboard.press('Control+s');

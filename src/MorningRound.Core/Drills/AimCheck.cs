@@ -16,13 +16,16 @@ public sealed record AimCheck(Angle Offset, Angle Scatter, Angle? Correction, st
     /// <summary>The largest scatter, in degrees, at which a correction is offered. The product's own default.</summary>
     public const double LargestScatterDegrees = 2;
 
+    /// <summary>With fewer, scatter cannot be told from luck.</summary>
+    public const int FewestBalls = 3;
+
     /// <summary>
     /// Judges offsets from the target line, right positive, at one distance. Throws <see cref="ArgumentException"/> for fewer
     /// than three balls, and <see cref="ArgumentOutOfRangeException"/> for a distance that is not above zero.
     /// </summary>
     public static AimCheck Of(IReadOnlyCollection<Length> offsets, MarkedLength distance)
     {
-        if (offsets.Count < 3) throw new ArgumentException("An aim check takes three balls or more.", nameof(offsets));
+        if (offsets.Count < FewestBalls) throw new ArgumentException("An aim check takes three balls or more.", nameof(offsets));
         var one = distance.Unit.Times(1);
         var across = offsets.Select(o => o / one).ToList();
         var (mean, deviation, interval) = (Sample.Mean(across)!.Value, Sample.Deviation(across)!.Value, Sample.OfMean(across)!.Value);

@@ -73,7 +73,7 @@ public static class DrillEndpoints
     private static AimCheckView AimChecked(AimCheckInput input)
     {
         var errors = new FieldErrors()
-            .Require(input.Offsets.Count is >= 3 and <= MostBallsInAimCheck, "offsets", $"Between 3 and {MostBallsInAimCheck} balls, please.")
+            .Require(input.Offsets.Count is >= AimCheck.FewestBalls and <= MostBallsInAimCheck, "offsets", $"Between {AimCheck.FewestBalls} and {MostBallsInAimCheck} balls, please.")
             .Require(input.Offsets.All(o => Math.Abs(o) <= 200), "offsets", "An offset lies within 200 to either side.")
             .Require(input.Distance is > 0 and <= 400, "distance", "A distance lies above 0 and up to 400.")
             .Require(input.Unit is LengthUnit.Yards or LengthUnit.Metres, "unit", "In yards or metres, please.");

@@ -2,6 +2,7 @@ using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Units;
 using MorningRound.Core.Sessions;
 
 namespace MorningRound.Server.Sessions;
@@ -32,6 +33,9 @@ public sealed record SessionDrill
 
     public required AttemptFlow Flow { get; init; }
 
+    /// <summary>How far the target of an aim check is, in the unit its offsets are given in; none for any other drill.</summary>
+    public required MarkedLength? AimDistance { get; init; }
+
     public static SessionDrill Of(SetDrill set, SessionPlan plan)
     {
         var planned = plan.Practice().Single(s => s.Id == set.SegmentId).Drill!;
@@ -47,6 +51,9 @@ public sealed record SessionDrill
             Hide = planned.Drill.Hide,
             Cautions = planned.Drill.Cautions,
             Flow = set.Flow,
+            AimDistance = set.Protocol is MeasuredShots { AimDistance: { } distance } shots
+                ? new MarkedLength(distance, shots.Unit == LengthUnit.Metres.Sign() ? LengthUnit.Metres : LengthUnit.Yards)
+                : null,
         };
     }
 }
@@ -107,7 +114,8 @@ public sealed record DrillResultView
             Name = segment.Drill?.Drill.Name ?? segment.Title,
             Reading = result.Reading,
             Attempts = result.Attempts,
-            Words = isWarmUp && fits ? "A warm-up keeps no score." : result.Words,
+            // The aim check is the one thing a warm-up may end in.
+            Words = isWarmUp && fits && set?.Protocol is not MeasuredShots { AimDistance: not null } ? "A warm-up keeps no score." : result.Words,
             Measures = isWarmUp ? [] : result.Measures,
             Goal = goal is null || set is null ? "" : set.Protocol.InWords(goal),
             GoalMet = goal is null || set is null ? null : set.Protocol.Meets(goal, result),

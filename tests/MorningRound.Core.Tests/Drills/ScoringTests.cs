@@ -223,6 +223,16 @@ public class ScoringTests
     }
 
     [Fact]
+    public void Five_balls_at_a_target_end_in_the_days_aim()
+    {
+        var check = new MeasuredShots { What = "left or right", Unit = "yd", Least = -8, Most = 8, Shots = 5, AimDistance = 185 };
+        Assert.Equal("Today it goes 15 yd right at 185 yd: aim 4.6° further left. Check with five more.", check.Score(Numbers(13, 16, 15, 17, 14), 1).Words);
+        Assert.Equal("Nothing steady to correct. Aim where you always aim.", check.Score(Numbers(-20, 25, 5, -15, 20), 1).Words);
+        Assert.Equal("Too few balls to say where it goes today.", check.Score(Numbers(13, 16), 1).Words);
+        Assert.Equal(["p.unit"], (check with { Unit = "°" }).Check("p").Select(e => e.Path));
+    }
+
+    [Fact]
     public void A_rehearsed_scenario_judges_the_behaviour_beside_the_putt()
     {
         var scored = new RehearsedScenario { Scenarios = 3 }.Score(Inputs("words timer tap made =8 | words timer tap missed =9 | words timer tap missed =7"), 1);

@@ -2467,6 +2467,8 @@ export interface components {
       shots?: number;
       /** Format: double */
       startedAt?: null | number;
+      /** Format: double */
+      aimDistance?: null | number;
       title?: string;
       /** Format: int32 */
       plannedAttempts?: null | number;
@@ -2679,6 +2681,7 @@ export interface components {
       hide: components['schemas']['Hidden'][];
       cautions: string[];
       flow: components['schemas']['AttemptFlow'];
+      aimDistance: null | components['schemas']['MarkedLength'];
     };
     SessionEntry:
       | components['schemas']['SessionEntrySegmentEntered']

@@ -68,7 +68,7 @@ function parsed(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch (e) {
-    throw new Problem(0, 'This file is not JSON. Nothing was taken in.', { file: [(e as Error).message] });
+    throw new Problem(0, 'This file is not JSON.', { file: [(e as Error).message] });
   }
 }
 
@@ -77,7 +77,7 @@ function FileTrouble({ error }: { error: Error }) {
   const places = error instanceof Problem ? Object.entries(error.errors) : [];
   return (
     <div role="alert" style={{ flexBasis: '100%' }}>
-      <b>{places.length > 0 ? 'Nothing was taken in.' : error.message}</b>
+      <b>{error.message} Nothing was taken in.</b>
       <ul style={{ margin: '4px 0', paddingLeft: 20 }}>
         {places.slice(0, 8).map(([path, messages]) => (
           <li key={path}>

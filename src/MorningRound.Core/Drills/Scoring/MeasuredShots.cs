@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -7,6 +8,8 @@ namespace MorningRound.Core.Drills.Scoring;
 public sealed record MeasuredShots : ScoringProtocol
 {
     private const double Largest = 999;
+    private static readonly string Yards = LengthUnit.Yards.Sign();
+    private static readonly string Metres = LengthUnit.Metres.Sign();
 
     /// <summary>What is measured: "club path".</summary>
     public required string What { get; init; }
@@ -23,7 +26,13 @@ public sealed record MeasuredShots : ScoringProtocol
     /// <summary>Where the number stood when the change began; none if not known.</summary>
     public double? StartedAt { get; init; }
 
-    public override string Title => "Measured shots";
+    /// <summary>
+    /// How far the target is, when what is measured is how far left or right of it the balls finish, in the same unit. The
+    /// result is then the day's aim: see <see cref="AimCheck"/>. None for anything else that is measured.
+    /// </summary>
+    public double? AimDistance { get; init; }
+
+    public override string Title => AimDistance is null ? "Measured shots" : "Aim check";
 
     public override int? PlannedAttempts => Shots;
 
@@ -40,6 +49,8 @@ public sealed record MeasuredShots : ScoringProtocol
         .RequireBetween(Shots, 3, 100, $"{path}.shots", "shots")
         .Require(Least is not null || Most is not null, $"{path}.least", "A band needs an end on at least one side.")
         .Require((Least ?? -Largest) <= (Most ?? Largest), $"{path}.most", "The lower end comes first.")
+        .Require(AimDistance is null or (> 0 and <= 400), $"{path}.aimDistance", "A distance lies above 0 and up to 400.")
+        .Require(AimDistance is null || Unit == Yards || Unit == Metres, $"{path}.unit", $"An aim check is measured in {Yards} or {Metres}.")
         .Require(new[] { Least, Most, StartedAt }.All(n => n is null || Math.Abs(n.Value) <= Largest), $"{path}.most", $"Numbers lie between −{Largest} and {Largest}.");
 
     protected override AttemptFlow CompileWith(ulong seed)
@@ -82,6 +93,14 @@ public sealed record MeasuredShots : ScoringProtocol
 
     private protected override string InWords(Tally tally)
     {
+        if (AimDistance is { } distance)
+        {
+            var unit = Unit == Metres ? LengthUnit.Metres : LengthUnit.Yards;
+            return tally["shots"] < AimCheck.FewestBalls
+                ? "Too few balls to say where it goes today."
+                : AimCheck.Of([.. tally.Kept(What).Select(offset => unit.Times(offset))], new MarkedLength(distance, unit)).Words;
+        }
+
         var mean = Sample.Mean(tally.Kept(What))!.Value;
         var began = StartedAt is { } start ? $", from {Written.Number(start, 1)} at the start" : "";
         return $"Mean {Written.Number(mean, 1)}{Written.Unit(Unit)}{began}; in the band {Rate.InWords(tally["inBand"], tally["shots"])}.";

@@ -164,7 +164,7 @@ function Editor({ id, start, version }: Props) {
           />
           <DrillDrawing drill={drill} />
           <Typography variant="h2">Try it</Typography>
-          <TryOut key={JSON.stringify(shown.protocol)} drill={{ ...shown, ladder: [] }} rung={0} />
+          <TryOut drill={{ ...shown, ladder: [] }} rung={0} />
         </Box>
       </Box>
     </>

@@ -74,7 +74,7 @@ export function DrillPage() {
           <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
             Try it
           </Typography>
-          <TryOut key={rung} drill={drill} rung={rung} />
+          <TryOut drill={drill} rung={rung} />
         </Box>
       </Box>
     </>

@@ -148,6 +148,7 @@ const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
     most: maybe('Band to'),
     shots: number('Shots'),
     startedAt: maybe('Where it started'),
+    aimDistance: maybe('Aim check: distance'),
   },
   rehearsedScenario: { scenarios: number('Scenarios') },
 };

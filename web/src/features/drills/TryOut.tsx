@@ -17,25 +17,22 @@ const noStudent = { value: '', label: 'nobody in particular' };
 export function TryOut({ drill, rung }: { drill: Drill; rung: number }) {
   const [seed, setSeed] = useState(1);
   const [studentId, setStudentId] = useState('');
-  const [inputs, setInputs] = useState<DrillInput[]>([]);
+  const [tried, setTried] = useState<{ of: string; inputs: DrillInput[] }>({ of: '', inputs: [] });
   const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
   const check = useCheck({ drill, rung, seed, studentId: studentId || null });
-  const again = () => {
-    setInputs([]);
-    setSeed((s) => s + 1);
-  };
   if (check.error) return <Trouble error={check.error} onRetry={() => void check.refetch()} />;
   const { flow, missing, protocol } = check.data ?? {};
+  // What was tried belongs to the drill as it was then; another parameter begins anew.
+  const of = JSON.stringify([protocol, seed]);
+  const inputs = tried.of === of ? tried.inputs : [];
+  const keep = (next: DrillInput[]) => setTried({ of, inputs: next });
   return (
     <Box sx={{ maxWidth: 460 }}>
       <Choice
         label="As"
         value={studentId}
         options={[noStudent, ...(students.data ?? []).map((s) => ({ value: s.id, label: s.name }))]}
-        onChange={(id) => {
-          setStudentId(id);
-          setInputs([]);
-        }}
+        onChange={setStudentId}
       />
       {missing && (
         <Typography role="status" sx={{ mt: 1.5 }}>
@@ -52,11 +49,11 @@ export function TryOut({ drill, rung }: { drill: Drill; rung: number }) {
           <FlowRun
             flow={flow}
             inputs={inputs}
-            onInput={(input) => setInputs((all) => [...all, input])}
-            onUndo={() => setInputs(withoutLastAttempt)}
+            onInput={(input) => keep([...inputs, input])}
+            onUndo={() => keep(withoutLastAttempt(inputs))}
           />
           <Result protocol={protocol} seed={seed} inputs={inputs} />
-          <Button onClick={again}>Begin again</Button>
+          <Button onClick={() => setSeed((s) => s + 1)}>Begin again</Button>
         </Box>
       )}
     </Box>

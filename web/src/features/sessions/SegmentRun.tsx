@@ -2,11 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import type { Schemas } from '../../api/client';
+import { useQuery } from '@tanstack/react-query';
+import { answer, api, type Schemas } from '../../api/client';
 import { domainNow } from '../../app/session';
 import { clock, clubs, count, feedbackSources, minutes, places } from '../../ui/format';
 import { phases, PhaseSign } from '../../ui/phases';
-import { isAsking } from '../drills/flow';
+import { isAsking, type DrillInput } from '../drills/flow';
 import { FlowRun } from '../drills/FlowRun';
 import type { PracticeSegment, Segment } from '../plans/draft';
 import { secondsOf, stateOf, type LogState, type NewEntry } from './log';
@@ -157,8 +158,23 @@ function DrillRun({
         onInput={(input) => add({ kind: 'answered', segmentId: segment.id, flowVersion: drill.flow.version, input })}
         onUndo={() => add({ kind: 'attemptDropped', segmentId: segment.id })}
       />
+      {drill.aimDistance && !isAsking(drill.flow, log.inputs[segment.id] ?? []) && (
+        <Aim distance={drill.aimDistance} inputs={log.inputs[segment.id] ?? []} />
+      )}
     </Box>
   );
+}
+
+/** The day's one line, once the balls of an aim check are hit. With too few of them the server says nothing. */
+function Aim({ distance, inputs }: { distance: Schemas['MarkedLength']; inputs: DrillInput[] }) {
+  const offsets = inputs.flatMap((i) => (i.kind === 'number' ? [i.tenths / 10] : []));
+  const check = useQuery({
+    queryKey: ['aim-check', distance, offsets],
+    queryFn: () =>
+      answer(api.POST('/api/drills/aim-check', { body: { distance: distance.value, unit: distance.unit, offsets } })),
+    staleTime: Infinity,
+  });
+  return check.data ? <Typography sx={{ mt: 1, fontWeight: 620 }}>{check.data.words}</Typography> : null;
 }
 
 function Details({ segment }: { segment: PracticeSegment }) {
