@@ -1,11 +1,10 @@
 using BenchmarkDotNet.Attributes;
-using BenchmarkDotNet.Running;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
 
-BenchmarkRunner.Run<DrillBenchmarks>();
+namespace MorningRound.Benchmarks;
 
 /// <summary>How long scoring, compiling and walking take. The aims: a log of 300 attempts scored in under 5 ms.</summary>
 [MemoryDiagnoser]

@@ -75,9 +75,12 @@ await student.page.getByRole('button', { name: 'Begin' }).waitFor();
 await student.shoot('before-practice');
 await student.page.getByRole('button', { name: 'Begin' }).click();
 await student.page.getByRole('button', { name: 'Done, next' }).click();
-await student.page.getByRole('button', { name: 'Done, next' }).click();
-for (let i = 0; i < 3; i++) await student.page.getByRole('button', { name: 'Five balls' }).click();
+for (let i = 0; i < 2; i++) await student.page.getByRole('button', { name: 'Five balls' }).click();
 await student.shoot('practice');
+await student.page.getByRole('button', { name: 'Done, next' }).click();
+for (const answer of ['Made', 'Made', 'Missed', 'Made'])
+  await student.page.getByRole('button', { name: answer, exact: true }).click();
+await student.shoot('practice-drill');
 await student.page.getByRole('button', { name: 'It hurts' }).click();
 await student.page.getByRole('button', { name: 'Wrist or hand' }).click();
 await student.shoot('pain');

@@ -51,7 +51,7 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
   return (
     <Dialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="keys-title">
       <DialogTitle id="keys-title">Keys</DialogTitle>
-      <DialogContent>
+      <DialogContent tabIndex={0} role="region" aria-label="All keys">
         {keys.map(([place, list]) => (
           <Box key={place} sx={{ mb: 2 }}>
             <Box component="h3" sx={{ m: 0, mb: 0.5, fontSize: 15 }}>

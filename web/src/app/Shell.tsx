@@ -110,7 +110,7 @@ function CoachBar({ person }: { person: Person }) {
       }}
     >
       <Mark />
-      <Box component="nav" aria-label="Main" sx={{ display: 'flex', gap: 3 }}>
+      <Box component="nav" aria-label="Main" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: { xs: 2, sm: 3 } }}>
         <Box component={NavLink} to="/tee-line" sx={link}>
           Tee line<Key>1</Key>
         </Box>
