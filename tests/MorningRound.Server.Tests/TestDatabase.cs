@@ -36,15 +36,31 @@ public sealed class TestDatabase : IAsyncLifetime
         _process.Dispose();
     }
 
+    private static readonly Lazy<Task<string>> Demo = new(LayOutDemoAsync);
+
     /// <summary>A new, empty database.</summary>
-    public static async Task<string> NewAsync()
+    public static Task<string> NewAsync() => MakeAsync("template0");
+
+    /// <summary>A new database with the demo of Wednesday 6 May 2026 in it: a copy, because laying it out takes a while.</summary>
+    public static async Task<string> WithDemoAsync() => await MakeAsync(await Demo.Value);
+
+    private static async Task<string> LayOutDemoAsync()
+    {
+        var connection = await NewAsync();
+        await using (var server = new TestServer(connection, isDemo: true)) await server.NewBrowser().GetAsync("/health/ready");
+        // A database can only be copied while nobody is connected to it.
+        await using (var pool = new NpgsqlConnection(connection)) NpgsqlConnection.ClearPool(pool);
+        return new NpgsqlConnectionStringBuilder(connection).Database!;
+    }
+
+    private static async Task<string> MakeAsync(string template)
     {
         var name = $"t{Guid.NewGuid():N}";
         await using var connection = new NpgsqlConnection(s_connection);
         await connection.OpenAsync();
         await using var command = connection.CreateCommand();
-#pragma warning disable CA2100 // The name was just made here.
-        command.CommandText = $"CREATE DATABASE {name}";
+#pragma warning disable CA2100 // The names were made here.
+        command.CommandText = $"CREATE DATABASE {name} TEMPLATE {template}";
 #pragma warning restore CA2100
         await command.ExecuteNonQueryAsync();
         return new NpgsqlConnectionStringBuilder(s_connection) { Database = name, MaxPoolSize = 20 }.ConnectionString;

@@ -14,7 +14,7 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
 
     public SettableClock RealClock { get; } = new();
 
-    public static async Task<TestServer> NewAsync(bool isDemo = false) => new(await TestDatabase.NewAsync(), isDemo);
+    public static async Task<TestServer> NewAsync(bool isDemo = false) => new(isDemo ? await TestDatabase.WithDemoAsync() : await TestDatabase.NewAsync(), isDemo);
 
     /// <summary>Somebody's browser: keeps cookies, and is nobody until signed in.</summary>
     public Browser NewBrowser() => new(CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false }));

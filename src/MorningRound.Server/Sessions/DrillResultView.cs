@@ -2,8 +2,8 @@ using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
-using MorningRound.Core.Units;
 using MorningRound.Core.Sessions;
+using MorningRound.Core.Units;
 
 namespace MorningRound.Server.Sessions;
 

@@ -27,7 +27,7 @@ public class ServerTests
     [Fact]
     public async Task A_cookie_of_one_copy_of_the_server_is_good_at_another()
     {
-        var connection = await TestDatabase.NewAsync();
+        var connection = await TestDatabase.WithDemoAsync();
         await using var one = new TestServer(connection, isDemo: true);
         await using var other = new TestServer(connection, isDemo: true);
         var signedIn = await one.NewBrowser().PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" });
@@ -39,9 +39,7 @@ public class ServerTests
     [Fact]
     public async Task A_database_somebody_named_never_shows_a_demo_even_if_one_lies_in_it()
     {
-        var connection = await TestDatabase.NewAsync();
-        await using (var demo = new TestServer(connection, isDemo: true)) await demo.NewBrowser().GetAsync("/health/ready");
-        await using var named = new TestServer(connection);
+        await using var named = new TestServer(await TestDatabase.WithDemoAsync());
         var browser = named.NewBrowser();
         Assert.Null((await browser.GetAsync("/api/accounts/session")).Body!["demo"]);
         Assert.Equal(HttpStatusCode.NotFound, (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" })).Status);
@@ -51,7 +49,7 @@ public class ServerTests
     public async Task No_screen_asks_the_database_once_for_every_row()
     {
         var counter = new CommandCounter();
-        await using var plain = new TestServer(await TestDatabase.NewAsync(), isDemo: true);
+        await using var plain = await TestServer.NewAsync(isDemo: true);
         await using var server = plain.WithWebHostBuilder(builder => builder.ConfigureTestServices(services =>
             services.AddSingleton<IDbContextOptionsConfiguration<MorningRoundDb>>(new Counting(counter))));
         var browser = new Browser(server.CreateClient());
@@ -59,7 +57,7 @@ public class ServerTests
         var student = (await browser.GetAsync("/api/students")).Body![0]!["id"]!.GetValue<Guid>();
         foreach (var path in new[]
                  {
-                     "/api/review/tee-line", "/api/plans", "/api/students", $"/api/progress/{student}",
+                     "/api/review/tee-line", "/api/plans", "/api/drills", "/api/places", $"/api/students/{student}/file", "/api/students", $"/api/progress/{student}",
                      $"/api/weeks/2026-W18/students/{student}", "/api/accounts/session",
                  })
         {

@@ -31,7 +31,10 @@ public class PlaceTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var wrong = await _school.Coach.PutAsync($"/api/places/{Guid.CreateVersion7()}", new
         {
-            name = "Green", kind = "puttingGreen", greenSpeedFeet = 9.0, walks = new[] { new { place = Guid.CreateVersion7(), minutes = 3 } },
+            name = "Green",
+            kind = "puttingGreen",
+            greenSpeedFeet = 9.0,
+            walks = new[] { new { place = Guid.CreateVersion7(), minutes = 3 } },
         });
         Assert.Equal(["greenSpeedOn", "walks[0].place"], wrong.Fields.Order());
     }

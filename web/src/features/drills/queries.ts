@@ -19,13 +19,10 @@ export interface Search {
   atHand?: string | undefined;
 }
 
-/** Search without the fields that say nothing. */
-type Query = { [K in keyof Search]?: NonNullable<Search[K]> };
-
 export const useShelf = (search: Search) =>
   useQuery({
     queryKey: [...drillsKey, 'shelf', search],
-    queryFn: ({ signal }) => answer(api.GET('/api/drills', { params: { query: search as Query }, signal })),
+    queryFn: ({ signal }) => answer(api.GET('/api/drills', { params: { query: search }, signal })),
     placeholderData: (previous) => previous,
   });
 

@@ -223,7 +223,7 @@ function Wedges({ coach, set, errorAt, gaps }: PartProps & { gaps: Schemas['Grid
       >
         <thead>
           <tr>
-            <th aria-label="Club" />
+            <th scope="col">Club</th>
             {keysOf(swingLengths).map((s) => (
               <th key={s} scope="col">
                 {swingLengths[s]}
