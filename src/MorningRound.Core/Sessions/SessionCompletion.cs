@@ -39,7 +39,7 @@ public sealed record SessionCompletion
     public static SessionCompletion Of(SessionPlan plan, IReadOnlyCollection<SessionLog> logs)
     {
         var counted = plan.Practice()
-            .Select(segment => (segment, completion: Fullest(segment, logs)))
+            .Select(segment => (segment, completion: Fullest(segment, plan, logs)))
             .ToList();
         var counting = counted.Where(c => c.completion.Fraction is not null).ToList();
         return new SessionCompletion
@@ -50,19 +50,20 @@ public sealed record SessionCompletion
         };
     }
 
-    private static SegmentCompletion Fullest(PracticeSegment segment, IReadOnlyCollection<SessionLog> logs)
+    private static SegmentCompletion Fullest(PracticeSegment segment, SessionPlan plan, IReadOnlyCollection<SessionLog> logs)
     {
-        var perLog = logs.Select(log => In(segment, log)).ToList();
+        var perLog = logs.Select(log => In(segment, plan, log)).ToList();
         if (perLog.Count == 0) return new SegmentCompletion(segment.Id, 0, null, null, 0);
 
         // A log that did something of it beats one in which it was dropped for pain, which beats one that never touched it.
         return perLog.MaxBy(c => c.Fraction switch { > 0 => 1 + c.Fraction.Value, null => 1, _ => 0 })!;
     }
 
-    private static SegmentCompletion In(PracticeSegment segment, SessionLog log)
+    private static SegmentCompletion In(PracticeSegment segment, SessionPlan plan, SessionLog log)
     {
         var kept = log.Segments.FirstOrDefault(s => s.SegmentId == segment.Id) ?? new SegmentLog { SegmentId = segment.Id };
-        var dropped = log.EndedByPain && kept.Outcome is null;
+        var fallsOut = log.EndedByPain || log.Pain.Any(p => PainRule.SegmentsLoading(plan, p.Part, p.Side).Contains(segment.Id));
+        var dropped = fallsOut && kept.Outcome is null;
         return new SegmentCompletion(
             segment.Id, dropped ? null : FractionOf(segment, kept), kept.Outcome, kept.Balls, (int)Math.Round(kept.Spent.TotalSeconds));
     }

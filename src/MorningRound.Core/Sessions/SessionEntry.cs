@@ -8,6 +8,7 @@ namespace MorningRound.Core.Sessions;
 /// and taking something back is an entry of its own.
 /// </summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(SessionReadied), "readied")]
 [JsonDerivedType(typeof(SegmentEntered), "entered")]
 [JsonDerivedType(typeof(ClockStopped), "stopped")]
 [JsonDerivedType(typeof(BallsCounted), "counted")]
@@ -25,6 +26,17 @@ public abstract record SessionEntry
 
     /// <summary>When it happened, by the phone's clock.</summary>
     public required DateTimeOffset At { get; init; }
+}
+
+/// <summary>How the student came: what there is of time and balls, and how they feel. Whatever is missing was not said.</summary>
+public sealed record SessionReadied : SessionEntry
+{
+    /// <summary>How nervous, 1 (calm) to 10.</summary>
+    public int? Nerves { get; init; }
+
+    public int? MinutesAtHand { get; init; }
+
+    public int? BallsAtHand { get; init; }
 }
 
 /// <summary>The clock runs for a segment from now on; it stops for any other.</summary>
@@ -83,7 +95,10 @@ public enum SegmentOutcome
     Skipped,
 }
 
-/// <summary>Pain, at any moment. Pain that ends the session closes it for every segment not yet settled.</summary>
+/// <summary>
+/// Pain, at any moment. Pain that ends the session closes it for every segment not yet settled; less drops the segments that
+/// load the part.
+/// </summary>
 public sealed record PainReported : SessionEntry
 {
     public required BodyPart Part { get; init; }

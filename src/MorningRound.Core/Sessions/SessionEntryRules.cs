@@ -27,6 +27,11 @@ public static class SessionEntryRules
             .Require(entry.At >= Earliest && entry.At <= now + ClockTolerance, $"{path}.at", "The time lies too far from now.");
         switch (entry)
         {
+            case SessionReadied readied:
+                RequireRating(readied.Nerves, 1, "nerves");
+                if (readied.MinutesAtHand is { } minutes) errors.RequireBetween(minutes, 1, PlanRules.MostMinutesInPlan, $"{path}.minutesAtHand", "minutes");
+                if (readied.BallsAtHand is { } balls) errors.RequireBetween(balls, 0, 1000, $"{path}.ballsAtHand", "balls");
+                break;
             case SegmentEntered entered:
                 RequireSegment(entered.SegmentId);
                 break;

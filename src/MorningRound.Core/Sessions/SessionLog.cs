@@ -60,6 +60,9 @@ public sealed record SessionLog
     /// <summary>All pain that was reported, in order.</summary>
     public required IReadOnlyList<PainReported> Pain { get; init; }
 
+    /// <summary>How the student came; none where nothing was said.</summary>
+    public SessionReadied? Ready { get; init; }
+
     /// <summary>The last rating given; none before that.</summary>
     public SessionRated? Rating { get; init; }
 
@@ -95,6 +98,7 @@ public sealed record SessionLog
         private readonly List<PainReported> _pain = [];
         private RunningClock? _running;
         private SessionRated? _rating;
+        private SessionReadied? _ready;
         private DateTimeOffset? _finished;
 
         public void Take(SessionEntry entry)
@@ -127,6 +131,9 @@ public sealed record SessionLog
                     _pain.Add(pain);
                     if (PainRule.EndsSession(pain.Level, pain.Sharp)) StopClock(pain.At);
                     break;
+                case SessionReadied readied:
+                    _ready = readied;
+                    break;
                 case SessionRated rated:
                     _rating = rated;
                     break;
@@ -145,6 +152,7 @@ public sealed record SessionLog
             Segments = [.. _order.Select(id => _segments[id]).Select(Scored)],
             Pain = _pain,
             Rating = _rating,
+            Ready = _ready,
         };
 
         private SegmentLog Scored(SegmentLog segment)

@@ -33,6 +33,9 @@ public sealed record SessionDrill
 
     public required AttemptFlow Flow { get; init; }
 
+    /// <summary>The parameters, for the picture beside the question. The phone draws them and judges nothing by them.</summary>
+    public required ScoringProtocol Protocol { get; init; }
+
     /// <summary>How far the target of an aim check is, in the unit its offsets are given in; none for any other drill.</summary>
     public required MarkedLength? AimDistance { get; init; }
 
@@ -51,6 +54,7 @@ public sealed record SessionDrill
             Hide = planned.Drill.Hide,
             Cautions = planned.Drill.Cautions,
             Flow = set.Flow,
+            Protocol = set.Protocol,
             AimDistance = set.Protocol is MeasuredShots { AimDistance: { } distance } shots
                 ? new MarkedLength(distance, shots.Unit == LengthUnit.Metres.Sign() ? LengthUnit.Metres : LengthUnit.Yards)
                 : null,

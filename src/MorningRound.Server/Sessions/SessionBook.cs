@@ -41,6 +41,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
             Segments = completion.Segments,
             Logs = [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(LogView.Of)],
             Pain = PainForm.Asked,
+            PainDrops = PainRule.Drops(row.Document),
             Drills = [.. drills.Select(d => SessionDrill.Of(d, row.Document))],
             Results = DrillResultView.Of(row.Document, drills, [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(l => (l.Id, SessionLog.From(entries[l.Id], drills)))]),
         };

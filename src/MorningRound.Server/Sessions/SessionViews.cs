@@ -31,6 +31,9 @@ public sealed record SessionView
 
     public required PainForm Pain { get; init; }
 
+    /// <summary>Which segments fall out when a part hurts without ending the session.</summary>
+    public required IReadOnlyList<PainDrop> PainDrops { get; init; }
+
     /// <summary>The drills as they were set, with the flows the phone walks.</summary>
     public required IReadOnlyList<SessionDrill> Drills { get; init; }
 
@@ -61,11 +64,11 @@ public sealed record ExitRuleInWords(Guid SegmentId, string Words);
 /// <summary>One log of a session.</summary>
 public sealed record LogView(
     Guid Id, DateOnly Day, DateTimeOffset? StartedAt, DateTimeOffset? FinishedAt, double Minutes, int Balls, bool EndedByPain,
-    IReadOnlyList<PainReported> Pain, SessionRated? Rating)
+    IReadOnlyList<PainReported> Pain, SessionReadied? Ready, SessionRated? Rating)
 {
     public static LogView Of(SessionLogRow row) => new(
         row.Id, row.Day, row.Reading.StartedAt, row.Reading.FinishedAt, row.Reading.Spent.TotalMinutes, row.Reading.Balls,
-        row.Reading.EndedByPain, row.Reading.Pain, row.Reading.Rating);
+        row.Reading.EndedByPain, row.Reading.Pain, row.Reading.Ready, row.Reading.Rating);
 }
 
 /// <summary>Entries to add to the end of a log.</summary>

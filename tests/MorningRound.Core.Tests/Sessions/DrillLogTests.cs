@@ -102,4 +102,49 @@ public class DrillLogTests
             ["segments[0].drill.drill.name", "segments[0].drill.goal.measure", "segments[0].drill.modifiers.effortPercent", "segments[0].drill.rung"],
             PlanRules.ToKeep(wrong).Select(e => e.Path).Order());
     }
+
+    private static readonly BodyLoad[] Loads = [new() { Part = BodyPart.WristOrHand }, new() { Part = BodyPart.Elbow, Side = BodySide.Lead }, new() { Part = BodyPart.LowerBack }];
+
+    private static SessionPlan PlanWithLoads()
+    {
+        var loading = Segment(new Streak { Length = 3 });
+        return Given.Plan(
+            loading with { Drill = loading.Drill! with { Drill = loading.Drill.Drill with { Loads = Loads } } },
+            Given.Segment(2, Phase.Random, 10));
+    }
+
+    [Theory]
+    // A load without a side is of both sides; a load of the lead side is none of the trail side.
+    [InlineData(BodyPart.WristOrHand, BodySide.Trail, true)]
+    [InlineData(BodyPart.WristOrHand, BodySide.Lead, true)]
+    [InlineData(BodyPart.Elbow, BodySide.Lead, true)]
+    [InlineData(BodyPart.Elbow, BodySide.Trail, false)]
+    [InlineData(BodyPart.LowerBack, null, true)]
+    [InlineData(BodyPart.Knee, BodySide.Lead, false)]
+    public void What_loads_a_part_that_hurts_falls_out_and_counts_for_nothing(BodyPart part, BodySide? side, bool fallsOut)
+    {
+        var plan = PlanWithLoads();
+        Assert.Equal(fallsOut, PainRule.Drops(plan).Any(d => (d.Part, d.Side) == (part, side) && d.SegmentIds.SequenceEqual([Given.Id(1)])));
+        var log = Log([], new PainReported { Part = part, Side = side, Level = 2, Sharp = false, Sequence = 0, At = Given.Nine }, Given.Settled(2, SegmentOutcome.Done));
+        var completion = SessionCompletion.Of(plan, [log]);
+        Assert.Equal(fallsOut ? 10 : 30, completion.PlannedMinutes);
+        Assert.Equal(10, completion.DoneMinutes);
+        Assert.Equal(fallsOut, completion.Segments[0].Fraction is null);
+    }
+
+    [Fact]
+    public void What_was_already_done_when_it_began_to_hurt_stays_done()
+    {
+        var log = Log([], Given.Settled(1, SegmentOutcome.Done), Given.Pain(2));
+        Assert.Equal(1, SessionCompletion.Of(PlanWithLoads(), [log]).Segments[0].Fraction);
+    }
+
+    [Fact]
+    public void How_the_student_came_is_kept_in_the_log()
+    {
+        var log = Log([], new SessionReadied { Nerves = 7, MinutesAtHand = 45, Sequence = 0, At = Given.Nine });
+        Assert.Equal((7, 45, null), (log.Ready!.Nerves, log.Ready.MinutesAtHand, log.Ready.BallsAtHand));
+        var errors = SessionEntryRules.Check(new SessionReadied { Nerves = 11, MinutesAtHand = 0, BallsAtHand = -1, Sequence = 1, At = Given.Nine }, PlanWithLoads(), Given.Nine, "e");
+        Assert.Equal(["e.ballsAtHand", "e.minutesAtHand", "e.nerves"], errors.Select(e => e.Path).Order());
+    }
 }

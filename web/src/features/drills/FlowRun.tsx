@@ -5,7 +5,9 @@ import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Chip } from '../../ui/Chips';
 import { Field } from '../../ui/Field';
+import { DrillPicture } from './DrillPicture';
 import { displaysOf, promptOf, walkThrough, type DrillInput, type Flow, type FlowState } from './flow';
+import type { Protocol } from './queries';
 
 interface Props {
   flow: Flow;
@@ -15,6 +17,8 @@ interface Props {
   onUndo: () => void;
   /** A warm-up shows no counts of how it went. */
   hidesCounts?: boolean;
+  /** The drill's parameters, for its picture; none draws none. */
+  protocol?: Protocol;
 }
 
 /** What was answered, before it has its attempt and tags. */
@@ -25,7 +29,7 @@ type NewAnswer =
   | { kind: 'tap' | 'timer' | 'stop' };
 
 /** Walks any drill: asks what the flow asks, shows what it counts. */
-export function FlowRun({ flow, inputs, onInput, onUndo, hidesCounts = false }: Props) {
+export function FlowRun({ flow, inputs, onInput, onUndo, hidesCounts = false, protocol }: Props) {
   const walk = walkThrough(flow, inputs);
   const [tags, setTags] = useState<Schemas['AttemptTags']>({});
   const give = (answer: NewAnswer) => {
@@ -42,6 +46,7 @@ export function FlowRun({ flow, inputs, onInput, onUndo, hidesCounts = false }: 
           ))}
         </Box>
       )}
+      {protocol && !hidesCounts && <DrillPicture protocol={protocol} walk={walk} inputs={inputs} />}
       {walk.state ? (
         <>
           <Typography component="p" aria-live="polite" sx={{ fontSize: 20, fontWeight: 620, mt: 1, mb: 1.5 }}>

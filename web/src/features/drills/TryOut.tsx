@@ -49,6 +49,7 @@ export function TryOut({ drill, rung }: { drill: Drill; rung: number }) {
           <FlowRun
             flow={flow}
             inputs={inputs}
+            protocol={protocol}
             onInput={(input) => keep([...inputs, input])}
             onUndo={() => keep(withoutLastAttempt(inputs))}
           />

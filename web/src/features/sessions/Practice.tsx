@@ -8,8 +8,9 @@ import { count, minutes } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { planFrom } from '../plans/draft';
-import { stateOf, type Entry } from './log';
+import { stateOf, type Entry, type EntryOf } from './log';
 import { PainDialog } from './PainDialog';
+import { Readiness, type Ready } from './Readiness';
 import type { Session } from './queries';
 import { RatingForm } from './RatingForm';
 import { SegmentRun } from './SegmentRun';
@@ -34,7 +35,15 @@ export function Practice({ session, onServer }: Props) {
       (p.sharp && session.pain.sharpEndsSession) ||
       session.pain.scale.some((s) => s.level === p.level && s.endsSession),
   );
-  const current = plan.segments.find((s) => stateOf(state, s.id).outcome === null);
+  // What falls out for each part was worked out on the server; here it is only looked up.
+  const dropped = new Set(
+    state.pain.flatMap((p) =>
+      session.painDrops.filter((d) => d.part === p.part && d.side === (p.side ?? null)).flatMap((d) => d.segmentIds),
+    ),
+  );
+  const isOpen = (id: string) => stateOf(state, id).outcome === null && !dropped.has(id);
+  const current = plan.segments.find((s) => isOpen(s.id));
+  const leftOut = plan.segments.filter((s) => dropped.has(s.id) && stateOf(state, s.id).outcome === null);
   useWakeLock(hasBegun && !state.isFinished);
 
   const begin = () => current && log.add({ kind: 'entered', segmentId: current.id });
@@ -79,18 +88,26 @@ export function Practice({ session, onServer }: Props) {
       />
     );
   else if (!hasBegun || !current)
-    screen = <Before session={session} onBegin={begin} onHurt={() => setIsHurting(true)} />;
+    screen = (
+      <Before
+        session={session}
+        ready={state.ready}
+        onReady={(ready) => log.add({ kind: 'readied', ...ready })}
+        onBegin={begin}
+        onHurt={() => setIsHurting(true)}
+      />
+    );
   else
     screen = (
       <SegmentRun
         key={current.id}
         segment={current}
-        next={plan.segments[plan.segments.indexOf(current) + 1]}
+        next={plan.segments.slice(plan.segments.indexOf(current) + 1).find((s) => isOpen(s.id))}
         exitRule={session.exitRules.find((r) => r.segmentId === current.id)?.words}
         drill={session.drills.find((d) => d.segmentId === current.id)}
         log={state}
         add={log.add}
-        nextOf={(id) => plan.segments.find((s) => s.id !== id && stateOf(state, s.id).outcome === null)}
+        nextOf={(id) => plan.segments.find((s) => s.id !== id && isOpen(s.id))}
       />
     );
 
@@ -135,6 +152,11 @@ export function Practice({ session, onServer }: Props) {
         </Box>
       )}
       <SessionStrip segments={strip} label="This session" />
+      {leftOut.length > 0 && !endsByPain && !isOver && (
+        <Typography role="status" sx={{ mt: 1, fontSize: 15 }}>
+          Left out, because it loads what hurts: {leftOut.map((s) => s.title).join(', ')}. It counts for nothing.
+        </Typography>
+      )}
       {screen}
       <PainDialog
         open={isHurting}
@@ -150,7 +172,15 @@ export function Practice({ session, onServer }: Props) {
   );
 }
 
-function Before({ session, onBegin, onHurt }: { session: Session; onBegin: () => void; onHurt: () => void }) {
+interface BeforeProps {
+  session: Session;
+  ready: EntryOf<'readied'> | null;
+  onReady: (ready: Ready) => void;
+  onBegin: () => void;
+  onHurt: () => void;
+}
+
+function Before({ session, ready, onReady, onBegin, onHurt }: BeforeProps) {
   const { plan, totals } = session;
   return (
     <>
@@ -165,6 +195,7 @@ function Before({ session, onBegin, onHurt }: { session: Session; onBegin: () =>
         {minutes(totals.minutes)}
         {totals.ballsBought > 0 && `, ${count(totals.ballsBought, 'ball')} to buy`}
       </Typography>
+      <Readiness ready={ready} onReady={onReady} />
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, mt: 2 }}>
         {plan.segments.map((s) => (
           <Box

@@ -154,6 +154,7 @@ function DrillRun({
       <FlowRun
         flow={drill.flow}
         inputs={log.inputs[segment.id] ?? []}
+        protocol={drill.protocol}
         hidesCounts={isWarmUp || drill.hide.includes('result')}
         onInput={(input) => add({ kind: 'answered', segmentId: segment.id, flowVersion: drill.flow.version, input })}
         onUndo={() => add({ kind: 'attemptDropped', segmentId: segment.id })}

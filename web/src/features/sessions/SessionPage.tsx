@@ -202,6 +202,20 @@ function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) 
           {bodyParts[p.part].toLowerCase()}, {p.level} of 10{p.sharp && ', sharp'}
         </Box>
       ))}
+      {log.ready && (
+        <Box sx={{ mt: 0.5, color: 'text.secondary' }}>
+          Came{' '}
+          {[
+            log.ready.nerves ? `with nerves of ${log.ready.nerves} of 10` : '',
+            log.ready.minutesAtHand ? `with ${minutes(log.ready.minutesAtHand)}` : '',
+            log.ready.ballsAtHand !== null && log.ready.ballsAtHand !== undefined
+              ? `with ${count(log.ready.ballsAtHand, 'ball')}`
+              : '',
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </Box>
+      )}
       {log.endedByPain && <Box sx={{ mt: 0.5 }}>Pain ended this session. Segments not begun count for nothing.</Box>}
       {rating && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: { xs: 2, sm: 4 }, mt: 1.5 }}>

@@ -39,6 +39,7 @@ export function walk(entries: readonly Entry[]): LogState {
     pain: [],
     rating: null,
     isFinished: false,
+    ready: null,
     inputs: {},
     undoable: null,
   };
@@ -77,6 +78,9 @@ export function walk(entries: readonly Entry[]): LogState {
         if (state.running?.segmentId === entry.segmentId) stop(entry.at);
         segment(entry.segmentId).outcome = entry.outcome;
         state.undoable = entry;
+        break;
+      case 'readied':
+        state.ready = entry;
         break;
       case 'pain':
         state.pain.push(entry);
