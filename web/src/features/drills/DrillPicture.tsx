@@ -136,7 +136,10 @@ function Ladder({ protocol, walk }: { protocol: Of<'stepLadder'>; walk: Walk }) 
   const now = walk.state ? indexOf(walk) : -1;
   const height = steps.length * 17 + 14;
   return (
-    <Figure label={`On the step of ${steps[now] ?? '–'} ${unit}, furthest passed ${register(walk, 'furthest')} ${unit}`} height={height}>
+    <Figure
+      label={`On the step of ${steps[now] ?? '–'} ${unit}, furthest passed ${register(walk, 'furthest')} ${unit}`}
+      height={height}
+    >
       <path d={`M110 4V${height - 4}M210 4V${height - 4}`} stroke="currentColor" strokeWidth="4" />
       {steps.map((d, i) => {
         const y = height - 12 - i * 17;
@@ -181,7 +184,11 @@ function Zone({ protocol, walk }: { protocol: Of<'zoneSets'>; walk: Walk }) {
         strokeWidth="1.5"
       />
       <circle cx="160" cy={hole} r={(4.25 / 2) * scale} fill="#1c1c1c" />
-      <path d={`M160 ${hole + zone.shortInches * scale + 42}V${hole + 12}m-5 8 5-8 5 8`} stroke="currentColor" fill="none" />
+      <path
+        d={`M160 ${hole + zone.shortInches * scale + 42}V${hole + 12}m-5 8 5-8 5 8`}
+        stroke="currentColor"
+        fill="none"
+      />
       <text x={168 + zone.sideInches * scale} y={hole - zone.pastInches * scale + 12}>
         {zone.pastInches} in past
       </text>
@@ -237,7 +244,14 @@ function Grid({ protocol, walk }: { protocol: Of<'carryGrid'>; walk: Walk }) {
                 <text x="38" y="18" textAnchor="middle" fontSize="12" fill={isNow ? '#2b1a06' : 'currentColor'}>
                   {swingLengths[cell.swing].toLowerCase()}
                 </text>
-                <text x="38" y="40" textAnchor="middle" fontSize="20" fontWeight="650" fill={isNow ? '#2b1a06' : 'currentColor'}>
+                <text
+                  x="38"
+                  y="40"
+                  textAnchor="middle"
+                  fontSize="20"
+                  fontWeight="650"
+                  fill={isNow ? '#2b1a06' : 'currentColor'}
+                >
                   {cell.carry ?? ''}
                 </text>
               </g>
@@ -302,7 +316,10 @@ function Band({ protocol, inputs }: { protocol: Of<'measuredShots'>; inputs: rea
   const reach = Math.max(...ends.map(Math.abs), 1) * 1.25;
   const x = (n: number) => 160 + (n / reach) * 150;
   return (
-    <Figure label={`${numbers.length} numbers so far; the band is ${least ?? '…'} to ${most ?? '…'} ${protocol.unit ?? ''}`} height={74}>
+    <Figure
+      label={`${numbers.length} numbers so far; the band is ${least ?? '…'} to ${most ?? '…'} ${protocol.unit ?? ''}`}
+      height={74}
+    >
       <rect
         x={least === null ? 10 : x(least)}
         y="14"

@@ -8,7 +8,7 @@ import { count, minutes } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { planFrom } from '../plans/draft';
-import { stateOf, type Entry, type EntryOf } from './log';
+import { stateOf, type Entry } from './log';
 import { PainDialog } from './PainDialog';
 import { Readiness, type Ready } from './Readiness';
 import type { Session } from './queries';
@@ -46,7 +46,11 @@ export function Practice({ session, onServer }: Props) {
   const leftOut = plan.segments.filter((s) => dropped.has(s.id) && stateOf(state, s.id).outcome === null);
   useWakeLock(hasBegun && !state.isFinished);
 
-  const begin = () => current && log.add({ kind: 'entered', segmentId: current.id });
+  const begin = (ready: Ready) => {
+    if (!current) return;
+    const said = Object.values(ready).some((answer) => answer !== null && answer !== undefined);
+    log.add(...(said ? [{ kind: 'readied' as const, ...ready }] : []), { kind: 'entered', segmentId: current.id });
+  };
   const strip = session.card.strip.map((s) => {
     const { outcome, balls } = stateOf(state, s.id);
     const counted = s.balls > 0 && balls !== null ? Math.min(1, balls / s.balls) : 0;
@@ -88,15 +92,7 @@ export function Practice({ session, onServer }: Props) {
       />
     );
   else if (!hasBegun || !current)
-    screen = (
-      <Before
-        session={session}
-        ready={state.ready}
-        onReady={(ready) => log.add({ kind: 'readied', ...ready })}
-        onBegin={begin}
-        onHurt={() => setIsHurting(true)}
-      />
-    );
+    screen = <Before session={session} onBegin={begin} onHurt={() => setIsHurting(true)} />;
   else
     screen = (
       <SegmentRun
@@ -174,13 +170,12 @@ export function Practice({ session, onServer }: Props) {
 
 interface BeforeProps {
   session: Session;
-  ready: EntryOf<'readied'> | null;
-  onReady: (ready: Ready) => void;
-  onBegin: () => void;
+  onBegin: (ready: Ready) => void;
   onHurt: () => void;
 }
 
-function Before({ session, ready, onReady, onBegin, onHurt }: BeforeProps) {
+function Before({ session, onBegin, onHurt }: BeforeProps) {
+  const [ready, setReady] = useState<Ready>({});
   const { plan, totals } = session;
   return (
     <>
@@ -195,7 +190,7 @@ function Before({ session, ready, onReady, onBegin, onHurt }: BeforeProps) {
         {minutes(totals.minutes)}
         {totals.ballsBought > 0 && `, ${count(totals.ballsBought, 'ball')} to buy`}
       </Typography>
-      <Readiness ready={ready} onReady={onReady} />
+      <Readiness value={ready} onChange={setReady} />
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, mt: 2 }}>
         {plan.segments.map((s) => (
           <Box
@@ -223,7 +218,11 @@ function Before({ session, ready, onReady, onBegin, onHurt }: BeforeProps) {
         own rules. Drink, find shade, and leave when it thunders. Stop when it hurts.
       </Box>
       <Box sx={{ display: 'grid', gap: 1, mt: 2 }}>
-        <Button variant="contained" onClick={onBegin} sx={{ minHeight: 64, fontSize: 19, borderRadius: 32 }}>
+        <Button
+          variant="contained"
+          onClick={() => onBegin(ready)}
+          sx={{ minHeight: 64, fontSize: 19, borderRadius: 32 }}
+        >
           Begin
         </Button>
         <Button onClick={onHurt} sx={{ minHeight: 56 }}>

@@ -7,14 +7,13 @@ import { Scale } from './Scale';
 
 export type Ready = Pick<EntryOf<'readied'>, 'nerves' | 'minutesAtHand' | 'ballsAtHand'>;
 
+/** A count that a session can have; anything else was not meant. */
+const countOf = (n: number | null, least: number, most: number) =>
+  n !== null && n >= least && n <= most ? Math.round(n) : null;
+
 /** How the student comes today: nerves, and what there is of time and balls. Nothing of it has to be answered. */
-export function Readiness({ ready, onReady }: { ready: EntryOf<'readied'> | null; onReady: (ready: Ready) => void }) {
-  const [isOpen, setIsOpen] = useState(ready !== null);
-  const known: Ready = {
-    nerves: ready?.nerves ?? null,
-    minutesAtHand: ready?.minutesAtHand ?? null,
-    ballsAtHand: ready?.ballsAtHand ?? null,
-  };
+export function Readiness({ value, onChange }: { value: Ready; onChange: (value: Ready) => void }) {
+  const [isOpen, setIsOpen] = useState(false);
   if (!isOpen)
     return (
       <Button onClick={() => setIsOpen(true)} sx={{ minHeight: 56, ml: -1.25 }}>
@@ -27,21 +26,21 @@ export function Readiness({ ready, onReady }: { ready: EntryOf<'readied'> | null
         label="Nerves"
         ends={['calm', 'very nervous']}
         least={1}
-        value={known.nerves ?? undefined}
-        onChange={(nerves) => onReady({ ...known, nerves })}
+        value={value.nerves ?? undefined}
+        onChange={(nerves) => onChange({ ...value, nerves })}
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <NumberField
           label="Minutes I have"
           optional
-          value={known.minutesAtHand}
-          onChange={(n) => onReady({ ...known, minutesAtHand: n && Math.round(n) })}
+          value={value.minutesAtHand}
+          onChange={(n) => onChange({ ...value, minutesAtHand: countOf(n, 1, 480) })}
         />
         <NumberField
           label="Balls I have"
           optional
-          value={known.ballsAtHand}
-          onChange={(n) => onReady({ ...known, ballsAtHand: n === null ? null : Math.round(n) })}
+          value={value.ballsAtHand}
+          onChange={(n) => onChange({ ...value, ballsAtHand: countOf(n, 0, 1000) })}
         />
       </Box>
     </Box>

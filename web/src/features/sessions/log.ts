@@ -39,7 +39,6 @@ export function walk(entries: readonly Entry[]): LogState {
     pain: [],
     rating: null,
     isFinished: false,
-    ready: null,
     inputs: {},
     undoable: null,
   };
@@ -78,9 +77,6 @@ export function walk(entries: readonly Entry[]): LogState {
         if (state.running?.segmentId === entry.segmentId) stop(entry.at);
         segment(entry.segmentId).outcome = entry.outcome;
         state.undoable = entry;
-        break;
-      case 'readied':
-        state.ready = entry;
         break;
       case 'pain':
         state.pain.push(entry);
