@@ -24,6 +24,40 @@ test('pain that is sharp ends the session, says why, and the coach sees it first
   await expect(coach.getByRole('button', { name: 'Pernille Hurtig: trail knee, 1 of 10, sharp' })).toBeVisible();
 });
 
+test('what loads a part that hurts a little falls out, and counts for nothing', async ({ page: coach, browser }) => {
+  await comeIn(coach, 'coach');
+  const link = await addStudent(coach, 'Ewald Schonung');
+  await setAndPublish(coach, /Set-up, aim/, 'Any day of the week');
+  const student = await onPhone(browser);
+  await join(student, link, 'ewald@phone.example');
+  await student.getByRole('link', { name: 'Practise' }).click();
+  await student.getByRole('button', { name: 'How do you come today?' }).click();
+  await student.getByRole('button', { name: 'Nerves: 7' }).click();
+  await student.getByLabel('Minutes I have').fill('50');
+  await student.getByRole('button', { name: 'Something hurts today' }).click();
+  await student.getByRole('button', { name: 'Wrist or hand' }).click();
+  await student.getByRole('button', { name: 'Trail (right)' }).click();
+  await student.getByRole('button', { name: 'How bad, from 1 to 10: 2', exact: true }).click();
+  await student.getByRole('button', { name: 'Tell my coach' }).click();
+  // Stretching and the low point drill load the wrist; the rest of the hour goes on.
+  await expect(student.getByText(/^Left out.*: Stretch, Ball first, then turf/)).toBeVisible();
+  await student.getByRole('button', { name: 'Begin' }).click();
+  await expect(student.getByRole('heading', { level: 1, name: 'Set-up and half swings' })).toBeVisible();
+  await student.getByRole('button', { name: 'Done, next' }).click();
+  await expect(student.getByRole('heading', { level: 1, name: 'Five balls a club' })).toBeVisible();
+  await student.getByRole('button', { name: 'Done, next' }).click();
+  await student.getByRole('button', { name: 'Done', exact: true }).click();
+  await student.getByRole('button', { name: 'Finish' }).click();
+  await expect(student.getByText('Your coach can see it now.')).toBeVisible();
+
+  // 60 minutes were planned; 5 of stretching and 15 of the drill count for nothing: 40 of 40.
+  await coach.reload();
+  await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
+  await expect(coach.getByText('40 of 40 planned minutes done, pauses apart')).toBeVisible();
+  await expect(coach.getByText('Came with nerves of 7 of 10, with 50 min')).toBeVisible();
+  await expect(coach.getByTestId('segment-done').filter({ hasText: 'Ball first' })).toContainText('dropped for pain');
+});
+
 test('without a connection everything is kept on the phone and sent afterwards', async ({ browser }) => {
   const student = await onPhone(browser);
   await comeIn(student, 'student');
