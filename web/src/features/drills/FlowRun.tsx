@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Chip } from '../../ui/Chips';
 import { Field } from '../../ui/Field';
@@ -52,7 +52,12 @@ export function FlowRun({ flow, inputs, onInput, onUndo, hidesCounts = false, pr
           <Typography component="p" aria-live="polite" sx={{ fontSize: 20, fontWeight: 620, mt: 1, mb: 1.5 }}>
             {promptOf(walk)}
           </Typography>
-          <Ask key={`${walk.taken} ${walk.state.name}`} ask={walk.state.ask} onAnswer={give} />
+          <Ask
+            key={`${walk.taken} ${walk.state.name}`}
+            ask={walk.state.ask}
+            goesOn={inputs.at(-1)?.kind === 'timer'}
+            onAnswer={give}
+          />
           <Tags value={tags} onChange={setTags} />
         </>
       ) : (
@@ -76,7 +81,14 @@ export function FlowRun({ flow, inputs, onInput, onUndo, hidesCounts = false, pr
 
 const big = { minHeight: 64, fontSize: 19, borderRadius: 32 };
 
-function Ask({ ask, onAnswer }: { ask: FlowState['ask']; onAnswer: (answer: NewAnswer) => void }) {
+interface AskProps {
+  ask: FlowState['ask'];
+  /** A timer after a timer starts by itself: breathing has no time for taps. */
+  goesOn: boolean;
+  onAnswer: (answer: NewAnswer) => void;
+}
+
+function Ask({ ask, goesOn, onAnswer }: AskProps) {
   switch (ask.kind) {
     case 'choice':
       return (
@@ -100,7 +112,7 @@ function Ask({ ask, onAnswer }: { ask: FlowState['ask']; onAnswer: (answer: NewA
         </Button>
       );
     case 'timer':
-      return <Timer seconds={ask.seconds} onDone={() => onAnswer({ kind: 'timer' })} />;
+      return <Timer seconds={ask.seconds} startsAtOnce={goesOn} onDone={() => onAnswer({ kind: 'timer' })} />;
     case 'text':
       return <Words longest={ask.longest} onDone={(text) => onAnswer({ kind: 'text', text })} />;
     case 'number':
@@ -193,9 +205,10 @@ function Words({ longest, onDone }: { longest: number; onDone: (text: string) =>
   );
 }
 
-function Timer({ seconds, onDone }: { seconds: number; onDone: () => void }) {
-  const [until, setUntil] = useState<number>();
+function Timer({ seconds, startsAtOnce, onDone }: { seconds: number; startsAtOnce: boolean; onDone: () => void }) {
+  const [until, setUntil] = useState(() => (startsAtOnce ? Date.now() + seconds * 1000 : undefined));
   const [left, setLeft] = useState(seconds);
+  const done = useEffectEvent(onDone);
   useEffect(() => {
     if (until === undefined) return;
     const timer = setInterval(() => {
@@ -203,11 +216,11 @@ function Timer({ seconds, onDone }: { seconds: number; onDone: () => void }) {
       setLeft(now);
       if (now === 0) {
         clearInterval(timer);
-        onDone();
+        done();
       }
     }, 200);
     return () => clearInterval(timer);
-  }, [until, onDone]);
+  }, [until]);
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
       <Box role="timer" sx={{ fontSize: 44, fontWeight: 620 }}>
