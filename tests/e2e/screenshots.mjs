@@ -78,9 +78,6 @@ await student.page.getByRole('button', { name: 'Done, next' }).click();
 for (let i = 0; i < 2; i++) await student.page.getByRole('button', { name: 'Five balls' }).click();
 await student.shoot('practice');
 await student.page.getByRole('button', { name: 'Done, next' }).click();
-for (const answer of ['Made', 'Made', 'Missed', 'Made'])
-  await student.page.getByRole('button', { name: answer, exact: true }).click();
-await student.shoot('practice-drill');
 await student.page.getByRole('button', { name: 'It hurts' }).click();
 await student.page.getByRole('button', { name: 'Wrist or hand' }).click();
 await student.shoot('pain');
@@ -89,4 +86,14 @@ await student.page.getByRole('dialog').waitFor({ state: 'detached' });
 for (let i = 0; i < 3; i++) await student.page.getByRole('button', { name: /^Done/ }).click();
 await student.page.getByRole('heading', { name: 'How was it?' }).waitFor();
 await student.shoot('rating');
+await student.page.goto('/my-week');
+await student.page
+  .getByRole('listitem')
+  .filter({ hasText: 'An hour of putting' })
+  .getByRole('link', { name: 'Practise' })
+  .click();
+await student.page.getByRole('button', { name: 'Begin' }).click();
+for (const answer of ['Made', 'Made', 'Missed', 'Made', 'Made', 'Made'])
+  await student.page.getByRole('button', { name: answer, exact: true }).click();
+await student.shoot('practice-drill');
 await browser.close();

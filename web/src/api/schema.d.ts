@@ -2077,6 +2077,7 @@ export interface components {
       balls: number;
       endedByPain: boolean;
       pain: components['schemas']['PainReported'][];
+      ready: null | components['schemas']['SessionReadied'];
       rating: null | components['schemas']['SessionRated'];
     };
     Look: {
@@ -2131,6 +2132,11 @@ export interface components {
       effortPercent?: number;
       withoutAid?: boolean;
       isPlain?: boolean;
+    };
+    PainDrop: {
+      part: components['schemas']['BodyPart'];
+      side: null | components['schemas']['BodySide'];
+      segmentIds: string[];
     };
     PainForm: {
       parts: components['schemas']['PainPart'][];
@@ -2681,9 +2687,11 @@ export interface components {
       hide: components['schemas']['Hidden'][];
       cautions: string[];
       flow: components['schemas']['AttemptFlow'];
+      protocol: components['schemas']['ScoringProtocol'];
       aimDistance: null | components['schemas']['MarkedLength'];
     };
     SessionEntry:
+      | components['schemas']['SessionEntrySessionReadied']
       | components['schemas']['SessionEntrySegmentEntered']
       | components['schemas']['SessionEntryClockStopped']
       | components['schemas']['SessionEntryBallsCounted']
@@ -2810,6 +2818,20 @@ export interface components {
       /** Format: date-time */
       at: string;
     };
+    SessionEntrySessionReadied: {
+      /** @enum {string} */
+      kind: 'readied';
+      /** Format: int32 */
+      nerves?: null | number;
+      /** Format: int32 */
+      minutesAtHand?: null | number;
+      /** Format: int32 */
+      ballsAtHand?: null | number;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
     SessionPlan: {
       title: string;
       purpose?: string;
@@ -2835,6 +2857,18 @@ export interface components {
       /** Format: date-time */
       at: string;
     };
+    SessionReadied: {
+      /** Format: int32 */
+      nerves?: null | number;
+      /** Format: int32 */
+      minutesAtHand?: null | number;
+      /** Format: int32 */
+      ballsAtHand?: null | number;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
     SessionView: {
       card: components['schemas']['SessionCard'];
       /** Format: uuid */
@@ -2847,6 +2881,7 @@ export interface components {
       segments: components['schemas']['SegmentCompletion'][];
       logs: components['schemas']['LogView'][];
       pain: components['schemas']['PainForm'];
+      painDrops: components['schemas']['PainDrop'][];
       drills: components['schemas']['SessionDrill'][];
       results: components['schemas']['DrillResultView'][];
     };

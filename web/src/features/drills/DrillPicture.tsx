@@ -104,7 +104,8 @@ function Around({ protocol, walk, inputs }: { protocol: Of<'compass'>; walk: Wal
   const next = walk.state ? indexOf(walk) : -1;
   return (
     <Figure label={`The next putt is marked; ${register(walk, 'made')} of ${answers.length} holed`} height={210}>
-      <circle cx="160" cy="105" r="7" />
+      <circle cx="160" cy="105" r="9" fill="none" stroke="currentColor" strokeWidth="2" />
+      <circle cx="160" cy="105" r="5" />
       {putts.map(({ d, point }, i) => {
         const angle = Math.PI / 2 + (2 * Math.PI * point) / points;
         const r = 14 + (d / far) * 84;
@@ -335,7 +336,7 @@ function Band({ protocol, inputs }: { protocol: Of<'measuredShots'>; inputs: rea
       {[least, most].map((n) =>
         n === null ? null : (
           <text key={n} x={x(n)} y="64" textAnchor="middle">
-            {n}
+            {String(n).replace('-', '−')}
           </text>
         ),
       )}

@@ -48,7 +48,7 @@ export function Practice({ session, onServer }: Props) {
 
   const begin = (ready: Ready) => {
     if (!current) return;
-    const said = Object.values(ready).some((answer) => answer !== null && answer !== undefined);
+    const said = Object.values(ready).some((answer) => answer !== null);
     log.add(...(said ? [{ kind: 'readied' as const, ...ready }] : []), { kind: 'entered', segmentId: current.id });
   };
   const strip = session.card.strip.map((s) => {
