@@ -35,16 +35,22 @@ public static class CoreJson
     private static void RefuseGapsInLists(JsonTypeInfo type)
     {
         if (type.Kind != JsonTypeInfoKind.Object) return;
+        // Numbers and names of states cannot be missing, so only lists of objects and texts are looked through.
         var lists = type.Properties
-            .Where(p => p.Get is not null && p.PropertyType != typeof(string) && typeof(IEnumerable).IsAssignableFrom(p.PropertyType))
-            .ToList();
-        if (lists.Count == 0) return;
+            .Where(p => p.Get is not null && p.PropertyType.IsGenericType && typeof(IEnumerable).IsAssignableFrom(p.PropertyType))
+            .Where(p => p.PropertyType.GetGenericArguments() is [{ IsValueType: false }])
+            .Select(p => (p.Name, Get: p.Get!))
+            .ToArray();
+        if (lists.Length == 0) return;
         type.OnDeserialized = read =>
         {
-            foreach (var list in lists)
+            foreach (var (name, get) in lists)
             {
-                if (list.Get!(read) is IEnumerable items && items.Cast<object?>().Contains(null))
-                    throw new JsonException($"The list '{list.Name}' has a gap.");
+                if (get(read) is not IList items) continue;
+                for (var i = 0; i < items.Count; i++)
+                {
+                    if (items[i] is null) throw new JsonException($"The list '{name}' has a gap.");
+                }
             }
         };
     }

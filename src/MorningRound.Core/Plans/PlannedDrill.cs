@@ -25,6 +25,9 @@ public sealed record PlannedDrill
     /// <summary>How it is scored at its rung, before the student's own numbers are filled in.</summary>
     public ScoringProtocol Protocol() => Drill.ProtocolAt(Rung);
 
+    /// <summary>The drill as it is set: only its own step of the ladder is left, because the others can no longer be chosen.</summary>
+    public PlannedDrill AsSet() => this with { Drill = Drill with { Protocol = Protocol(), Ladder = [] } };
+
     /// <summary>Everything wrong, added under the path.</summary>
     public IReadOnlyList<FieldError> Check(string path)
     {

@@ -16,6 +16,12 @@ public sealed record SessionPlan
 
     public required IReadOnlyList<Segment> Segments { get; init; }
 
+    /// <summary>The plan as it is set for a student, with nothing in it that only a coach who is still writing needs.</summary>
+    public SessionPlan AsSet() => this with
+    {
+        Segments = [.. Segments.Select(s => s is PracticeSegment { Drill: { } drill } practice ? practice with { Drill = drill.AsSet() } : s)],
+    };
+
     /// <summary>The segments that are practice, in order, pauses left out.</summary>
     public IEnumerable<PracticeSegment> Practice() => Segments.OfType<PracticeSegment>();
 }

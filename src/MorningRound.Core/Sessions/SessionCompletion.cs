@@ -76,9 +76,9 @@ public sealed record SessionCompletion
     {
         SegmentOutcome.Done => 1,
         SegmentOutcome.Skipped => 0,
-        _ when kept.Result?.Reading == DrillReading.Complete => 1,
-        _ when kept.Result is { Attempts: > 0 } result && planned.Drill?.Protocol().PlannedAttempts is { } asked =>
-            Math.Min(1, (double)result.Attempts / asked),
+        _ when kept.DrillReading == DrillReading.Complete => 1,
+        _ when kept.DrillAttempts > 0 && planned.Drill?.Protocol().PlannedAttempts is { } asked =>
+            Math.Min(1, (double)kept.DrillAttempts / asked),
         _ when planned.Balls > 0 && kept.Balls is { } balls => Math.Min(1, (double)balls / planned.Balls),
         _ => Math.Min(1, kept.Spent.TotalMinutes / planned.Minutes),
     };

@@ -26,10 +26,17 @@ public sealed record SegmentLog
     [JsonIgnore]
     public IReadOnlyList<DrillInput> Inputs { get; init; } = [];
 
+    /// <summary>How the drill's inputs read; none without inputs.</summary>
+    public DrillReading? DrillReading { get; init; }
+
+    /// <summary>Attempts of the drill that were completed.</summary>
+    public int DrillAttempts { get; init; }
+
     /// <summary>
-    /// What the drill's protocol makes of the inputs; none without inputs. Where they do not fit the drill that was set, or no
+    /// What the drill's protocol makes of the inputs; none without inputs, and like them not in a stored reading. Where they do not fit the drill that was set, or no
     /// drill was set, they are not scored, and it says so.
     /// </summary>
+    [JsonIgnore]
     public ProtocolResult? Result { get; init; }
 }
 
@@ -159,7 +166,8 @@ public sealed record SessionLog
         {
             if (segment.Inputs.Count == 0) return segment;
             var drill = _foreignFlows.Contains(segment.SegmentId) ? null : drills.FirstOrDefault(d => d.SegmentId == segment.SegmentId);
-            return segment with { Result = drill is null ? ProtocolResult.NotScored : drill.Protocol.Score(segment.Inputs, drill.Seed) };
+            var result = drill is null ? ProtocolResult.NotScored : drill.Protocol.Score(segment.Inputs, drill.Seed);
+            return segment with { Result = result, DrillReading = result.Reading, DrillAttempts = result.Attempts };
         }
 
         private void StopClock(DateTimeOffset at)

@@ -3,6 +3,7 @@ using MorningRound.Core.Review;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
 using MorningRound.Server.Weeks;
@@ -18,35 +19,42 @@ public sealed class TeeLine(MorningRoundDb db, DomainClock clock, StudentBook st
     {
         var today = clock.Today(caller.TimeZone);
         var thisWeek = IsoWeek.Of(today);
+        var lastMonday = thisWeek.Plus(-1).Monday;
         var oldest = thisWeek.Plus(-WeeksOfHistory).Monday;
         var squad = await students.ListAsync(caller, cancel);
-        var rows = await db.Assignments.AsNoTracking().Include(a => a.Logs)
-            .Where(a => a.AcademyId == caller.AcademyId && a.PublishedAt != null)
-            .Where(a => a.Monday >= oldest && a.Monday <= thisWeek.Monday)
-            .ToListAsync(cancel);
+        var published = db.Assignments.AsNoTracking().Where(a => a.AcademyId == caller.AcademyId && a.PublishedAt != null);
+        var rows = await published.Include(a => a.Logs).Where(a => a.Monday >= lastMonday && a.Monday <= thisWeek.Monday).ToListAsync(cancel);
+        // Of the weeks before, the logs tell all there is to tell; a plan is only read where nothing newer was practised.
+        var earlier = await published.Where(a => a.Monday >= oldest && a.Monday < lastMonday).SelectMany(a => a.Logs).ToListAsync(cancel);
+        var practisedSince = rows.Where(r => r.Logs.Count > 0).Select(r => r.StudentId).ToHashSet();
+        var lastIds = earlier.Where(l => !practisedSince.Contains(l.StudentId)).GroupBy(l => l.StudentId).Select(g => g.MaxBy(l => l.Day)!.AssignmentId).ToList();
+        if (lastIds.Count > 0) rows.AddRange(await published.Include(a => a.Logs).Where(a => lastIds.Contains(a.Id)).ToListAsync(cancel));
         var byStudent = rows.ToLookup(r => r.StudentId);
-        var bays = squad.Select(student => BayOf(student, [.. byStudent[student.Id]], thisWeek, today))
+        var logsByStudent = earlier.ToLookup(l => l.StudentId);
+        var bays = squad.Select(student => BayOf(student, [.. byStudent[student.Id]], logsByStudent[student.Id], thisWeek, today))
             .OrderBy(b => b.Look.Reason).ThenBy(b => b.Student.Name, StringComparer.Ordinal);
         return new TeeLineView(today, thisWeek.ToString(), [.. bays]);
     }
 
-    private static Bay BayOf(StudentView student, IReadOnlyList<AssignmentRow> rows, IsoWeek thisWeek, DateOnly today)
+    private static Bay BayOf(
+        StudentView student, IReadOnlyList<AssignmentRow> rows, IEnumerable<SessionLogRow> earlier, IsoWeek thisWeek, DateOnly today)
     {
-        var current = rows.Where(r => r.Monday == thisWeek.Monday).ToList();
+        var current = rows.Where(r => r.Monday == thisWeek.Monday).Select(r => (Row: r, Session: r.ToAssignedSession())).ToList();
         var before = rows.Where(r => r.Monday == thisWeek.Plus(-1).Monday).ToList();
-        var logs = rows.SelectMany(r => r.Logs).OrderBy(l => l.Day).ToList();
+        var logs = rows.SelectMany(r => r.Logs).Concat(earlier).OrderBy(l => l.Day).ToList();
         var hurt = logs.LastOrDefault(l => l.Reading.EndedByPain);
         var last = rows.Where(r => r.Logs.Count > 0).MaxBy(r => r.Logs.Max(l => l.Day));
         var look = Look.At(
             new LookFacts(
                 hurt?.Day,
                 hurt is null ? null : hurt.Reading.Pain.MaxBy(p => p.Level)!.InWords(),
-                [.. current.Select(r => r.ToAssignedSession())],
+                [.. current.Select(c => c.Session)],
                 [.. before.Select(r => r.ToAssignedSession())],
                 logs.LastOrDefault(l => !string.IsNullOrWhiteSpace(l.Reading.Rating?.Note))?.Day),
             today);
         return new Bay(
-            student, look, Completed.Of(current.ToWeekCompletion()), [.. current.Select(r => SessionCard.Of(r, today)).OrderBy(c => c.Day is null).ThenBy(c => c.Day)],
+            student, look, Completed.Of(WeekCompletion.Of([.. current.Select(c => c.Session)])),
+            [.. current.Select(c => SessionCard.Of(c.Row, c.Session, today)).OrderBy(c => c.Day is null).ThenBy(c => c.Day)],
             last is null ? null : SessionCard.Of(last, today));
     }
 }

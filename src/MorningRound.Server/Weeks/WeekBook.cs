@@ -102,6 +102,7 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
             var (compiled, missing) = SetDrill.Of(draft.Document, file, draft.Id);
             if (compiled.Count > 0) db.SetDrills.Add(new SetDrillsRow { AcademyId = caller.AcademyId, AssignmentId = draft.Id, Document = compiled });
             errors.AddRange(missing.Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}, {e.Message}")));
+            draft.Document = draft.Document.AsSet();
             draft.PublishedAt = clock.GetUtcNow();
             draft.Version++;
         }

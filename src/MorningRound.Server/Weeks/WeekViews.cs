@@ -64,9 +64,11 @@ public sealed record SessionCard
     /// <summary>Whether anything was practised of it.</summary>
     public required bool HasLog { get; init; }
 
-    public static SessionCard Of(AssignmentRow row, DateOnly today)
+    public static SessionCard Of(AssignmentRow row, DateOnly today) => Of(row, row.ToAssignedSession(), today);
+
+    /// <summary>The card of a row whose standing has been worked out already.</summary>
+    public static SessionCard Of(AssignmentRow row, AssignedSession session, DateOnly today)
     {
-        var session = row.ToAssignedSession();
         var totals = PlanTotals.Of(row.Document);
         return new SessionCard
         {

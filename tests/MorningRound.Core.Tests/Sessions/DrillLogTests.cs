@@ -147,4 +147,25 @@ public class DrillLogTests
         var errors = SessionEntryRules.Check(new SessionReadied { Nerves = 11, MinutesAtHand = 0, BallsAtHand = -1, Sequence = 1, At = Given.Nine }, PlanWithLoads(), Given.Nine, "e");
         Assert.Equal(["e.ballsAtHand", "e.minutesAtHand", "e.nerves"], errors.Select(e => e.Path).Order());
     }
+
+    [Fact]
+    public void A_plan_that_is_set_keeps_only_the_step_that_was_chosen()
+    {
+        var segment = Segment(new Streak { Length = 5 });
+        var drill = segment.Drill!.Drill;
+        var plan = Given.Plan(Given.Pause(2, 3), segment with { Drill = segment.Drill with { Drill = drill with { Ladder = drill.SuggestedLadder() }, Rung = 3 } });
+        var set = Assert.Single(plan.AsSet().Practice()).Drill!;
+        Assert.Equal((7, 3, 0), (((Streak)set.Protocol()).Length, set.Rung, set.Drill.Ladder.Count));
+        Assert.Equal(2, plan.AsSet().Segments.Count);
+    }
+
+    [Fact]
+    public void A_stored_reading_says_how_the_drill_stands_without_its_inputs()
+    {
+        var (plan, drills) = Set(new MakeRate { Attempts = 20, Make = "In" });
+        var stored = System.Text.Json.JsonSerializer.Serialize(Log(drills, Answered(GivenDrills.Putts("MMMMM"))), CoreJson.Options);
+        Assert.DoesNotContain("made", stored, StringComparison.Ordinal);
+        var read = System.Text.Json.JsonSerializer.Deserialize<SessionLog>(stored, CoreJson.Options)!;
+        Assert.Equal(0.25, Fraction(plan, read));
+    }
 }
