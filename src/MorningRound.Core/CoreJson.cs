@@ -2,6 +2,7 @@ using System.Collections;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
+using MorningRound.Core.Drills.Scoring;
 
 namespace MorningRound.Core;
 
@@ -25,10 +26,21 @@ public static class CoreJson
         options.RespectRequiredConstructorParameters = true;
         // The database reorders the keys of a stored document, so a type's name is not first when it is read back.
         options.AllowOutOfOrderMetadataProperties = true;
-        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(RefuseGapsInLists);
+        options.TypeInfoResolver = new DefaultJsonTypeInfoResolver()
+            .WithAddedModifier(LeaveOutWhatIsWorkedOut).WithAddedModifier(RefuseGapsInLists);
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         options.Converters.Add(new CleanTextConverter());
         options.Converters.Add(new UtcInstantConverter());
+    }
+
+    /// <summary>
+    /// A protocol is written as its parameters and nothing else. What it works out from them (its title, its measures) is said
+    /// by virtual members, on which the serializer's own attribute for that is not inherited.
+    /// </summary>
+    private static void LeaveOutWhatIsWorkedOut(JsonTypeInfo type)
+    {
+        if (!typeof(ScoringProtocol).IsAssignableFrom(type.Type)) return;
+        foreach (var workedOut in type.Properties.Where(p => p.Set is null).ToList()) type.Properties.Remove(workedOut);
     }
 
     /// <summary>The serializer checks properties for null, but not what stands inside lists.</summary>

@@ -165,6 +165,10 @@ public class DrillTests
     }
 
     [Fact]
+    public void A_protocol_is_written_as_its_parameters_and_nothing_else() =>
+        Assert.Equal("""{"kind":"streak","length":5,"cap":null,"make":"Holed"}""", JsonSerializer.Serialize<ScoringProtocol>(new Streak { Length = 5 }, CoreJson.Options));
+
+    [Fact]
     public void Tags_of_an_attempt_keep_one_of_each_group()
     {
         DrillInput[] inputs =

@@ -2392,10 +2392,6 @@ export interface components {
       rated: string;
       lowMeans?: string;
       highMeans?: string;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolCalledShots: {
       /** @enum {string} */
@@ -2407,10 +2403,6 @@ export interface components {
       /** Format: int32 */
       calls?: number;
       pattern?: components['schemas']['PatternStep'][];
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolCarryGrid: {
       /** @enum {string} */
@@ -2421,10 +2413,6 @@ export interface components {
       /** Format: double */
       tolerancePercent?: number;
       unit?: components['schemas']['LengthUnit'];
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolCompass: {
       /** @enum {string} */
@@ -2433,10 +2421,6 @@ export interface components {
       /** Format: int32 */
       points?: number;
       unit?: components['schemas']['LengthUnit'];
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolGuessAndCheck: {
       /** @enum {string} */
@@ -2444,10 +2428,6 @@ export interface components {
       quantities: components['schemas']['GuessedQuantity'][];
       /** Format: int32 */
       attempts?: number;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolMakeRate: {
       /** @enum {string} */
@@ -2455,10 +2435,6 @@ export interface components {
       /** Format: int32 */
       attempts: number;
       make: string;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolMeasuredShots: {
       /** @enum {string} */
@@ -2475,10 +2451,6 @@ export interface components {
       startedAt?: null | number;
       /** Format: double */
       aimDistance?: null | number;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolParGame: {
       /** @enum {string} */
@@ -2490,40 +2462,24 @@ export interface components {
       /** Format: int32 */
       length?: number;
       unit?: components['schemas']['LengthUnit'];
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolProximityLevels: {
       /** @enum {string} */
       kind: 'proximityLevels';
       stations: components['schemas']['ProximityStation'][];
       radiiFeet?: number[];
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolRehearsedScenario: {
       /** @enum {string} */
       kind: 'rehearsedScenario';
       /** Format: int32 */
       scenarios?: number;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolRepetitions: {
       /** @enum {string} */
       kind: 'repetitions';
       /** Format: int32 */
       count?: null | number;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolStepLadder: {
       /** @enum {string} */
@@ -2537,10 +2493,6 @@ export interface components {
       /** Format: int32 */
       climbs?: number;
       unit?: components['schemas']['LengthUnit'];
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolStreak: {
       /** @enum {string} */
@@ -2550,10 +2502,6 @@ export interface components {
       /** Format: int32 */
       cap?: null | number;
       make?: string;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolTimedSteps: {
       /** @enum {string} */
@@ -2561,10 +2509,6 @@ export interface components {
       steps: components['schemas']['TimedStep'][];
       /** Format: int32 */
       cycles?: number;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolWindow: {
       /** @enum {string} */
@@ -2572,10 +2516,6 @@ export interface components {
       clubs: components['schemas']['ClubWindow'][];
       /** Format: int32 */
       shotsPerClub?: number;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     ScoringProtocolZoneSets: {
       /** @enum {string} */
@@ -2585,10 +2525,6 @@ export interface components {
       setsToClear?: number;
       /** Format: int32 */
       mostSets?: number;
-      title?: string;
-      /** Format: int32 */
-      plannedAttempts?: null | number;
-      measureKinds?: null | components['schemas']['MeasureKind'][];
     };
     /** @enum {string} */
     Season: 'offSeason' | 'preSeason' | 'inSeason' | 'competitionWeek';

@@ -33,19 +33,15 @@ public abstract record ScoringProtocol
     public const int LongestLabel = 120;
 
     /// <summary>What it is called: "Step ladder".</summary>
-    [JsonIgnore]
     public abstract string Title { get; }
 
     /// <summary>The attempts it takes to its end, where that is a set number; none where its own condition decides.</summary>
-    [JsonIgnore]
     public abstract int? PlannedAttempts { get; }
 
     /// <summary>The parts of its result, in the order in which they decide; those without a better direction last.</summary>
-    [JsonIgnore]
     public abstract IReadOnlyList<MeasureKind> MeasureKinds { get; }
 
     /// <summary>The measures a goal can be stated in.</summary>
-    [JsonIgnore]
     public IEnumerable<MeasureKind> GoalMeasures => MeasureKinds.Where(m => m.Better != Better.None);
 
     /// <summary>The next step up on this protocol's natural scale; none at the top, or where there is no such scale.</summary>

@@ -1,0 +1,148 @@
+import { clubs, lengthUnits, swingLengths } from '../../ui/format';
+import type { Protocol } from './queries';
+
+const shapes = { straight: 'Straight', draw: 'Draw', fade: 'Fade' };
+
+/** A parameter as it is edited: what it is called, and what kind of thing it is. */
+export type Kind =
+  | { is: 'number'; label: string; optional?: boolean }
+  | { is: 'text'; label: string }
+  | { is: 'numbers'; label: string }
+  | { is: 'texts'; label: string }
+  | { is: 'one'; label: string; names: Record<string, string> }
+  | { is: 'some'; label: string; names: Record<string, string> }
+  | { is: 'rows'; label: string; one: string; row: Record<string, Kind>; fresh: Record<string, unknown> };
+
+const number = (label: string): Kind => ({ is: 'number', label });
+const maybe = (label: string): Kind => ({ is: 'number', label, optional: true });
+const text = (label: string): Kind => ({ is: 'text', label });
+const puttUnit: Kind = { is: 'one', label: 'Unit', names: { feet: lengthUnits.feet, metres: lengthUnits.metres } };
+
+/** The parameters of every way to score. What they may be is checked on the server; here they only have names. */
+export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
+  repetitions: { count: maybe('How many') },
+  timedSteps: {
+    steps: {
+      is: 'rows',
+      label: 'Steps',
+      one: 'step',
+      row: { label: text('What'), seconds: maybe('Seconds'), times: maybe('Times') },
+      fresh: { label: '', seconds: null, times: 5 },
+    },
+    cycles: number('Times over'),
+  },
+  makeRate: { attempts: number('Attempts'), make: text('A make is') },
+  streak: { length: number('In a row'), cap: maybe('At most so many attempts'), make: text('A make is') },
+  compass: {
+    distances: { is: 'numbers', label: 'Distances, near to far' },
+    unit: puttUnit,
+    points: number('Points around the hole'),
+  },
+  stepLadder: {
+    start: number('Bottom step'),
+    step: number('Longer by'),
+    top: number('Top step'),
+    unit: puttUnit,
+    climbs: number('Climbs'),
+  },
+  zoneSets: {
+    zones: {
+      is: 'rows',
+      label: 'Zones',
+      one: 'zone',
+      row: {
+        feet: number('From, ft'),
+        shortInches: number('Short, in'),
+        pastInches: number('Past, in'),
+        sideInches: number('To a side, in'),
+      },
+      fresh: { feet: 40, shortInches: 10, pastInches: 36, sideInches: 12 },
+    },
+    setsToClear: number('Sets to clear'),
+    mostSets: number('At most so many sets'),
+  },
+  parGame: { stations: number('Stations'), laps: number('Laps'), length: number('Length of a putt'), unit: puttUnit },
+  carryGrid: {
+    cells: {
+      is: 'rows',
+      label: 'Cells; without a number the student’s own is taken',
+      one: 'cell',
+      row: {
+        club: { is: 'one', label: 'Club', names: clubs },
+        swing: { is: 'one', label: 'Swing', names: swingLengths },
+        carry: maybe('Carry'),
+      },
+      fresh: { club: 'sandWedge', swing: 'full', carry: null },
+    },
+    ballsPerCell: number('Balls a cell'),
+    tolerancePercent: number('Tolerance, %'),
+    unit: { is: 'one', label: 'Unit', names: { yards: lengthUnits.yards, metres: lengthUnits.metres } },
+  },
+  ballRating: {
+    balls: number('Balls'),
+    rated: text('What is rated'),
+    lowMeans: text('1 means'),
+    highMeans: text('10 means'),
+  },
+  guessAndCheck: {
+    quantities: {
+      is: 'some',
+      label: 'What is guessed',
+      names: { length: 'Length', rise: 'Rise', slope: 'Slope', aimPoint: 'Aim point', carry: 'Carry' },
+    },
+    attempts: number('Attempts'),
+  },
+  window: {
+    clubs: {
+      is: 'rows',
+      label: 'Clubs',
+      one: 'club',
+      row: {
+        club: { is: 'one', label: 'Club', names: clubs },
+        bounds: {
+          is: 'rows',
+          label: 'Numbers',
+          one: 'number',
+          row: { what: text('What'), unit: text('Unit'), least: maybe('At least'), most: maybe('At most') },
+          fresh: { what: '', unit: '', least: null, most: 0 },
+        },
+      },
+      fresh: { club: 'iron7', bounds: [{ what: 'launch', unit: '°', least: null, most: 20 }] },
+    },
+    shotsPerClub: number('Shots a club'),
+  },
+  calledShots: {
+    clubs: { is: 'some', label: 'Clubs', names: clubs },
+    shapes: { is: 'some', label: 'Shapes', names: shapes },
+    heights: { is: 'some', label: 'Heights', names: { low: 'Low', normal: 'Normal', high: 'High' } },
+    targets: { is: 'texts', label: 'Targets, a line each' },
+    calls: number('Calls; with a pattern, times over'),
+    pattern: {
+      is: 'rows',
+      label: 'Declared pattern',
+      one: 'run',
+      row: { shape: { is: 'one', label: 'Shape', names: shapes }, balls: number('Balls') },
+      fresh: { shape: 'fade', balls: 2 },
+    },
+  },
+  proximityLevels: {
+    stations: {
+      is: 'rows',
+      label: 'Stations',
+      one: 'station',
+      row: { club: { is: 'one', label: 'Club', names: clubs }, lie: text('Lie') },
+      fresh: { club: 'sandWedge', lie: '' },
+    },
+    radiiFeet: { is: 'numbers', label: 'Radius of each circle in feet, the widest first' },
+  },
+  measuredShots: {
+    what: text('What is measured'),
+    unit: text('Unit'),
+    least: maybe('Band from'),
+    most: maybe('Band to'),
+    shots: number('Shots'),
+    startedAt: maybe('Where it started'),
+    aimDistance: maybe('Aim check: distance'),
+  },
+  rehearsedScenario: { scenarios: number('Scenarios') },
+};
