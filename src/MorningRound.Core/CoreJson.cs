@@ -27,7 +27,7 @@ public static class CoreJson
         // The database reorders the keys of a stored document, so a type's name is not first when it is read back.
         options.AllowOutOfOrderMetadataProperties = true;
         options.TypeInfoResolver = new DefaultJsonTypeInfoResolver()
-            .WithAddedModifier(LeaveOutWhatIsWorkedOut).WithAddedModifier(RefuseGapsInLists);
+            .WithAddedModifier(LeaveOutWhatIsWorkedOut).WithAddedModifier(RefuseGaps);
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         options.Converters.Add(new CleanTextConverter());
         options.Converters.Add(new UtcInstantConverter());
@@ -43,8 +43,11 @@ public static class CoreJson
         foreach (var workedOut in type.Properties.Where(p => p.Set is null).ToList()) type.Properties.Remove(workedOut);
     }
 
-    /// <summary>The serializer checks properties for null, but not what stands inside lists.</summary>
-    private static void RefuseGapsInLists(JsonTypeInfo type)
+    /// <summary>
+    /// The serializer checks properties for null, but not what stands inside lists, and it takes a number too large to be held
+    /// for infinity.
+    /// </summary>
+    private static void RefuseGaps(JsonTypeInfo type)
     {
         if (type.Kind != JsonTypeInfoKind.Object) return;
         // Numbers and names of states cannot be missing, so only lists of objects and texts are looked through.
@@ -53,9 +56,17 @@ public static class CoreJson
             .Where(p => p.PropertyType.GetGenericArguments() is [{ IsValueType: false }])
             .Select(p => (p.Name, Get: p.Get!))
             .ToArray();
-        if (lists.Length == 0) return;
+        var numbers = type.Properties.Where(p => p.Get is not null && (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) == typeof(double))
+            .Select(p => (p.Name, Get: p.Get!))
+            .ToArray();
+        if (lists.Length + numbers.Length == 0) return;
         type.OnDeserialized = read =>
         {
+            foreach (var (name, get) in numbers)
+            {
+                if (get(read) is double number && !double.IsFinite(number)) throw new JsonException($"The number '{name}' is too large.");
+            }
+
             foreach (var (name, get) in lists)
             {
                 if (get(read) is not IList items) continue;

@@ -90,6 +90,6 @@ public static class StudentFileRules
 
     private static void CheckCarry(MarkedLength? carry, string path, FieldErrors errors) =>
         errors.Require(
-            carry is null || (carry.Unit is LengthUnit.Yards or LengthUnit.Metres && carry.Value > 0 && carry.ToLength() <= Length.FromYards(LongestCarryYards)),
+            carry is null || (carry.Unit is LengthUnit.Yards or LengthUnit.Metres && carry.Value is > 0 and <= LongestCarryYards && carry.ToLength() <= Length.FromYards(LongestCarryYards)),
             path, $"A carry lies above 0 and up to {LongestCarryYards} yards, in yards or metres.");
 }

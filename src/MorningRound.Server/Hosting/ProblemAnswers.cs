@@ -69,6 +69,7 @@ internal sealed partial class ProblemAnswers(IProblemDetailsService problems, IL
         : message.Contains("discriminator", StringComparison.Ordinal) ? "The kind is missing or unknown."
         : message.Contains("NUL", StringComparison.Ordinal) ? "Text cannot hold a NUL character."
         : message.Contains("maximum configured depth", StringComparison.Ordinal) ? "This is nested too deeply."
+        : message.Contains("is too large", StringComparison.Ordinal) ? "This number is too large."
         : GapIn().IsMatch(message) ? "The list has an empty place."
         : "This is not what belongs here.";
 
@@ -78,7 +79,7 @@ internal sealed partial class ProblemAnswers(IProblemDetailsService problems, IL
     [GeneratedRegex(@"missing required properties including: '([^']+)'")]
     private static partial Regex MissingIn();
 
-    [GeneratedRegex("The list '(\\w+)' has a gap")]
+    [GeneratedRegex("The (?:list|number) '(\\w+)' (?:has a gap|is too large)")]
     private static partial Regex GapIn();
 
     [GeneratedRegex(@"parameter ""(?:\S+ )?(\w+)""")]
