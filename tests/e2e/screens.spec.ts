@@ -117,10 +117,12 @@ test('every screen fits from 360 to 1600 pixels', async ({ page }) => {
     ]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      expect(
-        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
-        `${path} at ${width}`,
-      ).toBeLessThanOrEqual(0);
+      await page.evaluate(() => document.fonts.ready);
+      await expect
+        .poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), {
+          message: `${path} at ${width}`,
+        })
+        .toBeLessThanOrEqual(0);
     }
   }
 });
