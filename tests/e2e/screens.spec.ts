@@ -117,6 +117,7 @@ test('every screen fits from 360 to 1600 pixels', async ({ page }) => {
     ]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await page.waitForLoadState('networkidle');
       await page.evaluate(() => document.fonts.ready);
       await expect
         .poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), {

@@ -162,7 +162,15 @@ function Squad({ bays }: { bays: Schemas['Bay'][] }) {
       sx={{
         width: '100%',
         borderCollapse: 'collapse',
-        '& td, & th': { textAlign: 'left', py: 1, pr: 2, borderBottom: '1px solid', borderColor: 'line' },
+        '& td, & th': {
+          textAlign: 'left',
+          py: 1,
+          pr: { xs: 1, sm: 2 },
+          borderBottom: '1px solid',
+          borderColor: 'line',
+        },
+        // On a phone the strip of the last session gives way; the session itself is a tap away.
+        '& tr > :nth-of-type(4)': { display: { xs: 'none', sm: 'table-cell' } },
       }}
     >
       <Box component="thead" sx={{ color: 'text.secondary', fontSize: 14 }}>
