@@ -103,12 +103,15 @@ for (const look of ['early light', 'outdoor'])
 test('every screen fits from 360 to 1600 pixels', async ({ page }) => {
   await comeIn(page, 'coach');
   const student = await page.getByRole('link', { name: 'Otto Lanevik' }).getAttribute('href');
+  await page.goto('/plans');
+  const plan = await page.getByRole('link', { name: 'An hour of putting' }).getAttribute('href');
   for (const width of [360, 768, 1600]) {
     await page.setViewportSize({ width, height: 800 });
     for (const path of [
       '/tee-line',
       '/plans',
       '/plans/new',
+      plan!,
       student!,
       `${student}/file`,
       '/drills',

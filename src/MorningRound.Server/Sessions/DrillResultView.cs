@@ -55,9 +55,7 @@ public sealed record SessionDrill
             Cautions = planned.Drill.Cautions,
             Flow = set.Flow,
             Protocol = set.Protocol,
-            AimDistance = set.Protocol is MeasuredShots { AimDistance: { } distance } shots
-                ? new MarkedLength(distance, shots.Unit == LengthUnit.Metres.Sign() ? LengthUnit.Metres : LengthUnit.Yards)
-                : null,
+            AimDistance = (set.Protocol as MeasuredShots)?.AimTarget(),
         };
     }
 }

@@ -32,6 +32,10 @@ public sealed record MeasuredShots : ScoringProtocol
     /// </summary>
     public double? AimDistance { get; init; }
 
+    /// <summary>How far the target of an aim check is; none where something else is measured.</summary>
+    public MarkedLength? AimTarget() =>
+        AimDistance is { } distance ? new MarkedLength(distance, Unit == Metres ? LengthUnit.Metres : LengthUnit.Yards) : null;
+
     public override string Title => AimDistance is null ? "Measured shots" : "Aim check";
 
     public override int? PlannedAttempts => Shots;
@@ -93,12 +97,11 @@ public sealed record MeasuredShots : ScoringProtocol
 
     private protected override string InWords(Tally tally)
     {
-        if (AimDistance is { } distance)
+        if (AimTarget() is { } target)
         {
-            var unit = Unit == Metres ? LengthUnit.Metres : LengthUnit.Yards;
             return tally["shots"] < AimCheck.FewestBalls
                 ? "Too few balls to say where it goes today."
-                : AimCheck.Of([.. tally.Kept(What).Select(offset => unit.Times(offset))], new MarkedLength(distance, unit)).Words;
+                : AimCheck.Of([.. tally.Kept(What).Select(offset => target.Unit.Times(offset))], target).Words;
         }
 
         var mean = Sample.Mean(tally.Kept(What))!.Value;

@@ -124,7 +124,14 @@ export function Bench(props: BenchProps) {
       {bench.reading && <Totals reading={bench.reading} />}
       {bench.readingError && <Trouble error={bench.readingError} />}
 
-      <Box sx={{ display: 'grid', gridTemplateColumns: { md: 'minmax(0, 1fr) minmax(0, 1.1fr)' }, gap: 4, mt: 2 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1.1fr)' },
+          gap: 4,
+          mt: 2,
+        }}
+      >
         <Box>
           <Box
             className="no-print"

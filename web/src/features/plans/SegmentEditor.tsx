@@ -19,8 +19,8 @@ interface Props {
 export function SegmentEditor({ segment, errorAt, onChange }: Props) {
   return (
     <Box component="section" aria-label="Segment" sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
-        <Box sx={{ flex: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>
+        <Box sx={{ flex: '1 1 180px' }}>
           <Field
             label="Segment"
             value={segment.title}
@@ -89,7 +89,7 @@ function PhaseChoice({
     <Box
       role="radiogroup"
       aria-label="Phase"
-      sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 0.75 }}
+      sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' }, gap: 0.75 }}
     >
       {phaseOrder.map((phase) => (
         <Box
@@ -208,7 +208,7 @@ const exits: Record<Schemas['ExitRule']['kind'], string> = {
 function Exit({ segment, errorAt, onChange }: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
   const { exit } = segment;
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '220px 1fr', gap: 2 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '220px 1fr' }, gap: 2 }}>
       <Choice
         label="It is over"
         value={exit.kind}
