@@ -1,8 +1,38 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    VitePWA({
+      injectRegister: false,
+      registerType: 'prompt',
+      includeAssets: ['mark.svg', 'icon-*.png'],
+      manifest: {
+        name: 'Morning Round',
+        short_name: 'Morning Round',
+        description: 'Practice with a purpose, and proof that it holds',
+        lang: 'en',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f6f1e6',
+        theme_color: '#f6f1e6',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/openapi\//, /^\/health\//],
+        clientsClaim: true,
+        inlineWorkboxRuntime: true,
+      },
+    }),
+  ],
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
   server: { proxy: { '/api': 'http://127.0.0.1:5080' } },
 });

@@ -19,6 +19,11 @@ public sealed class School
 
     public required Guid OtherStudentId { get; init; }
 
+    /// <summary>The account the student signs in with.</summary>
+    public required Guid StudentAccount { get; init; }
+
+    public required Guid CoachAccount { get; init; }
+
     public static async Task<School> OpenAsync(TestServer server, string name = "First")
     {
         var owner = await JoinAsync(server, await server.SetupLinkAsync(), $"owner@{name}.example", academy: $"{name} Academy");
@@ -35,6 +40,8 @@ public sealed class School
             OtherStudent = other,
             StudentId = studentId,
             OtherStudentId = otherId,
+            StudentAccount = await AccountAsync(student),
+            CoachAccount = await AccountAsync(coach),
         };
     }
 
@@ -151,7 +158,14 @@ public sealed class School
     }
 
     public Task<Answer> SendAsync(Guid logId, Guid assignmentId, params Dictionary<string, object?>[] entries) =>
-        Student.PostAsync($"/api/sessions/logs/{logId}/entries", new { assignmentId, entries });
+        Student.PostAsync($"/api/sessions/logs/{logId}/entries", new { assignmentId, accountId = StudentAccount, entries });
+
+    /// <summary>Sends entries as the coach, from the coach's own device.</summary>
+    public Task<Answer> SendAsCoachAsync(Guid logId, Guid assignmentId, params Dictionary<string, object?>[] entries) =>
+        Coach.PostAsync($"/api/sessions/logs/{logId}/entries", new { assignmentId, accountId = CoachAccount, entries });
+
+    private static async Task<Guid> AccountAsync(Browser browser) =>
+        Guid.Parse((await browser.GetAsync("/api/accounts/session")).Body!["person"]!["accountId"]!.GetValue<string>());
 
     private static async Task<(Browser Browser, Guid Id)> AddStudentAsync(TestServer server, Browser coach, string email)
     {

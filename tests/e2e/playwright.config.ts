@@ -19,6 +19,8 @@ export default defineConfig({
   use: {
     baseURL,
     viewport: { width: 1280, height: 800 },
+    // Only what is about the application on the phone itself lets it settle there.
+    serviceWorkers: 'block',
     locale: 'en-GB',
     contextOptions: { reducedMotion: 'reduce' },
     screenshot: 'only-on-failure',

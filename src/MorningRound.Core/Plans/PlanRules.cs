@@ -54,6 +54,14 @@ public static class PlanRules
             .Found,
     ];
 
+    /// <summary>Everything wrong with one segment by itself, under the path.</summary>
+    public static IReadOnlyList<FieldError> Check(Segment segment, string path)
+    {
+        var errors = new FieldErrors().Require(segment.Id != Guid.Empty, $"{path}.segmentId", "An id is needed.");
+        CheckSegment(segment, path, errors);
+        return errors.Found;
+    }
+
     private static void CheckSegment(Segment segment, string path, FieldErrors errors)
     {
         errors.RequireText(segment.Title, $"{path}.title", LongestTitle)

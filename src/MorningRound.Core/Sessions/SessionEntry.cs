@@ -1,5 +1,7 @@
 using System.Text.Json.Serialization;
 using MorningRound.Core.Drills;
+using MorningRound.Core.Places;
+using MorningRound.Core.Plans;
 
 namespace MorningRound.Core.Sessions;
 
@@ -8,6 +10,7 @@ namespace MorningRound.Core.Sessions;
 /// and taking something back is an entry of its own.
 /// </summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(SessionOpened), "opened")]
 [JsonDerivedType(typeof(SessionReadied), "readied")]
 [JsonDerivedType(typeof(SegmentEntered), "entered")]
 [JsonDerivedType(typeof(ClockStopped), "stopped")]
@@ -17,6 +20,7 @@ namespace MorningRound.Core.Sessions;
 [JsonDerivedType(typeof(SegmentSettled), "settled")]
 [JsonDerivedType(typeof(PainReported), "pain")]
 [JsonDerivedType(typeof(SessionRated), "rated")]
+[JsonDerivedType(typeof(LessonNoted), "lessonNoted")]
 [JsonDerivedType(typeof(SessionFinished), "finished")]
 [JsonDerivedType(typeof(EntryUndone), "undone")]
 public abstract record SessionEntry
@@ -26,6 +30,25 @@ public abstract record SessionEntry
 
     /// <summary>When it happened, by the phone's clock.</summary>
     public required DateTimeOffset At { get; init; }
+}
+
+/// <summary>How a log came to be.</summary>
+public enum Recording
+{
+    /// <summary>By the student, while practising.</summary>
+    Practice,
+
+    /// <summary>By the coach, beside the student.</summary>
+    Lesson,
+
+    /// <summary>Typed in afterwards from a card; its times are those of the plan.</summary>
+    Paper,
+}
+
+/// <summary>How this log is being kept. A log that does not say was kept while practising.</summary>
+public sealed record SessionOpened : SessionEntry
+{
+    public required Recording Recording { get; init; }
 }
 
 /// <summary>How the student came: what there is of time and balls, and how they feel. Whatever is missing was not said.</summary>
@@ -139,6 +162,50 @@ public sealed record SessionRated : SessionEntry
     public bool? NothingHurt { get; init; }
 
     public string Note { get; init; } = "";
+}
+
+/// <summary>What coach and student agreed in a lesson. Only a coach notes it.</summary>
+public sealed record LessonNoted : SessionEntry
+{
+    /// <summary>The one thing to look at from now on, in the words that were agreed; empty where none was.</summary>
+    public string Checkpoint { get; init; } = "";
+
+    /// <summary>What to do until the next lesson; it becomes a draft segment of next week.</summary>
+    public Homework? Homework { get; init; }
+}
+
+/// <summary>Something to practise until the next lesson.</summary>
+public sealed record Homework
+{
+    /// <summary>The id its segment gets, so that sending it twice makes it once.</summary>
+    public required Guid SegmentId { get; init; }
+
+    public required string Title { get; init; }
+
+    public string Instruction { get; init; } = "";
+
+    public required Phase Phase { get; init; }
+
+    public required PlaceKind Place { get; init; }
+
+    public required int Minutes { get; init; }
+
+    public int Balls { get; init; }
+
+    /// <summary>The segment it becomes: technique with the student's own feel, because nobody else is there to watch.</summary>
+    public PracticeSegment ToSegment() => new()
+    {
+        Id = SegmentId,
+        Title = Title,
+        Instruction = Instruction,
+        Minutes = Minutes,
+        Phase = Phase,
+        Intent = Phase == Phase.Block ? Intent.Technique : Intent.Skill,
+        Place = Place,
+        Balls = Balls,
+        Feedback = FeedbackSource.OwnFeel,
+        Exit = Balls > 0 ? new AfterBalls() : new AfterMinutes(),
+    };
 }
 
 /// <summary>The session is over.</summary>

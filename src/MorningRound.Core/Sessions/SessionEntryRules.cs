@@ -62,6 +62,10 @@ public static class SessionEntryRules
                 RequireRating(rated.Effort, 0, "effort");
                 errors.AllowText(rated.Note, $"{path}.note", LongestNote);
                 break;
+            case LessonNoted noted:
+                errors.AllowText(noted.Checkpoint, $"{path}.checkpoint", PlanRules.LongestSentence);
+                if (noted.Homework is { } homework) errors.Include(PlanRules.Check(homework.ToSegment(), $"{path}.homework"));
+                break;
             case EntryUndone undone:
                 errors.Require(undone.Undoes >= 1 && undone.Undoes < entry.Sequence, $"{path}.undoes", "Only an earlier entry can be undone.");
                 break;

@@ -64,6 +64,12 @@ public sealed record SessionLog
     /// <summary>Segments that were touched, in the order of their first entry.</summary>
     public required IReadOnlyList<SegmentLog> Segments { get; init; }
 
+    /// <summary>How it was kept.</summary>
+    public Recording Recording { get; init; }
+
+    /// <summary>What was agreed, where it was a lesson; the last said counts.</summary>
+    public LessonNoted? Agreed { get; init; }
+
     /// <summary>All pain that was reported, in order.</summary>
     public required IReadOnlyList<PainReported> Pain { get; init; }
 
@@ -106,6 +112,8 @@ public sealed record SessionLog
         private RunningClock? _running;
         private SessionRated? _rating;
         private SessionReadied? _ready;
+        private LessonNoted? _agreed;
+        private Recording _recording;
         private DateTimeOffset? _finished;
 
         public void Take(SessionEntry entry)
@@ -138,6 +146,12 @@ public sealed record SessionLog
                     _pain.Add(pain);
                     if (PainRule.EndsSession(pain.Level, pain.Sharp)) StopClock(pain.At);
                     break;
+                case SessionOpened opened:
+                    _recording = opened.Recording;
+                    break;
+                case LessonNoted noted:
+                    _agreed = noted;
+                    break;
                 case SessionReadied readied:
                     _ready = readied;
                     break;
@@ -160,6 +174,8 @@ public sealed record SessionLog
             Pain = _pain,
             Rating = _rating,
             Ready = _ready,
+            Recording = _recording,
+            Agreed = _agreed,
         };
 
         private SegmentLog Scored(SegmentLog segment)

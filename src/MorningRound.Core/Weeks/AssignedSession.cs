@@ -7,6 +7,9 @@ public enum Requirement
 {
     Must,
     Extra,
+
+    /// <summary>Practice that nobody set: it is shown, and stands outside the week's figure.</summary>
+    Own,
 }
 
 /// <summary>Why a session counts for nothing.</summary>

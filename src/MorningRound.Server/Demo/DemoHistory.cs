@@ -48,7 +48,7 @@ internal sealed class DemoHistory
         _drills = new DrillBook(db, _clock, _files);
         _plans = new PlanBook(db, _clock);
         _weeks = new WeekBook(db, _clock, _students, _files);
-        _sessions = new SessionBook(db, _clock);
+        _sessions = new SessionBook(db, _clock, _files, new HomeworkBook(db, _clock));
     }
 
     private IsoWeek ThisWeek => IsoWeek.Of(_today);
@@ -136,7 +136,7 @@ internal sealed class DemoHistory
         var entries = new DemoSession(plan, drills, began, student, _lot, hurts, weeksAgo: back).Entries();
         _clock.Turn(entries[^1].At);
         var caller = _coach with { Role = AcademyRole.Student, StudentId = id };
-        await _sessions.AppendAsync(caller, Guid.CreateVersion7(), new AppendInput { AssignmentId = assignment, Entries = entries }, cancel);
+        await _sessions.AppendAsync(caller, Guid.CreateVersion7(), new AppendInput { AssignmentId = assignment, AccountId = caller.AccountId, Entries = entries }, cancel);
     }
 
     private void AddAccount(string name, AcademyRole role, Guid? studentId, Guid accountId)

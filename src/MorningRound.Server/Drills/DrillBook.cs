@@ -97,6 +97,7 @@ public sealed class DrillBook(MorningRoundDb db, DomainClock clock, StudentFileB
             Errors = errors,
             Reading = DrillReadingView.Of(trial.Drill),
             Missing = missing,
+            Calls = errors.Count == 0 && missing is null && protocol is CalledShots called ? called.List(trial.Seed) : [],
             Protocol = protocol,
             Flow = errors.Count == 0 && missing is null ? protocol.Compile(trial.Seed) : null,
         };

@@ -61,6 +61,9 @@ public sealed record DrillCheckView
 
     public required string? Missing { get; init; }
 
+    /// <summary>The calls of called shots, in order; empty for any other drill.</summary>
+    public required IReadOnlyList<ShotCall> Calls { get; init; }
+
     /// <summary>The protocol with the student's numbers filled in; it goes back for scoring.</summary>
     public required ScoringProtocol Protocol { get; init; }
 

@@ -40,6 +40,7 @@ internal static class Composition
         services.AddAccounts();
         services.AddScoped<StudentBook>().AddScoped<StudentFileBook>().AddScoped<PlaceBook>().AddScoped<DrillBook>()
             .AddScoped<PlanBook>().AddScoped<WeekBook>().AddScoped<SessionBook>()
+            .AddScoped<HomeworkBook>().AddScoped<OwnPracticeBook>()
             .AddScoped<ProgressBook>().AddScoped<TeeLine>().AddScoped<DemoAcademy>();
 
         services.Configure<JsonOptions>(options => CoreJson.Apply(options.SerializerOptions));

@@ -36,6 +36,9 @@ public sealed record SessionDrill
     /// <summary>The parameters, for the picture beside the question. The phone draws them and judges nothing by them.</summary>
     public required ScoringProtocol Protocol { get; init; }
 
+    /// <summary>The calls of called shots, in order, for the picture; empty for any other drill.</summary>
+    public required IReadOnlyList<ShotCall> Calls { get; init; }
+
     /// <summary>How far the target of an aim check is, in the unit its offsets are given in; none for any other drill.</summary>
     public required MarkedLength? AimDistance { get; init; }
 
@@ -55,6 +58,7 @@ public sealed record SessionDrill
             Cautions = planned.Drill.Cautions,
             Flow = set.Flow,
             Protocol = set.Protocol,
+            Calls = (set.Protocol as CalledShots)?.List(set.Seed) ?? [],
             AimDistance = (set.Protocol as MeasuredShots)?.AimTarget(),
         };
     }
@@ -90,21 +94,26 @@ public sealed record DrillResultView
 
     public required IReadOnlyList<TagCount> Tags { get; init; }
 
-    /// <summary>The raw inputs, where they do not fit the drill and so could not be scored.</summary>
-    public required IReadOnlyList<DrillInput> Unscored { get; init; }
+    /// <summary>What it is beside the last comparable times, in words; empty in a warm-up and where nothing was scored.</summary>
+    public required string LastTimes { get; init; }
+
+    /// <summary>The inputs that stand, for the picture of the attempts; where they do not fit the drill they could not be scored.</summary>
+    public required IReadOnlyList<DrillInput> Inputs { get; init; }
 
     /// <summary>Everything the logs of a session gave, in the order of the plan and then of the logs.</summary>
-    public static IReadOnlyList<DrillResultView> Of(SessionPlan plan, IReadOnlyList<SetDrill> drills, IReadOnlyList<(Guid Id, SessionLog Log)> logs) =>
+    public static IReadOnlyList<DrillResultView> Of(SessionPlan plan, IReadOnlyList<SetDrill> drills, IReadOnlyList<(Guid Id, SessionLog Log)> logs,
+        ILookup<string, ProtocolResult> earlier) =>
     [
         .. from segment in plan.Practice()
            from log in logs
            from kept in log.Log.Segments
            where kept.SegmentId == segment.Id && kept.Result is not null
-           select Of(log.Id, segment, drills.FirstOrDefault(d => d.SegmentId == segment.Id), kept.Inputs, kept.Result!),
+           select Of(log.Id, segment, drills.FirstOrDefault(d => d.SegmentId == segment.Id), kept.Inputs, kept.Result!, earlier),
     ];
 
     private static DrillResultView Of(
-        Guid logId, PracticeSegment segment, SetDrill? set, IReadOnlyList<DrillInput> inputs, ProtocolResult result)
+        Guid logId, PracticeSegment segment, SetDrill? set, IReadOnlyList<DrillInput> inputs, ProtocolResult result,
+        ILookup<string, ProtocolResult> earlier)
     {
         var isWarmUp = segment.Phase == Phase.WarmUp;
         var fits = result.Reading != DrillReading.DoesNotFit;
@@ -122,7 +131,8 @@ public sealed record DrillResultView
             Goal = goal is null || set is null ? "" : set.Protocol.InWords(goal),
             GoalMet = goal is null || set is null ? null : set.Protocol.Meets(goal, result),
             Tags = Counted(inputs),
-            Unscored = fits ? [] : inputs,
+            LastTimes = isWarmUp || set is null ? "" : Core.Drills.Scoring.LastTimes.InWords(set.Protocol, result, [.. earlier[set.ComparabilityKey]]),
+            Inputs = inputs,
         };
     }
 

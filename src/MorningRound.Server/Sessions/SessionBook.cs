@@ -1,17 +1,19 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage;
 using MorningRound.Core;
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 using MorningRound.Server.Weeks;
 
 namespace MorningRound.Server.Sessions;
 
 /// <summary>The sessions students practise, and the logs they leave.</summary>
-public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
+public sealed class SessionBook(MorningRoundDb db, DomainClock clock, StudentFileBook files, HomeworkBook homework)
 {
     private const int MostEntriesAtOnce = 500;
 
@@ -26,6 +28,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
         var completion = row.ToAssignedSession().Completion;
         var drills = await DrillsAsync(caller, assignmentId, cancel);
         var logIds = row.Logs.Select(l => l.Id).ToList();
+        var file = await files.FileAsync(caller, row.StudentId, cancel);
         var entries = (await db.SessionEntries.AsNoTracking()
             .Where(e => e.AcademyId == caller.AcademyId && logIds.Contains(e.LogId))
             .ToListAsync(cancel)).ToLookup(e => e.LogId, e => e.Document);
@@ -43,8 +46,31 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
             Pain = PainForm.Asked,
             PainDrops = PainRule.Drops(row.Document),
             Drills = [.. drills.Select(d => SessionDrill.Of(d, row.Document))],
-            Results = DrillResultView.Of(row.Document, drills, [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(l => (l.Id, SessionLog.From(entries[l.Id], drills)))]),
+            Routine = file.Own.Routine,
+            Results = DrillResultView.Of(
+                row.Document, drills, [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(l => (l.Id, SessionLog.From(entries[l.Id], drills)))],
+                await EarlierAsync(caller, row, drills, cancel)),
         };
+    }
+
+    /// <summary>
+    /// What was comparable with a session's drills before its own first log, newest first, by key: one query, whatever the
+    /// number of drills.
+    /// </summary>
+    private async Task<ILookup<string, ProtocolResult>> EarlierAsync(
+        Caller caller, AssignmentRow row, IReadOnlyList<SetDrill> drills, CancellationToken cancel)
+    {
+        if (row.Logs.Count == 0 || drills.Count == 0) return Array.Empty<DrillResultRow>().ToLookup(r => "", r => r.Document);
+        var keys = drills.Select(d => d.ComparabilityKey).Distinct().ToList();
+        var logIds = row.Logs.Select(l => l.Id).ToList();
+        var day = row.Logs.Min(l => l.Day);
+        var before = db.DrillResults.AsNoTracking()
+            .Where(r => r.AcademyId == caller.AcademyId && r.StudentId == row.StudentId && r.Day <= day && !logIds.Contains(r.LogId));
+        var rows = await before.Where(r => keys.Contains(r.ComparabilityKey)).Select(r => r.ComparabilityKey).Distinct()
+            .SelectMany(key => before.Where(r => r.ComparabilityKey == key)
+                .OrderByDescending(r => r.Day).ThenByDescending(r => r.LogId).Take(LastTimes.Most))
+            .ToListAsync(cancel);
+        return rows.OrderByDescending(r => r.Day).ThenByDescending(r => r.LogId).ToLookup(r => r.ComparabilityKey, r => r.Document);
     }
 
     /// <summary>The drills of a session as they were set; empty where it has none.</summary>
@@ -72,7 +98,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
     public async Task<AppendView> AppendAsync(Caller caller, Guid logId, AppendInput input, CancellationToken cancel)
     {
         var assignment = await ReachAsync(caller, input.AssignmentId, cancel);
-        Check(logId, input, assignment.Document);
+        Check(caller, logId, input, assignment.Document);
 
         await using var transaction = await db.BeginUnlessWithinAsync(cancel);
         var log = await ClaimAsync(caller, logId, assignment, cancel);
@@ -102,10 +128,14 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
                 Sequence = e.Sequence,
                 Document = e,
             }));
-            log.Reading = SessionLog.From([.. kept, .. added], await DrillsAsync(caller, assignment.Id, cancel));
+            var drills = await DrillsAsync(caller, assignment.Id, cancel);
+            log.Reading = SessionLog.From([.. kept, .. added], drills);
             log.Day = DomainClock.DayOf(log.Reading.StartedAt!.Value, caller.TimeZone);
             log.FinishedAt = log.Reading.FinishedAt;
             log.LastSequence = kept.Count + added.Count;
+            if (added.Any(e => e is DrillAnswered or AttemptDropped or EntryUndone)) await KeepResultsAsync(log, drills, cancel);
+            foreach (var noted in added.OfType<LessonNoted>().Where(n => n.Homework is not null))
+                await homework.AddAsync(caller, assignment.StudentId, log.Day, noted, cancel);
             await db.SaveChangesAsync(cancel);
         }
 
@@ -123,8 +153,43 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
         return row;
     }
 
-    private void Check(Guid logId, AppendInput input, SessionPlan plan)
+    /// <summary>Keeps what the log's drills give now; a drill whose attempts were all taken back leaves nothing.</summary>
+    private async Task KeepResultsAsync(SessionLogRow log, IReadOnlyList<SetDrill> drills, CancellationToken cancel)
     {
+        var before = await db.DrillResults.Where(r => r.AcademyId == log.AcademyId && r.LogId == log.Id).ToDictionaryAsync(r => r.SegmentId, cancel);
+        foreach (var segment in log.Reading.Segments)
+        {
+            var drill = drills.FirstOrDefault(d => d.SegmentId == segment.SegmentId);
+            if (segment.Result is not { } result || drill is null) continue;
+            var document = result with { Samples = new Dictionary<string, IReadOnlyList<int>>() };
+            if (before.Remove(segment.SegmentId, out var row))
+            {
+                row.Document = document;
+                row.Day = log.Day;
+                continue;
+            }
+
+            db.DrillResults.Add(new DrillResultRow
+            {
+                AcademyId = log.AcademyId,
+                LogId = log.Id,
+                SegmentId = segment.SegmentId,
+                StudentId = log.StudentId,
+                ComparabilityKey = drill.ComparabilityKey,
+                Day = log.Day,
+                Document = document,
+            });
+        }
+
+        db.DrillResults.RemoveRange(before.Values);
+    }
+
+    private void Check(Caller caller, Guid logId, AppendInput input, SessionPlan plan)
+    {
+        if (input.AccountId != caller.AccountId)
+            throw Refusal.Forbidden("accountId", "Somebody else is signed in now. These entries stay on the device until their owner signs in again.");
+        if (!caller.IsCoach && input.Entries.Any(e => e is LessonNoted or SessionOpened { Recording: Recording.Lesson }))
+            throw Refusal.Forbidden("entries", "Only a coach keeps the log of a lesson.");
         var errors = new FieldErrors()
             .Require(logId != Guid.Empty, "logId", "An id is needed.")
             .Require(input.Entries.Count is > 0 and <= MostEntriesAtOnce, "entries", $"Send 1 to {MostEntriesAtOnce} entries at a time.")
@@ -144,14 +209,14 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock)
         var empty = StoredDocuments.Write(SessionLog.From([]));
         await db.Database.ExecuteSqlAsync(
             $"""
-            INSERT INTO session_logs ("AcademyId", "Id", "StudentId", "AssignmentId", "Day", "LastSequence", "Reading")
-            VALUES ({caller.AcademyId}, {logId}, {assignment.StudentId}, {assignment.Id}, {clock.Today(caller.TimeZone)}, 0, {empty}::jsonb)
+            INSERT INTO session_logs ("AcademyId", "Id", "StudentId", "AssignmentId", "AccountId", "Day", "LastSequence", "Reading")
+            VALUES ({caller.AcademyId}, {logId}, {assignment.StudentId}, {assignment.Id}, {caller.AccountId}, {clock.Today(caller.TimeZone)}, 0, {empty}::jsonb)
             ON CONFLICT DO NOTHING
             """, cancel);
         var log = await db.SessionLogs
             .FromSql($"""SELECT * FROM session_logs WHERE "AcademyId" = {caller.AcademyId} AND "Id" = {logId} FOR UPDATE""")
             .SingleAsync(cancel);
-        return log.AssignmentId == assignment.Id ? log : throw Refusal.NotFound("log");
+        return log.AssignmentId == assignment.Id && (log.AccountId is null || log.AccountId == caller.AccountId) ? log : throw Refusal.NotFound("log");
     }
 
     private async Task KeepAsideAndRefuseAsync(

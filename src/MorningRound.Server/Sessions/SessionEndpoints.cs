@@ -13,6 +13,9 @@ public static class SessionEndpoints
             book.EntriesAsync(caller, logId, cancel));
         sessions.MapPost("/logs/{logId:guid}/entries", (
                 Guid logId, AppendInput input, Caller caller, SessionBook book, CancellationToken cancel) =>
-            book.AppendAsync(caller, logId, input, cancel)).RequireAuthorization(Policies.Student);
+            book.AppendAsync(caller, logId, input, cancel));
+        sessions.MapPut("/own/{assignmentId:guid}", (
+                Guid assignmentId, OwnPracticeInput input, Caller caller, OwnPracticeBook book, CancellationToken cancel) =>
+            book.SaveAsync(caller, assignmentId, input, cancel));
     }
 }

@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Weeks;
@@ -20,6 +21,9 @@ public sealed class SessionLogRow
 
     public Guid AssignmentId { get; init; }
 
+    /// <summary>Who keeps it; none in logs from before that was noted.</summary>
+    public Guid? AccountId { get; init; }
+
     /// <summary>The day it was begun, by the academy's clock.</summary>
     public DateOnly Day { get; set; }
 
@@ -28,6 +32,26 @@ public sealed class SessionLogRow
     public int LastSequence { get; set; }
 
     public required SessionLog Reading { get; set; }
+}
+
+/// <summary>What a log gave of one drill, so that comparable times can be found without reading every log.</summary>
+public sealed class DrillResultRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid LogId { get; init; }
+
+    public Guid SegmentId { get; init; }
+
+    public Guid StudentId { get; init; }
+
+    /// <summary>Results with equal keys are comparable.</summary>
+    public required string ComparabilityKey { get; set; }
+
+    public DateOnly Day { get; set; }
+
+    /// <summary>The result without the numbers it was made of; those are in the log's entries.</summary>
+    public required ProtocolResult Document { get; set; }
 }
 
 public sealed class SessionEntryRow
@@ -58,8 +82,19 @@ public sealed class EntryConflictRow
 }
 
 internal sealed class SessionLogMappings :
-    IEntityTypeConfiguration<SessionLogRow>, IEntityTypeConfiguration<SessionEntryRow>, IEntityTypeConfiguration<EntryConflictRow>
+    IEntityTypeConfiguration<SessionLogRow>, IEntityTypeConfiguration<SessionEntryRow>, IEntityTypeConfiguration<EntryConflictRow>,
+    IEntityTypeConfiguration<DrillResultRow>
 {
+    public void Configure(EntityTypeBuilder<DrillResultRow> builder)
+    {
+        builder.ToTable("drill_results");
+        builder.HasKey(r => new { r.AcademyId, r.LogId, r.SegmentId });
+        builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(r => new { r.AcademyId, r.LogId });
+        builder.Property(r => r.ComparabilityKey).HasMaxLength(32);
+        builder.Property(r => r.Document).IsDocument();
+        builder.HasIndex(r => new { r.AcademyId, r.StudentId, r.ComparabilityKey, r.Day });
+    }
+
     public void Configure(EntityTypeBuilder<SessionLogRow> builder)
     {
         builder.ToTable("session_logs");

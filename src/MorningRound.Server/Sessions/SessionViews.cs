@@ -37,6 +37,9 @@ public sealed record SessionView
     /// <summary>The drills as they were set, with the flows the phone walks.</summary>
     public required IReadOnlyList<SessionDrill> Drills { get; init; }
 
+    /// <summary>The student's own routine before a shot, step by step; empty where none was written down.</summary>
+    public required IReadOnlyList<string> Routine { get; init; }
+
     /// <summary>What each log gave of each drill, in the order of the plan.</summary>
     public required IReadOnlyList<DrillResultView> Results { get; init; }
 }
@@ -61,20 +64,23 @@ public sealed record PainPart(BodyPart Part, bool IsPaired)
 
 public sealed record ExitRuleInWords(Guid SegmentId, string Words);
 
-/// <summary>One log of a session.</summary>
+/// <summary>One log of a session. The account is the one that keeps it; nobody else goes on with it.</summary>
 public sealed record LogView(
     Guid Id, DateOnly Day, DateTimeOffset? StartedAt, DateTimeOffset? FinishedAt, double Minutes, int Balls, bool EndedByPain,
-    IReadOnlyList<PainReported> Pain, SessionReadied? Ready, SessionRated? Rating)
+    IReadOnlyList<PainReported> Pain, SessionReadied? Ready, SessionRated? Rating, Recording Recording, LessonNoted? Agreed, Guid? AccountId)
 {
     public static LogView Of(SessionLogRow row) => new(
         row.Id, row.Day, row.Reading.StartedAt, row.Reading.FinishedAt, row.Reading.Spent.TotalMinutes, row.Reading.Balls,
-        row.Reading.EndedByPain, row.Reading.Pain, row.Reading.Ready, row.Reading.Rating);
+        row.Reading.EndedByPain, row.Reading.Pain, row.Reading.Ready, row.Reading.Rating, row.Reading.Recording, row.Reading.Agreed, row.AccountId);
 }
 
 /// <summary>Entries to add to the end of a log.</summary>
 public sealed record AppendInput
 {
     public required Guid AssignmentId { get; init; }
+
+    /// <summary>Whose entries these are. A phone that changed hands must never send them under another name.</summary>
+    public required Guid AccountId { get; init; }
 
     public required IReadOnlyList<SessionEntry> Entries { get; init; }
 }
@@ -83,3 +89,14 @@ public sealed record AppendInput
 /// <param name="LastSequence">The number of its last entry; the next one is one higher.</param>
 /// <param name="Log">What it adds up to.</param>
 public sealed record AppendView(int LastSequence, LogView Log);
+
+/// <summary>Practice that nobody set, as it is to stand in a student's week.</summary>
+public sealed record OwnPracticeInput
+{
+    public required Guid StudentId { get; init; }
+
+    /// <summary>The day it is practised on.</summary>
+    public required DateOnly Day { get; init; }
+
+    public required SessionPlan Plan { get; init; }
+}

@@ -44,6 +44,8 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
 
     public DbSet<EntryConflictRow> EntryConflicts => Set<EntryConflictRow>();
 
+    public DbSet<DrillResultRow> DrillResults => Set<DrillResultRow>();
+
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
     protected override void OnModelCreating(ModelBuilder builder)

@@ -37,6 +37,7 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
     {
         var week = WeekText.Read(input.Week, "week");
         if (id == Guid.Empty) throw Refusal.Invalid("id", "An id is needed.");
+        if (input.Requirement == Requirement.Own) throw Refusal.Invalid("requirement", "Own practice is logged, not set.");
         if (input.Day is { } day && !week.Contains(day)) throw Refusal.Invalid("day", $"This day is not in {week}.");
 
         var row = await FindAsync(caller, id, cancel);

@@ -118,7 +118,7 @@ public class BrokenDrillTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var session = await _school.PublishedSessionAsync();
         var log = Guid.CreateVersion7();
-        var body = $$"""{"assignmentId":"{{session}}","entries":[{"sequence":1,"at":"2026-05-06T08:30:00Z",{{entry[1..]}}]}""";
+        var body = $$"""{"assignmentId":"{{session}}","accountId":"{{_school.StudentAccount}}","entries":[{"sequence":1,"at":"2026-05-06T08:30:00Z",{{entry[1..]}}]}""";
         var answer = await _school.Student.PostAsync($"/api/sessions/logs/{log}/entries", body);
         Assert.Equal((HttpStatusCode)status, answer.Status);
         Assert.Contains(field, answer.Fields);

@@ -17,7 +17,7 @@ public class RightsMatrixTests
     /// <summary>One row: the endpoint as it is routed, a call to it, and the status for each of <see cref="Callers"/>.</summary>
     private sealed record Row(string Method, string Route, Func<Ids, (string Path, object? Body)> Call, int[] Statuses);
 
-    private sealed record Ids(Guid Student, Guid Plan, Guid Session, Guid Draft, Guid Log, Guid Place, Guid Drill)
+    private sealed record Ids(Guid Student, Guid Plan, Guid Session, Guid Draft, Guid Log, Guid Place, Guid Drill, Guid Account)
     {
         public Guid New { get; } = Guid.CreateVersion7();
     }
@@ -73,7 +73,8 @@ public class RightsMatrixTests
         new("DELETE", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.Draft}", null), [401, 204, 204, 403, 403, 404, 403]),
         new("GET", "/api/sessions/{assignmentId:guid}", i => ($"/api/sessions/{i.Session}", null), OwnAndCoaches),
         new("GET", "/api/sessions/logs/{logId:guid}/entries", i => ($"/api/sessions/logs/{i.Log}/entries", null), OwnAndCoaches),
-        new("POST", "/api/sessions/logs/{logId:guid}/entries", i => ($"/api/sessions/logs/{i.New}/entries", new { assignmentId = i.Session, entries = new[] { School.Entry(1, "entered", 0, ("segmentId", School.First)) } }), [401, 403, 403, 200, 404, 403, 404]),
+        new("POST", "/api/sessions/logs/{logId:guid}/entries", i => ($"/api/sessions/logs/{i.New}/entries", new { assignmentId = i.Session, accountId = i.Account, entries = new[] { School.Entry(1, "entered", 0, ("segmentId", School.First)) } }), [401, 403, 403, 200, 404, 404, 404]),
+        new("PUT", "/api/sessions/own/{assignmentId:guid}", i => ($"/api/sessions/own/{i.New}", new { studentId = i.Student, day = "2026-05-06", plan = School.Plan() }), [401, 200, 200, 200, 404, 404, 404]),
         new("GET", "/api/progress/{studentId:guid}", i => ($"/api/progress/{i.Student}", null), OwnAndCoaches),
         new("GET", "/api/review/tee-line", _ => ("/api/review/tee-line", null), CoachesOfAny),
         new("GET", "/health/live", _ => ("/health/live", null), Anybody),
@@ -142,7 +143,7 @@ public class RightsMatrixTests
         var (place, drill) = (Guid.CreateVersion7(), Guid.CreateVersion7());
         await school.Coach.PutAsync($"/api/places/{place}", School.Place());
         await school.Coach.PutAsync($"/api/drills/{drill}", School.Drill());
-        return new Ids(school.StudentId, plan, session, await school.SetAsync(plan, day: null), log, place, drill);
+        return new Ids(school.StudentId, plan, session, await school.SetAsync(plan, day: null), log, place, drill, school.StudentAccount);
     }
 
     private static async Task<Answer> CallAsync(Browser browser, string method, string path, object? body)

@@ -152,7 +152,7 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var id = await _school.PublishedSessionAsync();
         var log = Guid.CreateVersion7();
-        var body = new { assignmentId = id, entries = Session() };
+        var body = new { assignmentId = id, accountId = _school.StudentAccount, entries = Session() };
         Assert.Equal(HttpStatusCode.NotFound, (await _school.OtherStudent.PostAsync($"/api/sessions/logs/{log}/entries", body)).Status);
         Assert.Equal(HttpStatusCode.Forbidden, (await _school.Coach.PostAsync($"/api/sessions/logs/{log}/entries", body)).Status);
         var draft = await _school.SetAsync(await _school.SavePlanAsync());

@@ -1399,6 +1399,47 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/sessions/own/{assignmentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['OwnPracticeInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionCard'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/progress/{studentId}': {
     parameters: {
       query?: never;
@@ -1506,6 +1547,8 @@ export interface components {
     AppendInput: {
       /** Format: uuid */
       assignmentId: string;
+      /** Format: uuid */
+      accountId: string;
       entries: components['schemas']['SessionEntry'][];
     };
     AppendView: {
@@ -1683,6 +1726,7 @@ export interface components {
       errors: components['schemas']['FieldError'][];
       reading: components['schemas']['DrillReadingView'];
       missing: null | string;
+      calls: components['schemas']['ShotCall'][];
       protocol: components['schemas']['ScoringProtocol'];
       flow: null | components['schemas']['AttemptFlow'];
     };
@@ -1785,7 +1829,8 @@ export interface components {
       goal: string;
       goalMet: null | boolean;
       tags: components['schemas']['TagCount'][];
-      unscored: components['schemas']['DrillInput'][];
+      lastTimes: string;
+      inputs: components['schemas']['DrillInput'][];
     };
     DrillSummary: {
       /** Format: uuid */
@@ -2024,6 +2069,18 @@ export interface components {
     Hidden: 'result' | 'numbers' | 'video';
     /** @enum {string} */
     HitFrom: 'grass' | 'mat' | 'indoors';
+    Homework: {
+      /** Format: uuid */
+      segmentId: string;
+      title: string;
+      instruction?: string;
+      phase: components['schemas']['Phase'];
+      place: components['schemas']['PlaceKind'];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls?: number;
+    };
     ImportView: {
       /** Format: int32 */
       added: number;
@@ -2053,6 +2110,14 @@ export interface components {
     };
     /** @enum {string} */
     LengthUnit: 'yards' | 'metres' | 'feet' | 'inches';
+    LessonNoted: {
+      checkpoint?: string;
+      homework?: null | components['schemas']['Homework'];
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
     /** @enum {string} */
     Level: 'new' | 'improving' | 'singleFigure' | 'elite';
     /** @enum {string} */
@@ -2079,6 +2144,10 @@ export interface components {
       pain: components['schemas']['PainReported'][];
       ready: null | components['schemas']['SessionReadied'];
       rating: null | components['schemas']['SessionRated'];
+      recording: components['schemas']['Recording'];
+      agreed: null | components['schemas']['LessonNoted'];
+      /** Format: uuid */
+      accountId: null | string;
     };
     Look: {
       reason: components['schemas']['LookReason'];
@@ -2132,6 +2201,13 @@ export interface components {
       effortPercent?: number;
       withoutAid?: boolean;
       isPlain?: boolean;
+    };
+    OwnPracticeInput: {
+      /** Format: uuid */
+      studentId: string;
+      /** Format: date */
+      day: string;
+      plan: components['schemas']['SessionPlan'];
     };
     PainDrop: {
       part: components['schemas']['BodyPart'];
@@ -2354,7 +2430,9 @@ export interface components {
       measuredOn?: null | string;
     };
     /** @enum {string} */
-    Requirement: 'must' | 'extra';
+    Recording: 'practice' | 'lesson' | 'paper';
+    /** @enum {string} */
+    Requirement: 'must' | 'extra' | 'own';
     /** @enum {string} */
     RoutineTag: 'done' | 'partly' | 'notDone';
     Rung: {
@@ -2624,9 +2702,11 @@ export interface components {
       cautions: string[];
       flow: components['schemas']['AttemptFlow'];
       protocol: components['schemas']['ScoringProtocol'];
+      calls: components['schemas']['ShotCall'][];
       aimDistance: null | components['schemas']['MarkedLength'];
     };
     SessionEntry:
+      | components['schemas']['SessionEntrySessionOpened']
       | components['schemas']['SessionEntrySessionReadied']
       | components['schemas']['SessionEntrySegmentEntered']
       | components['schemas']['SessionEntryClockStopped']
@@ -2636,6 +2716,7 @@ export interface components {
       | components['schemas']['SessionEntrySegmentSettled']
       | components['schemas']['SessionEntryPainReported']
       | components['schemas']['SessionEntrySessionRated']
+      | components['schemas']['SessionEntryLessonNoted']
       | components['schemas']['SessionEntrySessionFinished']
       | components['schemas']['SessionEntryEntryUndone'];
     SessionEntryAttemptDropped: {
@@ -2691,6 +2772,16 @@ export interface components {
       /** Format: date-time */
       at: string;
     };
+    SessionEntryLessonNoted: {
+      /** @enum {string} */
+      kind: 'lessonNoted';
+      checkpoint?: string;
+      homework?: null | components['schemas']['Homework'];
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
     SessionEntryPainReported: {
       /** @enum {string} */
       kind: 'pain';
@@ -2728,6 +2819,15 @@ export interface components {
     SessionEntrySessionFinished: {
       /** @enum {string} */
       kind: 'finished';
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
+    SessionEntrySessionOpened: {
+      /** @enum {string} */
+      kind: 'opened';
+      recording: components['schemas']['Recording'];
       /** Format: int32 */
       sequence: number;
       /** Format: date-time */
@@ -2819,6 +2919,7 @@ export interface components {
       pain: components['schemas']['PainForm'];
       painDrops: components['schemas']['PainDrop'][];
       drills: components['schemas']['SessionDrill'][];
+      routine: string[];
       results: components['schemas']['DrillResultView'][];
     };
     /** @enum {string} */
@@ -2827,6 +2928,12 @@ export interface components {
       /** Format: uuid */
       id: string;
       drill: components['schemas']['Drill'];
+    };
+    ShotCall: {
+      club: components['schemas']['Club'];
+      shape: components['schemas']['ShotShape'];
+      height: components['schemas']['ShotHeight'];
+      target: string;
     };
     /** @enum {string} */
     ShotHeight: 'low' | 'normal' | 'high';

@@ -13,9 +13,12 @@ const queries = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 5_000,
+      // What a device believes about its network is often wrong; asking tells.
+      networkMode: 'always',
       // Asking again helps when the connection failed, not when the server said no.
       retry: (failures, error) => failures < 2 && error instanceof Problem && error.status === 0,
     },
+    mutations: { networkMode: 'always' },
   },
 });
 

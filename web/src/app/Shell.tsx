@@ -1,22 +1,30 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
+import { startSending } from '../features/sessions/sending';
 import { dayName } from '../ui/format';
 import { Key, Loading, Trouble } from '../ui/states';
 import { useKeys } from './keys';
 import { Mark } from './Mark';
 import { useOutdoor } from './outdoor';
-import { useSession, useTakeSession, type Person, type Session } from './session';
+import { PersonContext, useKeptPerson, useSession, useTakeSession, type Person, type Session } from './session';
 
 const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.KeysDialog })));
 
-/** What surrounds every page once somebody is signed in. */
+/**
+ * What surrounds every page once somebody is signed in. Until the server has answered, and without a signal, that is whoever
+ * was signed in last on this device; and while practising it stays so even when the sign-in has run out.
+ */
 export function Shell() {
   const session = useSession();
+  const kept = useKeptPerson();
   const { pathname } = useLocation();
-  if (session.isPending)
+  const mayBeKept = session.data === undefined || pathname.startsWith('/practice/');
+  const person = session.data?.person ?? (mayBeKept ? kept?.person : undefined);
+  if (person) return <SignedIn session={session.data} person={person} />;
+  if (session.isPending || !kept)
     return (
       <Box sx={{ px: 3 }}>
         <Loading what="your day" />
@@ -28,13 +36,13 @@ export function Shell() {
         <Trouble error={session.error} onRetry={() => void session.refetch()} />
       </Box>
     );
-  if (!session.data.person) return <Navigate replace to="/sign-in" state={{ from: pathname }} />;
-  return <SignedIn session={session.data} person={session.data.person} />;
+  return <Navigate replace to="/sign-in" state={{ from: pathname }} />;
 }
 
-function SignedIn({ session, person }: { session: Session; person: Person }) {
+function SignedIn({ session, person }: { session: Session | undefined; person: Person }) {
   const isStudent = person.role === 'student';
   const isPractising = useLocation().pathname.startsWith('/practice/');
+  useEffect(() => startSending(person.accountId), [person.accountId]);
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <Box
@@ -49,7 +57,7 @@ function SignedIn({ session, person }: { session: Session; person: Person }) {
         Skip to the page
       </Box>
       {!isPractising && (isStudent ? <StudentBar person={person} /> : <CoachBar person={person} />)}
-      {session.demo?.isStale && (
+      {session?.demo?.isStale && (
         <Box role="status" sx={{ px: 3, py: 1, bgcolor: 'glow', color: '#2b1a06', fontSize: 15 }}>
           This demo was laid out for {dayName(session.demo.madeFor)} and has grown old. Renew it with{' '}
           <code>./start --reset</code>.
@@ -60,7 +68,9 @@ function SignedIn({ session, person }: { session: Session; person: Person }) {
         id="content"
         sx={{ flex: 1, width: '100%', maxWidth: isStudent ? 620 : 1360, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 6 }}
       >
-        <Outlet />
+        <PersonContext value={person}>
+          <Outlet />
+        </PersonContext>
       </Box>
       <Box
         component="footer"
@@ -183,7 +193,7 @@ function SignOut() {
         onClick={async () => {
           try {
             await answer(api.POST('/api/accounts/sign-out'));
-            takeSession(null);
+            await takeSession(null);
             void navigate('/sign-in');
           } catch (e) {
             setError(e as Error);

@@ -53,6 +53,11 @@ export const router = createBrowserRouter([
           { path: '/sessions/:id', lazy: () => named(import('../features/sessions/SessionPage'), 'SessionPage') },
           { path: '/my-week', lazy: () => named(import('../features/weeks/MyWeekPage'), 'MyWeekPage') },
           { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },
+          {
+            path: '/practice/new',
+            lazy: () => named(import('../features/sessions/OwnPracticePage'), 'OwnPracticePage'),
+          },
+          { path: '/practice/:id/paper', lazy: () => named(import('../features/sessions/PracticePage'), 'PaperPage') },
           { path: '/practice/:id', lazy: () => named(import('../features/sessions/PracticePage'), 'PracticePage') },
           { path: '*', element: <Navigate replace to="/" /> },
         ],

@@ -1,5 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { createContext, useContext } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { orNothing, phone, tidyUp } from './phone';
 
 export type Session = Schemas['SignInView'];
 export type Person = Schemas['PersonView'];
@@ -7,36 +10,56 @@ export type Person = Schemas['PersonView'];
 const key = ['session'];
 
 /** How far the job's clock is from this device's, in milliseconds. The server says what time it is. */
-let clockOffset = 0;
+let clockOffset: number | undefined;
 
 /** Now, by the job's clock. */
-export const domainNow = () => Date.now() + clockOffset;
+export const domainNow = () => Date.now() + (clockOffset ?? 0);
 
-async function getSession(): Promise<Session> {
-  const session = await answer(api.GET('/api/accounts/session'));
+async function take(session: Session): Promise<Session> {
   clockOffset = Date.parse(session.now) - Date.now();
+  if (session.person) {
+    await orNothing(phone.people.put({ id: 'signed-in', person: session.person, clockOffset }));
+    await tidyUp(session.person.accountId);
+  }
   return session;
 }
 
 /** Who is signed in, and what day it is. */
 export const useSession = () =>
-  useQuery({ queryKey: key, queryFn: getSession, staleTime: 60_000, refetchInterval: 600_000 });
+  useQuery({
+    queryKey: key,
+    queryFn: async () => take(await answer(api.GET('/api/accounts/session'))),
+    staleTime: 60_000,
+    refetchInterval: 600_000,
+  });
+
+/** Who was signed in last on this device: whoever goes on practising without a signal. Nothing while that is looked up. */
+export const useKeptPerson = () =>
+  useLiveQuery(async () => {
+    const kept = await orNothing(phone.people.get('signed-in'));
+    clockOffset ??= kept?.clockOffset;
+    return { person: kept?.person };
+  });
+
+export const PersonContext = createContext<Person | undefined>(undefined);
 
 /** The person who is signed in; only inside the shell, which shows nothing without one. */
 export function usePerson(): Person {
-  const { data } = useSession();
-  if (!data?.person) throw new Error('Nobody is signed in.');
-  return data.person;
+  const person = useContext(PersonContext);
+  if (!person) throw new Error('Nobody is signed in.');
+  return person;
 }
 
-/** Takes over a new session after signing in or out; nothing of the last person's stays. */
+/** Takes over a new session after signing in or out; nothing of the last person's stays but what is not sent yet. */
 export function useTakeSession() {
   const queries = useQueryClient();
-  return (session: Session | null) => {
+  return async (session: Session | null) => {
     queries.clear();
     if (session) {
-      clockOffset = Date.parse(session.now) - Date.now();
-      queries.setQueryData(key, session);
+      queries.setQueryData(key, await take(session));
+    } else {
+      await orNothing(phone.people.delete('signed-in'));
+      await tidyUp(undefined);
     }
   };
 }

@@ -103,6 +103,12 @@ export const levels: Record<Schemas['Level'], string> = {
 
 export const hands: Record<Schemas['Hand'], string> = { right: 'Right-handed', left: 'Left-handed' };
 
+export const requirements: Record<Schemas['Requirement'], string> = {
+  must: 'Must',
+  extra: 'Extra',
+  own: 'On their own',
+};
+
 export const standings: Record<Schemas['Standing'], string> = {
   open: 'to come',
   underWay: 'under way',
@@ -181,6 +187,8 @@ export const swingLengths: Record<Schemas['SwingLength'], string> = {
   ten: '10:00',
   full: 'Full',
 };
+
+export const shapes: Record<Schemas['ShotShape'], string> = { straight: 'Straight', draw: 'Draw', fade: 'Fade' };
 
 export const hiddenThings: Record<Schemas['Hidden'], string> = {
   result: 'The result',

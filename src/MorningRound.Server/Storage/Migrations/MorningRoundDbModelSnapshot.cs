@@ -338,6 +338,39 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("plans", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Sessions.DrillResultRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("LogId")
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("SegmentId")
+                        .HasColumnType("uuid");
+
+                    b.Property<string>("ComparabilityKey")
+                        .IsRequired()
+                        .HasMaxLength(32)
+                        .HasColumnType("character varying(32)");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("date");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid");
+
+                    b.HasKey("AcademyId", "LogId", "SegmentId");
+
+                    b.HasIndex("AcademyId", "StudentId", "ComparabilityKey", "Day");
+
+                    b.ToTable("drill_results", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Sessions.EntryConflictRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -393,6 +426,9 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("uuid");
 
                     b.Property<Guid>("Id")
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid?>("AccountId")
                         .HasColumnType("uuid");
 
                     b.Property<Guid>("AssignmentId")
@@ -637,6 +673,15 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Accounts.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Sessions.DrillResultRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Sessions.SessionLogRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "LogId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });

@@ -46,7 +46,7 @@ function JoinForm({ token, invitation }: { token: string; invitation: Schemas['I
           body: { ...values, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
         }),
       );
-      takeSession(session);
+      await takeSession(session);
       void navigate('/');
     } catch (e) {
       setProblem(e as Problem);

@@ -10,6 +10,7 @@ import { useSession, useTakeSession, type Session } from '../../app/session';
 import { Field } from '../../ui/Field';
 import { Trouble } from '../../ui/states';
 import { DawnRange } from './DawnRange';
+import { WhatIsKept } from './WhatIsKept';
 
 export function SignInPage() {
   const session = useSession();
@@ -23,7 +24,7 @@ export function SignInPage() {
   const enter = async (call: Promise<Session>) => {
     setError(undefined);
     try {
-      takeSession(await call);
+      await takeSession(await call);
       void navigate(from);
     } catch (e) {
       setError(e as Error);
@@ -97,6 +98,7 @@ export function SignInPage() {
             </Button>
           </Box>
         )}
+        <WhatIsKept />
         {(error ?? session.error) && <Trouble error={(error ?? session.error) as Error} />}
         <Typography variant="body2" sx={{ mt: 3, color: 'text.secondary' }}>
           New here? Your coach sends you a link.

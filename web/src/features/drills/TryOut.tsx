@@ -21,7 +21,7 @@ export function TryOut({ drill, rung }: { drill: Drill; rung: number }) {
   const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
   const check = useCheck({ drill, rung, seed, studentId: studentId || null });
   if (check.error) return <Trouble error={check.error} onRetry={() => void check.refetch()} />;
-  const { flow, missing, protocol } = check.data ?? {};
+  const { flow, missing, protocol, calls = [] } = check.data ?? {};
   // What was tried belongs to the drill as it was then; another parameter begins anew.
   const of = JSON.stringify([protocol, seed]);
   const inputs = tried.of === of ? tried.inputs : [];
@@ -50,6 +50,8 @@ export function TryOut({ drill, rung }: { drill: Drill; rung: number }) {
             flow={flow}
             inputs={inputs}
             protocol={protocol}
+            calls={calls}
+            isLeftHanded={(students.data ?? []).find((s) => s.id === studentId)?.hand === 'left'}
             onInput={(input) => keep([...inputs, input])}
             onUndo={() => keep(withoutLastAttempt(inputs))}
           />

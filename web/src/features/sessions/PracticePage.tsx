@@ -1,23 +1,47 @@
 import Box from '@mui/material/Box';
-import { useParams } from 'react-router';
+import Button from '@mui/material/Button';
+import { Link, useParams } from 'react-router';
+import { usePerson } from '../../app/session';
 import { Loading, Trouble } from '../../ui/states';
+import { Paper } from './Paper';
 import { Practice } from './Practice';
-import { useEntries, useSessionView } from './queries';
+import { useEntries, useSessionToPractise } from './queries';
 
-/** Gets a session and what was already done of it, then lets the student practise. */
-export function PracticePage() {
+/** Gets a session and what this person already did of it, then lets them practise. */
+function usePractice() {
   const { id = '' } = useParams();
-  const session = useSessionView(id);
-  const open = session.data?.logs.find((l) => l.finishedAt === null);
+  const { accountId } = usePerson();
+  const session = useSessionToPractise(id);
+  const open = session.data?.logs.find((l) => l.finishedAt === null && l.accountId === accountId);
   const entries = useEntries(open?.id);
-  if (session.isPending || (open && entries.isPending)) return <Loading what="the session" />;
-  const error = session.error ?? entries.error;
-  if (error)
-    return (
-      <Box sx={{ pt: 3 }}>
-        <Trouble error={error} onRetry={() => void session.refetch()} />
-      </Box>
-    );
-  const onServer = open && entries.data && { logId: open.id, entries: entries.data, sent: entries.data.length };
-  return session.data && <Practice session={session.data} onServer={onServer} />;
+  const onServer = open && entries.data ? { logId: open.id, entries: entries.data } : undefined;
+  // Without a signal there is nothing to wait for: what this device has is what there is.
+  const isPending = session.isPending || (open !== undefined && entries.isPending && entries.failureCount === 0);
+  return { session, onServer, isPending };
+}
+
+export function PracticePage() {
+  const { session, onServer, isPending } = usePractice();
+  if (isPending) return <Loading what="the session" />;
+  if (!session.data) return <NotThere error={session.error} onRetry={() => void session.refetch()} />;
+  return <Practice key={session.data.card.assignmentId} session={session.data} onServer={onServer} />;
+}
+
+/** The same session, typed in from a card. */
+export function PaperPage() {
+  const { session, onServer, isPending } = usePractice();
+  if (isPending) return <Loading what="the session" />;
+  if (!session.data) return <NotThere error={session.error} onRetry={() => void session.refetch()} />;
+  return <Paper key={session.data.card.assignmentId} session={session.data} onServer={onServer} />;
+}
+
+function NotThere({ error, onRetry }: { error: Error | null; onRetry: () => void }) {
+  return (
+    <Box sx={{ pt: 3 }}>
+      <Button component={Link} to="/" sx={{ ml: -1.25, minHeight: 48 }}>
+        Home
+      </Button>
+      <Trouble error={error ?? new Error('This session is not on this phone yet.')} onRetry={onRetry} />
+    </Box>
+  );
 }

@@ -5,23 +5,23 @@ import { useEffect, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { domainNow } from '../../app/session';
-import { clock, clubs, count, feedbackSources, minutes, places } from '../../ui/format';
-import { phases, PhaseSign } from '../../ui/phases';
+import { clock, clubs, count, feedbackSources, hiddenThings, minutes, places } from '../../ui/format';
+import { PhaseSign } from '../../ui/phases';
 import { isAsking, type DrillInput } from '../drills/flow';
 import { FlowRun } from '../drills/FlowRun';
+import { Metronome } from '../drills/Metronome';
+import { RoutineList } from '../drills/RoutineList';
 import type { PracticeSegment, Segment } from '../plans/draft';
-import { secondsOf, stateOf, type LogState, type NewEntry } from './log';
+import { ballsOf, secondsOf, stateOf, type LogState, type NewEntry } from './log';
+import type { Session } from './queries';
 
 interface Props {
+  session: Session;
   segment: Segment;
-  next: Segment | undefined;
-  exitRule: string | undefined;
-  /** The segment's drill as it was set; none for a plain instruction. */
-  drill: Schemas['SessionDrill'] | undefined;
+  /** The segments that are not closed yet, this one among them. */
+  open: Segment[];
   log: LogState;
   add: (...entries: NewEntry[]) => void;
-  /** The segment that is open once this one is closed. */
-  nextOf: (id: string) => Segment | undefined;
 }
 
 /** The job's time, once a second while the clock runs. */
@@ -38,12 +38,15 @@ function useTick(isRunning: boolean): number {
 const wide = { minHeight: 60, fontSize: 17, borderRadius: 30 };
 
 /** One segment under way: what to do, the clock, the count, and how it ends. */
-export function SegmentRun({ segment, next, exitRule, drill, log, add, nextOf }: Props) {
+export function SegmentRun({ session, segment, open, log, add }: Props) {
+  const exitRule = session.exitRules.find((r) => r.segmentId === segment.id)?.words;
+  const drill = session.drills.find((d) => d.segmentId === segment.id);
+  const next = open[open.indexOf(segment) + 1];
+  const following = open.find((s) => s.id !== segment.id);
   const isRunning = log.running?.segmentId === segment.id;
   const now = useTick(isRunning);
   const seconds = secondsOf(log, segment.id, now);
   const settle = (outcome: Schemas['SegmentOutcome']) => {
-    const following = nextOf(segment.id);
     add(
       { kind: 'settled', segmentId: segment.id, outcome },
       ...(following ? [{ kind: 'entered' as const, segmentId: following.id }] : []),
@@ -59,30 +62,32 @@ export function SegmentRun({ segment, next, exitRule, drill, log, add, nextOf }:
 
   return (
     <Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 2, color: 'text.secondary' }}>
-        {segment.kind === 'practice' ? (
-          <>
-            <PhaseSign phase={segment.phase} /> {phases[segment.phase].name} · {places[segment.place]}
-          </>
-        ) : (
-          'Pause'
-        )}
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1.25 }}>
+        {segment.kind === 'practice' && <PhaseSign phase={segment.phase} named />}
+        <Typography variant="h1" sx={{ fontSize: '1.4rem' }}>
+          {segment.title}
+        </Typography>
       </Box>
-      <Typography variant="h1" sx={{ mt: 0.25 }}>
-        {segment.title}
-      </Typography>
-      {segment.instruction && <Typography sx={{ mt: 0.75, fontSize: 17 }}>{segment.instruction}</Typography>}
+      {segment.instruction && <Typography sx={{ mt: 0.5 }}>{segment.instruction}</Typography>}
+      {segment.kind === 'pause' && (
+        <Typography sx={{ mt: 1.5, p: 2, fontSize: 19, bgcolor: 'background.paper', borderRadius: 2 }}>
+          Drink something. Find shade, sit down, let the hands go loose.
+        </Typography>
+      )}
       {segment.kind === 'practice' && <Details segment={segment} />}
 
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 0.5 }}>
         <Box
-          sx={{ fontSize: 44, fontWeight: 620, lineHeight: 1, letterSpacing: '-0.02em' }}
+          sx={{ fontSize: 34, fontWeight: 620, lineHeight: 1, letterSpacing: '-0.02em' }}
           role="timer"
           aria-label="Time in this segment"
         >
           {clock(seconds)}
         </Box>
-        <Box sx={{ color: 'text.secondary' }}>of {minutes(segment.minutes)}</Box>
+        <Box sx={{ color: 'text.secondary' }}>
+          of {minutes(segment.minutes)}
+          {seconds >= segment.minutes * 60 && <Box sx={{ fontWeight: 620 }}>the time is over</Box>}
+        </Box>
         <Button
           variant="outlined"
           onClick={() => add(isRunning ? { kind: 'stopped' } : { kind: 'entered', segmentId: segment.id })}
@@ -92,13 +97,15 @@ export function SegmentRun({ segment, next, exitRule, drill, log, add, nextOf }:
         </Button>
       </Box>
 
-      {exitRule && (
-        <Typography sx={{ mt: 1, color: 'text.secondary' }}>
-          {exitRule.charAt(0).toUpperCase() + exitRule.slice(1)}
-        </Typography>
-      )}
+      <Typography sx={{ color: 'text.secondary', fontSize: 15 }}>
+        {segment.kind === 'practice' && `${places[segment.place]} · `}
+        {exitRule && `${exitRule.charAt(0).toUpperCase()}${exitRule.slice(1)} · `}
+        <span data-testid="left">{leftToday(open, segment, log, seconds)}</span>
+      </Typography>
 
-      {drill && <DrillRun drill={drill} segment={segment} log={log} add={add} />}
+      {drill && <DrillRun session={session} drill={drill} segment={segment} log={log} add={add} />}
+      {!drill && segment.kind === 'practice' && segment.fullRoutine && <RoutineList steps={session.routine} />}
+      {segment.kind === 'practice' && isPutting(segment) && <Metronome />}
       {!drill && segment.kind === 'practice' && segment.balls > 0 && (
         <Balls
           planned={segment.balls}
@@ -134,13 +141,40 @@ export function SegmentRun({ segment, next, exitRule, drill, log, add, nextOf }:
   );
 }
 
+/** A routine belongs before a shot that counts, not into stretching or a swing change. */
+const wantsRoutine = (segment: Segment) =>
+  segment.kind === 'practice' &&
+  (segment.fullRoutine || segment.intent === 'skill' || segment.intent === 'performance');
+
+const isPutting = (segment: PracticeSegment) => (segment.area ?? segment.drill?.drill.area) === 'putting';
+
+/** What is left of the time and the balls: of what the student has, where they said so, otherwise of the plan. */
+function leftToday(open: Segment[], current: Segment, log: LogState, seconds: number): string {
+  const spent = Object.entries(log.segments).reduce(
+    (sum, [id, s]) => sum + (id === current.id ? seconds : s.seconds) / 60,
+    0,
+  );
+  const used = Object.keys(log.segments).reduce((sum, id) => sum + ballsOf(log, id), 0);
+  const planned = open.reduce((sum, s) => sum + s.minutes, 0) - Math.min(current.minutes, seconds / 60);
+  const balls = open.reduce(
+    (sum, s) => sum + (s.kind === 'practice' ? Math.max(0, s.balls - ballsOf(log, s.id)) : 0),
+    0,
+  );
+  const { minutesAtHand, ballsAtHand } = log.ready ?? {};
+  const time = minutesAtHand ? Math.max(0, minutesAtHand - spent) : planned;
+  const bucket = ballsAtHand ?? null;
+  return `left today: ${minutes(Math.ceil(time))}, ${count(bucket === null ? balls : Math.max(0, bucket - used), 'ball')}`;
+}
+
 /** The segment's drill: what it asks, and what it has counted so far. */
 function DrillRun({
+  session,
   drill,
   segment,
   log,
   add,
 }: {
+  session: Session;
   drill: Schemas['SessionDrill'];
   segment: Segment;
   log: LogState;
@@ -148,14 +182,24 @@ function DrillRun({
 }) {
   const isWarmUp = segment.kind === 'practice' && segment.phase === 'warmUp';
   return (
-    <Box sx={{ mt: 2, p: 1.5, bgcolor: 'background.paper', borderRadius: 2, border: '1px solid', borderColor: 'line' }}>
+    <Box
+      sx={{ mt: 1, p: 1.25, bgcolor: 'background.paper', borderRadius: 2, border: '1px solid', borderColor: 'line' }}
+    >
       {drill.goal && !isWarmUp && <Box sx={{ fontWeight: 620 }}>Asked: {drill.goal}</Box>}
       {drill.modifiers && <Box>{drill.modifiers}</Box>}
+      {drill.hide.length > 0 && (
+        <Box sx={{ color: 'text.secondary' }}>
+          Hidden on purpose: {drill.hide.map((h) => hiddenThings[h].toLowerCase()).join(', ')}. Feel it first.
+        </Box>
+      )}
       <FlowRun
         flow={drill.flow}
         inputs={log.inputs[segment.id] ?? []}
         protocol={drill.protocol}
-        hidesCounts={isWarmUp || drill.hide.includes('result')}
+        calls={drill.calls}
+        isLeftHanded={session.hand === 'left'}
+        routine={isWarmUp || !wantsRoutine(segment) ? [] : session.routine}
+        hidesCounts={isWarmUp || drill.hide.includes('result') || drill.hide.includes('numbers')}
         onInput={(input) => add({ kind: 'answered', segmentId: segment.id, flowVersion: drill.flow.version, input })}
         onUndo={() => add({ kind: 'attemptDropped', segmentId: segment.id })}
       />

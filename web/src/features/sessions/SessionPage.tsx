@@ -7,7 +7,7 @@ import { bodyParts, count, dayName, minutes, outcomes, percent, sideName, standi
 import { PhaseSign } from '../../ui/phases';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Loading, Trouble } from '../../ui/states';
-import { Measures } from '../drills/Measures';
+import { DrillResults } from './DrillResults';
 import { useSessionView, type Session } from './queries';
 
 /** A session afterwards: planned against done, and what the student said. */
@@ -49,7 +49,7 @@ export function SessionPage() {
       </Box>
       <SessionStrip size="large" segments={card.strip} label="Planned and done" />
       <Segments session={session} />
-      <DrillResults results={session.results} />
+      <DrillResults session={session} />
       {session.logs.length === 0 && (
         <Typography sx={{ mt: 3, color: 'text.secondary' }}>Nothing has been practised of it yet.</Typography>
       )}
@@ -122,64 +122,6 @@ function inWords(done: Schemas['SegmentCompletion']): string {
   return parts.join(', ') || 'not begun';
 }
 
-/** What each drill gave, against what was asked; and what could not be scored, as it was recorded. */
-function DrillResults({ results }: { results: Schemas['DrillResultView'][] }) {
-  if (results.length === 0) return null;
-  return (
-    <Box component="section" aria-label="Drills" sx={{ mt: 3 }}>
-      <Typography variant="h2">Drills</Typography>
-      {results.map((r) => (
-        <Box
-          key={`${r.logId} ${r.segmentId}`}
-          data-testid="drill-result"
-          sx={{ py: 1.5, borderBottom: '1px solid', borderColor: 'line' }}
-        >
-          <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', flexWrap: 'wrap' }}>
-            <Typography component="h3" variant="h3">
-              {r.name}
-            </Typography>
-            <Box component="span" sx={{ color: 'text.secondary' }}>
-              {readings[r.reading]}
-              {r.goal && `, asked: ${r.goal}`}
-              {r.goalMet !== null && (r.goalMet ? ', met' : ', not yet')}
-            </Box>
-          </Box>
-          <Typography>{r.words}</Typography>
-          <Measures measures={r.measures} />
-          {r.tags.length > 0 && (
-            <Typography sx={{ color: 'text.secondary' }}>
-              Noticed: {r.tags.map((t) => `${t.tag} ${t.attempts}×`).join(', ')}
-            </Typography>
-          )}
-          {r.unscored.length > 0 && (
-            <Box component="code" sx={{ display: 'block', mt: 0.5, overflowWrap: 'anywhere', fontSize: 14 }}>
-              {r.unscored.map(raw).join(' · ')}
-            </Box>
-          )}
-        </Box>
-      ))}
-    </Box>
-  );
-}
-
-const readings: Record<Schemas['DrillReading'], string> = {
-  nothing: 'nothing attempted',
-  underWay: 'not finished',
-  stopped: 'stopped early',
-  complete: 'whole',
-  doesNotFit: 'kept as recorded, not scored',
-};
-
-/** An input as it was recorded. */
-const raw = (input: Schemas['DrillInput']) =>
-  input.kind === 'choice'
-    ? input.value
-    : input.kind === 'number'
-      ? String(input.tenths / 10)
-      : input.kind === 'text'
-        ? `“${input.text}”`
-        : input.kind;
-
 const scales = [
   ['focus', 'Focus'],
   ['quality', 'Quality'],
@@ -188,6 +130,12 @@ const scales = [
   ['effort', 'Effort'],
 ] as const;
 
+const recordings: Record<Schemas['Recording'], string> = {
+  practice: '',
+  lesson: ', in a lesson',
+  paper: ', from paper',
+};
+
 function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) {
   const { rating, pain } = log;
   return (
@@ -195,6 +143,7 @@ function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) 
       <Typography variant="h2">
         {dayName(log.day)}: {minutes(log.minutes)} practised, {count(log.balls, 'ball')}
         {log.finishedAt === null && ', still under way'}
+        {recordings[log.recording]}
       </Typography>
       {pain.map((p) => (
         <Box key={p.sequence} sx={{ mt: 1, pl: 1.5, borderLeft: '4px solid', borderColor: 'error.main' }}>
@@ -214,6 +163,16 @@ function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) 
           ]
             .filter(Boolean)
             .join(', ')}
+        </Box>
+      )}
+      {log.agreed && (
+        <Box sx={{ mt: 1, pl: 1.5, borderLeft: '4px solid', borderColor: 'secondary.main' }}>
+          {log.agreed.checkpoint && <div>Checkpoint: {log.agreed.checkpoint}</div>}
+          {log.agreed.homework && (
+            <div>
+              Homework: {log.agreed.homework.title}, {minutes(log.agreed.homework.minutes)}
+            </div>
+          )}
         </Box>
       )}
       {log.endedByPain && <Box sx={{ mt: 0.5 }}>Pain ended this session. Segments not begun count for nothing.</Box>}

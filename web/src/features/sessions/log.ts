@@ -3,8 +3,8 @@ import { withoutLastAttempt, type DrillInput } from '../drills/flow';
 
 export type Entry = Schemas['SessionEntry'];
 export type EntryOf<K extends Entry['kind']> = Extract<Entry, { kind: K }>;
-/** An entry before it has its number and time. */
-export type NewEntry = { [K in Entry['kind']]: Omit<EntryOf<K>, 'sequence' | 'at'> }[Entry['kind']];
+/** An entry before it has its number; its time is now unless it says another. */
+export type NewEntry = { [K in Entry['kind']]: Omit<EntryOf<K>, 'sequence' | 'at'> & { at?: string } }[Entry['kind']];
 
 export interface SegmentState {
   balls: number | null;
@@ -19,6 +19,8 @@ export interface LogState {
   pain: EntryOf<'pain'>[];
   rating: EntryOf<'rated'> | null;
   isFinished: boolean;
+  /** How the student came; nothing where nothing was said. */
+  ready: EntryOf<'readied'> | null;
   /** The inputs of each segment's drill that stand. */
   inputs: Record<string, DrillInput[]>;
   /** The last settled or counted entry that still stands: what "undo" takes back. */
@@ -39,6 +41,7 @@ export function walk(entries: readonly Entry[]): LogState {
     pain: [],
     rating: null,
     isFinished: false,
+    ready: null,
     inputs: {},
     undoable: null,
   };
@@ -81,6 +84,9 @@ export function walk(entries: readonly Entry[]): LogState {
       case 'pain':
         state.pain.push(entry);
         break;
+      case 'readied':
+        state.ready = entry;
+        break;
       case 'rated':
         state.rating = entry;
         break;
@@ -100,3 +106,7 @@ export function secondsOf(log: LogState, segmentId: string, now: number): number
   const running = log.running?.segmentId === segmentId ? Math.max(0, (now - log.running.since) / 1000) : 0;
   return stateOf(log, segmentId).seconds + running;
 }
+
+/** Balls a segment has taken so far: counted, or else the attempts of its drill. */
+export const ballsOf = (log: LogState, segmentId: string): number =>
+  stateOf(log, segmentId).balls ?? log.inputs[segmentId]?.at(-1)?.attempt ?? 0;

@@ -1,13 +1,38 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
+import { useKeptQuery } from '../../app/kept';
+import { keepAnswer } from '../../app/phone';
+import { usePerson } from '../../app/session';
 
 export type Session = Schemas['SessionView'];
 
+const sessionKey = (assignmentId: string) => ['sessions', assignmentId];
+
+const getSession = (assignmentId: string) =>
+  answer(api.GET('/api/sessions/{assignmentId}', { params: { path: { assignmentId } } }));
+
 export const useSessionView = (assignmentId: string) =>
-  useQuery({
-    queryKey: ['sessions', assignmentId],
-    queryFn: () => answer(api.GET('/api/sessions/{assignmentId}', { params: { path: { assignmentId } } })),
+  useQuery({ queryKey: sessionKey(assignmentId), queryFn: () => getSession(assignmentId) });
+
+/** A session to practise from, which is also there without a signal. */
+export const useSessionToPractise = (assignmentId: string) =>
+  useKeptQuery(sessionKey(assignmentId), () => getSession(assignmentId));
+
+/** Keeps sessions on this device with all that practising needs, before anybody is out of reach. */
+export function useKeepSessions(assignmentIds: string[]) {
+  const { accountId } = usePerson();
+  useQueries({
+    queries: assignmentIds.map((assignmentId) => ({
+      queryKey: sessionKey(assignmentId),
+      queryFn: async () => {
+        const session = await getSession(assignmentId);
+        await keepAnswer([accountId, ...sessionKey(assignmentId)].join(' '), accountId, session);
+        return session;
+      },
+      staleTime: 60_000,
+    })),
   });
+}
 
 /** What the server already has of a log that is not finished; asked for only when the phone has nothing of its own. */
 export const useEntries = (logId: string | undefined) =>

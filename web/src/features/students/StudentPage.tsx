@@ -36,6 +36,9 @@ export function StudentPage() {
         </Box>
         <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
           {!hasAccount && <InviteStudent id={id} name={name} />}
+          <Button component={Link} to={`/practice/new?student=${id}`} variant="outlined">
+            Hold a lesson
+          </Button>
           <Button component={Link} to={`/students/${id}/file`} variant="outlined">
             File
           </Button>

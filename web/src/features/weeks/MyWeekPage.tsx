@@ -4,18 +4,29 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { usePerson } from '../../app/session';
-import { count, dayName, excuses, minutes, percent, standings } from '../../ui/format';
+import { count, dayName, excuses, minutes, percent, requirements, standings } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Loading, Trouble } from '../../ui/states';
-import { useWeek, type Card } from './queries';
+import { useKeepSessions } from '../sessions/queries';
+import { Unsent } from '../sessions/Unsent';
+import { useMyWeek, type Card } from './queries';
 
 /** The student's week: what to practise, today first. */
 export function MyWeekPage() {
   const person = usePerson();
   const [week, setWeek] = useState(person.week);
-  const view = useWeek(person.studentId ?? '', week);
+  const view = useMyWeek(person.studentId ?? '', week);
+  useKeepSessions(
+    week === person.week ? (view.data?.sessions ?? []).filter(canPractise).map((s) => s.assignmentId) : [],
+  );
   if (view.isPending) return <Loading what="your week" />;
-  if (view.error) return <Trouble error={view.error} onRetry={() => void view.refetch()} />;
+  if (!view.data)
+    return (
+      <Trouble
+        error={view.error ?? new Error('This week is not on this phone yet.')}
+        onRetry={() => void view.refetch()}
+      />
+    );
   const { sessions, completion, previous, next } = view.data;
   const isThisWeek = week === person.week;
   return (
@@ -28,6 +39,7 @@ export function MyWeekPage() {
           {percent(completion.fraction)} done: {Math.round(completion.doneMinutes)} of {completion.plannedMinutes} min
         </Typography>
       )}
+      <Unsent />
       {sessions.length === 0 && (
         <Box sx={{ mt: 3 }}>
           <Empty title="Nothing is set for this week">Your coach has not published anything for it yet.</Empty>
@@ -38,6 +50,9 @@ export function MyWeekPage() {
           <SessionItem key={session.assignmentId} session={session} today={person.today} />
         ))}
       </Box>
+      <Button component={Link} to="/practice/new" variant="outlined" sx={{ mt: 2, minHeight: 56, borderRadius: 28 }}>
+        Practice of my own
+      </Button>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 3 }}>
         <Button onClick={() => setWeek(previous)} sx={{ minHeight: 56 }}>
           Week before
@@ -60,8 +75,10 @@ function inOrder(sessions: Card[], today: string): Card[] {
   return [...sessions].sort((a, b) => rank(a) - rank(b));
 }
 
+const canPractise = ({ standing }: Card) => standing === 'open' || standing === 'underWay' || standing === 'missed';
+
 function SessionItem({ session, today }: { session: Card; today: string }) {
-  const canPractise = session.standing === 'open' || session.standing === 'underWay' || session.standing === 'missed';
+  const isToDo = canPractise(session);
   const when = session.day === null ? 'Any day' : session.day === today ? 'Today' : dayName(session.day);
   return (
     <Box component="li" sx={{ py: 2.5, borderBottom: '1px solid', borderColor: 'line' }}>
@@ -69,7 +86,7 @@ function SessionItem({ session, today }: { session: Card; today: string }) {
         <Box component="span" sx={{ fontWeight: 650, color: when === 'Today' ? 'secondary.main' : 'text.primary' }}>
           {when}
         </Box>
-        {session.requirement === 'extra' && <span>extra</span>}
+        {session.requirement !== 'must' && <span>{requirements[session.requirement].toLowerCase()}</span>}
         {session.changedAfterPublishing && <span>moved by your coach</span>}
         <Box component="span" sx={{ ml: 'auto' }}>
           {session.excuse ? `excused: ${excuses[session.excuse].toLowerCase()}` : standings[session.standing]}
@@ -88,11 +105,11 @@ function SessionItem({ session, today }: { session: Card; today: string }) {
         </Typography>
         <Button
           component={Link}
-          to={canPractise ? `/practice/${session.assignmentId}` : `/sessions/${session.assignmentId}`}
-          variant={canPractise ? 'contained' : 'outlined'}
+          to={isToDo ? `/practice/${session.assignmentId}` : `/sessions/${session.assignmentId}`}
+          variant={isToDo ? 'contained' : 'outlined'}
           sx={{ ml: 'auto', minHeight: 56, borderRadius: 28, px: 4 }}
         >
-          {session.standing === 'underWay' ? 'Go on' : canPractise ? 'Practise' : 'Look back'}
+          {session.standing === 'underWay' ? 'Go on' : isToDo ? 'Practise' : 'Look back'}
         </Button>
       </Box>
     </Box>

@@ -3,7 +3,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { excuses, keysOf, minutes, percent, standings } from '../../ui/format';
+import { excuses, keysOf, minutes, percent, requirements, standings } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Trouble } from '../../ui/states';
 import { useExcuse, useTakeOut, type Card } from './queries';
@@ -52,7 +52,17 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
       <Box sx={{ fontSize: 13.5, mt: 0.5, color: 'text.secondary' }}>{stateInWords(card)}</Box>
       {error && <Trouble error={error} />}
       <Menu anchorEl={anchor} open={anchor !== undefined} onClose={() => setAnchor(undefined)}>
-        <MenuItem onClick={act(onMove)}>Move …</MenuItem>
+        {card.requirement !== 'own' && <MenuItem onClick={act(onMove)}>Move …</MenuItem>}
+        {card.isPublished && (
+          <MenuItem component={Link} to={`/practice/${card.assignmentId}`}>
+            Hold as a lesson
+          </MenuItem>
+        )}
+        {card.isPublished && (
+          <MenuItem component={Link} to={`/practice/${card.assignmentId}/paper`}>
+            Type in from paper
+          </MenuItem>
+        )}
         {!card.hasLog && <MenuItem onClick={act(() => takeOut.mutate(card.assignmentId))}>Take out</MenuItem>}
         {card.isPublished &&
           card.excuse === null &&
@@ -71,7 +81,7 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
 
 function stateInWords(card: Card): string {
   if (!card.isPublished) return `draft, ${minutes(card.minutes)}`;
-  const extra = card.requirement === 'extra' ? 'extra, ' : '';
+  const extra = card.requirement === 'must' ? '' : `${requirements[card.requirement].toLowerCase()}, `;
   const changed = card.changedAfterPublishing ? ', moved' : '';
   if (card.excuse) return `${extra}excused: ${excuses[card.excuse].toLowerCase()}`;
   if (card.hasLog && card.completion.fraction !== null)

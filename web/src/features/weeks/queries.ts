@@ -1,16 +1,21 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+import { useKeptQuery } from '../../app/kept';
 
 export type Week = Schemas['WeekView'];
 export type Card = Schemas['SessionCard'];
 
 const weekKey = (studentId: string, week: string) => ['weeks', studentId, week];
 
+const getWeek = (studentId: string, week: string) =>
+  answer(api.GET('/api/weeks/{week}/students/{studentId}', { params: { path: { week, studentId } } }));
+
 export const useWeek = (studentId: string, week: string) =>
-  useQuery({
-    queryKey: weekKey(studentId, week),
-    queryFn: () => answer(api.GET('/api/weeks/{week}/students/{studentId}', { params: { path: { week, studentId } } })),
-  });
+  useQuery({ queryKey: weekKey(studentId, week), queryFn: () => getWeek(studentId, week) });
+
+/** A student's own week, which is also there without a signal. */
+export const useMyWeek = (studentId: string, week: string) =>
+  useKeptQuery(weekKey(studentId, week), () => getWeek(studentId, week));
 
 /** A change to somebody's week. Everything that shows weeks is asked for again. */
 function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {

@@ -1,0 +1,78 @@
+using System.Security.Cryptography;
+using System.Text;
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
+using MorningRound.Core.Weeks;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Plans;
+using MorningRound.Server.Storage;
+
+namespace MorningRound.Server.Weeks;
+
+/// <summary>What was agreed in a lesson, as a draft in the student's next week.</summary>
+public sealed class HomeworkBook(MorningRoundDb db, DomainClock clock)
+{
+    /// <summary>More weeks of homework than anybody publishes before the next lesson.</summary>
+    private const int MostPlans = 20;
+
+    /// <summary>
+    /// Adds the homework as a segment to next week's homework plan of the student, making plan and draft with the first. Ids
+    /// follow from student and week, so the same homework arrives once; once such a draft is published, the next one begins.
+    /// Saving is left to the caller.
+    /// </summary>
+    public async Task AddAsync(Caller caller, Guid studentId, DateOnly lesson, LessonNoted noted, CancellationToken cancel)
+    {
+        var week = IsoWeek.Of(lesson).Plus(1);
+        var segment = noted.Homework!.ToSegment();
+        for (var n = 0; n < MostPlans; n++)
+        {
+            var id = IdOf(studentId, week, n);
+            var draft = await db.Assignments.FirstOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel);
+            var plan = await db.Plans.FirstOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
+            if (draft?.Document.Segments.Any(s => s.Id == segment.Id) == true || plan?.Document.Segments.Any(s => s.Id == segment.Id) == true) return;
+            if (draft?.PublishedAt is not null || plan?.RemovedAt is not null || (plan is not null && draft is null)) continue;
+            if (plan is null)
+            {
+                Make(caller, id, studentId, week, noted, segment);
+            }
+            else
+            {
+                plan.Document = plan.Document with { Segments = [.. plan.Document.Segments, segment] };
+                plan.Version++;
+                plan.UpdatedAt = clock.GetUtcNow();
+                draft!.Document = plan.Document;
+                draft.Version++;
+            }
+
+            return;
+        }
+    }
+
+    private void Make(Caller caller, Guid id, Guid studentId, IsoWeek week, LessonNoted noted, PracticeSegment segment)
+    {
+        var document = new SessionPlan
+        {
+            Title = $"Homework, {week}",
+            Purpose = "Keep what was agreed in the lesson.",
+            SuccessTest = noted.Checkpoint,
+            Segments = [segment],
+        };
+        db.Plans.Add(new PlanRow { AcademyId = caller.AcademyId, Id = id, Document = document, Title = document.Title, Version = 1, UpdatedAt = clock.GetUtcNow() });
+        db.Assignments.Add(new AssignmentRow
+        {
+            AcademyId = caller.AcademyId,
+            Id = id,
+            StudentId = studentId,
+            PlanId = id,
+            Monday = week.Monday,
+            Requirement = Requirement.Must,
+            Document = document,
+            Version = 1,
+        });
+    }
+
+    private static Guid IdOf(Guid studentId, IsoWeek week, int n) =>
+        new(SHA256.HashData(Encoding.UTF8.GetBytes($"homework {studentId} {week} {n}")).AsSpan(0, 16));
+}

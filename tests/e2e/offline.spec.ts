@@ -1,0 +1,213 @@
+import { expect, test, type Page } from '@playwright/test';
+import { Middleman } from './middleman';
+import { addStudent, comeIn, join, onPhone, setAndPublish } from './people';
+
+test.describe.configure({ timeout: 90_000 });
+
+const sync = (page: Page) => page.getByTestId('sync');
+const allSent = (page: Page) => expect(sync(page)).toHaveText('all sent', { timeout: 20_000 });
+
+/** A student of their own on a phone, with twenty minutes of short putts in the week: a streak first, then pace after that. */
+async function studentWithSession(coach: Page, phone: Page, name: string) {
+  await comeIn(coach, 'coach');
+  const link = await addStudent(coach, name);
+  await setAndPublish(coach, /An hour of putting/, 'Any day of the week');
+  const email = `${name.toLowerCase().replaceAll(' ', '.')}@offline.example`;
+  await join(phone, new URL(link).pathname, email);
+  return email;
+}
+
+async function signIn(page: Page, email: string) {
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill('a made-up password');
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+}
+
+async function begin(phone: Page) {
+  await phone.getByRole('link', { name: 'Practise', exact: true }).first().click();
+  await phone.getByRole('button', { name: 'Begin' }).click();
+}
+
+test('in the middle of a drill the signal goes: the application loads, the drill goes on, and all of it arrives once', async ({
+  page: coach,
+  browser,
+}) => {
+  const phone = await onPhone(browser, { serviceWorkers: 'allow' });
+  await studentWithSession(coach, phone, 'Nora Funkloch');
+  await phone.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  // Nothing but the week was opened: the session itself was fetched beforehand.
+  await expect
+    .poll(() =>
+      phone.evaluate(
+        () =>
+          new Promise<number>((resolve) => {
+            const open = indexedDB.open('morning-round');
+            open.onsuccess = () => {
+              const count = open.result.transaction('answers').objectStore('answers').count();
+              count.onsuccess = () => resolve(count.result);
+            };
+          }),
+      ),
+    )
+    .toBe(2);
+  await phone.context().setOffline(true);
+  await phone.reload();
+  await begin(phone);
+  const flow = phone.getByTestId('flow');
+  for (const answer of ['Made', 'Made', 'Missed'])
+    await flow.getByRole('button', { name: answer, exact: true }).click();
+  const counts = await phone.getByTestId('flow-counts').innerText();
+  await expect(sync(phone)).toHaveText('4 entries kept on this phone, not sent yet');
+  await phone.reload();
+  await expect(phone.getByTestId('flow-counts')).toHaveText(counts, { useInnerText: true });
+  await phone.getByRole('link', { name: 'My week' }).click();
+  await expect(phone.getByText('4 entries of “An hour of putting” on this phone, not sent yet.')).toBeVisible();
+  await phone.getByRole('link', { name: 'Practise', exact: true }).first().click();
+  await phone.context().setOffline(false);
+  await allSent(phone);
+  await flow.getByRole('button', { name: 'Undo the last one' }).click();
+  await allSent(phone);
+
+  await coach.reload();
+  await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
+  await expect(coach.getByTestId('drill-result')).toContainText('Best run 2');
+});
+
+test('a session ends without a signal by the phone’s own counts, and is judged once it is sent', async ({
+  page: coach,
+  browser,
+}) => {
+  const phone = await onPhone(browser);
+  await studentWithSession(coach, phone, 'Ole Endlich');
+  await begin(phone);
+  await allSent(phone);
+  await phone.context().setOffline(true);
+  const flow = phone.getByTestId('flow');
+  for (const answer of ['Made', 'Missed', 'Made'])
+    await flow.getByRole('button', { name: answer, exact: true }).click();
+  for (;;) {
+    const next = phone.getByRole('button', { name: /^Done/ });
+    const isLast = (await next.innerText()) === 'Done';
+    await next.click();
+    if (isLast) break;
+  }
+  await phone.getByRole('button', { name: 'Finish' }).click();
+  await expect(phone.getByText('Counted on this phone; judged once it is sent.')).toBeVisible();
+  await expect(phone.getByTestId('gave')).toContainText('best 1');
+  await phone.context().setOffline(false);
+  await expect(phone.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
+  await expect(phone.getByTestId('gave')).toContainText('Best run 1');
+  await expect(phone.getByTestId('gave')).toContainText('The first time with these numbers');
+});
+
+test('a server that is killed, and an answer that is lost, cost nothing and double nothing', async ({
+  page: coach,
+  browser,
+  baseURL,
+}) => {
+  const middleman = new Middleman(baseURL ?? '');
+  await middleman.open();
+  const phone = await onPhone(browser, { baseURL: middleman.address });
+  await studentWithSession(coach, phone, 'Pia Abgerissen');
+  await begin(phone);
+  await allSent(phone);
+
+  middleman.answersToLose = 2;
+  const made = phone.getByTestId('flow').getByRole('button', { name: 'Made', exact: true });
+  await made.click();
+  await made.click();
+  await allSent(phone);
+  expect(middleman.lost).toBe(2);
+
+  await middleman.kill();
+  await made.click();
+  await expect(sync(phone)).toHaveText('1 entry kept on this phone, not sent yet');
+  await made.click();
+  await expect(phone.getByTestId('flow-counts')).toContainText('4');
+  await middleman.open();
+  await allSent(phone);
+  await coach.reload();
+  await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
+  await expect(coach.getByTestId('drill-result')).toContainText('Best run 4');
+  await middleman.kill();
+});
+
+test('of two tabs one goes on with the session, and the other takes over without losing anything', async ({
+  page: coach,
+  browser,
+}) => {
+  const first = await onPhone(browser);
+  await studentWithSession(coach, first, 'Rita Zweimal');
+  await begin(first);
+  await first.getByTestId('flow').getByRole('button', { name: 'Made', exact: true }).click();
+  const counts = await first.getByTestId('flow-counts').innerText();
+  const second = await first.context().newPage();
+  await second.goto(first.url());
+  await expect(second.getByText('This session is open in another tab.')).toBeVisible();
+  await second.getByRole('button', { name: 'Go on here' }).click();
+  await expect(second.getByTestId('flow-counts')).toHaveText(counts, { useInnerText: true });
+  await expect(first.getByText('This session is open in another tab.')).toBeVisible();
+  await second.getByTestId('flow').getByRole('button', { name: 'Made', exact: true }).click();
+  const later = await second.getByTestId('flow-counts').innerText();
+  expect(later).not.toBe(counts);
+  await second.close();
+  await expect(first.getByTestId('flow-counts')).toHaveText(later, { useInnerText: true });
+  await allSent(first);
+});
+
+test('a sign-in that ran out stops nobody, and another person sends nothing of it', async ({
+  page: coach,
+  browser,
+}) => {
+  const phone = await onPhone(browser);
+  const email = await studentWithSession(coach, phone, 'Sami Abgelaufen');
+  await begin(phone);
+  await allSent(phone);
+  await phone.context().clearCookies();
+  const made = phone.getByTestId('flow').getByRole('button', { name: 'Made', exact: true });
+  await made.click();
+  await expect(phone.getByRole('link', { name: 'Sign in again' })).toBeVisible();
+  await phone.reload();
+  await made.click();
+  await expect(sync(phone)).toHaveText('2 entries kept on this phone, not sent yet');
+
+  // Somebody else comes to this phone first, practises nothing, and signs out with nothing of theirs to send.
+  await phone.getByRole('link', { name: 'Sign in again' }).click();
+  await expect(
+    phone.getByText('2 entries of “An hour of putting” kept on this device for Sami Abgelaufen.'),
+  ).toBeVisible();
+  await phone.getByRole('button', { name: 'Come in as a student' }).click();
+  await phone.getByRole('link', { name: 'Home' }).click();
+  await expect(phone.getByRole('heading', { level: 1, name: 'My week' })).toBeVisible();
+  await expect(phone.getByText(/not sent yet/)).toHaveCount(0);
+  await phone.getByRole('button', { name: 'Sign out' }).click();
+  await expect(phone.getByText(/kept on this device for Sami Abgelaufen/)).toBeVisible();
+
+  await signIn(phone, email);
+  await phone.getByRole('link', { name: 'Go on' }).click();
+  await allSent(phone);
+  await expect(phone.getByTestId('flow-counts')).toContainText('2');
+});
+
+test('signing out with unsent work keeps it for the one it belongs to', async ({ page: coach, browser, baseURL }) => {
+  const middleman = new Middleman(baseURL ?? '');
+  await middleman.open();
+  const phone = await onPhone(browser, { baseURL: middleman.address });
+  const email = await studentWithSession(coach, phone, 'Tove Unterwegs');
+  await begin(phone);
+  await allSent(phone);
+  // Entries get through to nobody, while signing out does.
+  await phone.route('**/entries', (route) => route.abort());
+  await phone.getByTestId('flow').getByRole('button', { name: 'Made', exact: true }).click();
+  await expect(sync(phone)).toContainText('not sent yet');
+  await phone.getByRole('link', { name: 'My week' }).click();
+  await phone.getByRole('button', { name: 'Sign out' }).click();
+  await expect(
+    phone.getByText('1 entry of “An hour of putting” kept on this device for Tove Unterwegs.'),
+  ).toBeVisible();
+  await phone.unroute('**/entries');
+  await signIn(phone, email);
+  await phone.getByRole('link', { name: 'Go on' }).click();
+  await allSent(phone);
+  await middleman.kill();
+});

@@ -1,0 +1,33 @@
+import { useQuery } from '@tanstack/react-query';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Problem } from '../api/client';
+import { keepAnswer, keptAnswer } from './phone';
+import { usePerson } from './session';
+
+/** The server's refusals that nothing kept can stand in for. */
+const isFinal = (error: Error | null) => error instanceof Problem && (error.status === 403 || error.status === 404);
+
+/**
+ * Asks the server, and shows what is kept on this device until it answers, or when it cannot be reached. Nothing waits for the
+ * network once the same was asked before.
+ */
+export function useKeptQuery<T>(queryKey: string[], ask: () => Promise<T>) {
+  const { accountId } = usePerson();
+  const id = [accountId, ...queryKey].join(' ');
+  const kept = useLiveQuery(async () => ({ value: await keptAnswer<T>(id) }), [id]);
+  const query = useQuery({
+    queryKey,
+    queryFn: async () => {
+      const data = await ask();
+      await keepAnswer(id, accountId, data);
+      return data;
+    },
+  });
+  const data = query.data ?? (isFinal(query.error) ? undefined : kept?.value);
+  return {
+    data,
+    error: data === undefined && kept ? query.error : null,
+    isPending: data === undefined && (!kept || query.isPending),
+    refetch: query.refetch,
+  };
+}

@@ -1,0 +1,20 @@
+import Box from '@mui/material/Box';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { isUnsent, orNothing, phone } from '../../app/phone';
+import { count } from '../../ui/format';
+
+/** Whose work is still on this device and not sent, before anybody signs in. */
+export function WhatIsKept() {
+  const logs = useLiveQuery(() => orNothing(phone.logs.filter(isUnsent).toArray())) ?? [];
+  if (logs.length === 0) return null;
+  return (
+    <Box role="status" sx={{ mt: 3, p: 2, bgcolor: 'background.paper', borderRadius: 2, fontSize: 15 }}>
+      {logs.map((log) => (
+        <div key={log.localId}>
+          {count(log.count - log.sent, 'entry', 'entries')} of “{log.title}” kept on this device for {log.ownerName}.
+          They are sent when {log.ownerName} signs in here.
+        </div>
+      ))}
+    </Box>
+  );
+}

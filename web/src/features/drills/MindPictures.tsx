@@ -1,0 +1,178 @@
+import Box from '@mui/material/Box';
+import { dawn, Figure, indexOf, numbersOf, register, type Of } from './Figure';
+import type { DrillInput, Walk } from './flow';
+
+/** The ratings so far as a line from ball to ball. */
+export function Trace({ inputs, of }: { inputs: readonly DrillInput[]; of: number }) {
+  const ratings = numbersOf(inputs);
+  const at = (rating: number, i: number) => `${20 + (i * 280) / Math.max(1, of - 1)} ${100 - rating * 9}`;
+  return (
+    <Figure label={`Ratings so far: ${ratings.join(', ') || 'none'}`} height={110}>
+      <path d="M16 91H310M16 10H310" stroke="currentColor" opacity="0.3" />
+      {ratings.length > 0 && (
+        <path d={`M${ratings.map(at).join('L')}`} fill="none" stroke="currentColor" strokeWidth="2" />
+      )}
+      {ratings.map((rating, i) => (
+        <circle key={i} cx={at(rating, i).split(' ')[0]} cy={at(rating, i).split(' ')[1]} r="4" />
+      ))}
+    </Figure>
+  );
+}
+
+/** Steps as a path: what is behind, what is now, what comes. Four steps of equal length are a box to walk around. */
+export function Steps({ protocol, walk }: { protocol: Of<'timedSteps'>; walk: Walk }) {
+  const now = walk.state ? indexOf(walk) : -1;
+  const { steps } = protocol;
+  const isBox = steps.length === 4 && steps.every((s) => s.seconds && s.seconds === steps[0]?.seconds);
+  if (isBox) {
+    const sides = ['M110 130V30', 'M110 30H210', 'M210 30V130', 'M210 130H110'];
+    const places = [
+      [104, 84, 'end'],
+      [160, 22, 'middle'],
+      [216, 84, 'start'],
+      [160, 148, 'middle'],
+    ] as const;
+    return (
+      <Figure label={now < 0 ? 'The box is walked' : `Now: ${steps[now]?.label ?? ''}`} height={156}>
+        {sides.map((side, i) => (
+          <g key={side}>
+            <path
+              d={side}
+              stroke={i === now ? dawn : 'currentColor'}
+              strokeWidth={i === now ? 8 : 2}
+              strokeLinecap="round"
+            />
+            <text x={places[i]?.[0]} y={places[i]?.[1]} textAnchor={places[i]?.[2]} fontWeight={i === now ? 700 : 400}>
+              {steps[i]?.label}
+            </text>
+          </g>
+        ))}
+      </Figure>
+    );
+  }
+  const done = register(walk, 'steps') % steps.length;
+  const first = Math.max(0, Math.min(done - 1, steps.length - 4));
+  const shown = steps.slice(first, first + 4);
+  return (
+    <Figure label={now < 0 ? 'All steps done' : `Step ${now + 1} of ${steps.length}`} height={shown.length * 34 + 6}>
+      {shown.map((step, i) => {
+        const isNow = first + i === now;
+        return (
+          <g key={first + i} opacity={first + i < now ? 0.5 : 1}>
+            <circle
+              cx="14"
+              cy={i * 34 + 18}
+              r={isNow ? 9 : 6}
+              fill={isNow ? dawn : first + i < now || now < 0 ? 'currentColor' : 'none'}
+              stroke="currentColor"
+              strokeWidth="1.5"
+            />
+            <text x="34" y={i * 34 + 24} fontSize={isNow ? 18 : 15} fontWeight={isNow ? 650 : 400}>
+              {step.label}
+            </text>
+            <text x="316" y={i * 34 + 24} textAnchor="end" fontSize="14">
+              {step.seconds ? `${step.seconds} s` : `${step.times ?? 1} ×`}
+            </text>
+          </g>
+        );
+      })}
+    </Figure>
+  );
+}
+
+/** What was guessed is put away before anything is measured: the picture says how far one is, and no number. */
+export function Sealed({ protocol, walk }: { protocol: Of<'guessAndCheck'>; walk: Walk }) {
+  const [what, i] = (/^(guess|measure)(\d+)/.exec(walk.state?.name ?? '') ?? []).slice(1);
+  const n = protocol.quantities.length;
+  const isMeasuring = what === 'measure';
+  const sealed = isMeasuring ? n : Number(i ?? 0);
+  const width = Math.min(70, 250 / n);
+  return (
+    <Figure
+      label={
+        isMeasuring
+          ? 'The guesses are put away; now measure'
+          : `Guess ${Number(i ?? 0) + 1} of ${n}; nothing is measured yet`
+      }
+      height={104}
+    >
+      <text x="2" y="30">
+        guessed
+      </text>
+      <text x="2" y="82">
+        measured
+      </text>
+      {protocol.quantities.map((quantity, q) => {
+        const x = 72 + q * width;
+        const isNow = q === Number(i ?? -1);
+        const isMeasured = isMeasuring && q < Number(i ?? 0);
+        return (
+          <g key={quantity} stroke="currentColor" strokeWidth="1.5">
+            <rect x={x} y="10" width={width - 10} height="32" rx="4" fill={q < sealed ? '#f5cd8d' : 'none'} />
+            {q < sealed && <path d={`M${x} 10L${x + (width - 10) / 2} 28L${x + width - 10} 10`} fill="none" />}
+            {!isMeasuring && isNow && (
+              <rect x={x - 3} y="7" width={width - 4} height="38" rx="6" fill="none" stroke={dawn} strokeWidth="3" />
+            )}
+            <rect x={x} y="62" width={width - 10} height="32" rx="4" fill={isMeasured ? '#bcd4a0' : 'none'} />
+            {isMeasuring && isNow && (
+              <rect x={x - 3} y="59" width={width - 4} height="38" rx="6" fill="none" stroke={dawn} strokeWidth="3" />
+            )}
+          </g>
+        );
+      })}
+    </Figure>
+  );
+}
+
+const scenes = [
+  ['write', 'see it'],
+  ['breathe', 'breathe'],
+  ['walkIn', 'walk in'],
+  ['putt', 'putt'],
+  ['judge', 'judge'],
+] as const;
+
+/** The scene in the student's own words, which stay in sight from breathing to judging. */
+export function Scene({ walk, inputs }: { walk: Walk; inputs: readonly DrillInput[] }) {
+  const name = walk.state?.name ?? '';
+  const now = scenes.findIndex(([state]) => state === (name === 'holed' || name === 'left' ? 'judge' : name));
+  const words = inputs.findLast((i) => i.kind === 'text');
+  return (
+    <>
+      <Figure label={now < 0 ? 'The scenes are played' : `Now: ${scenes[now]?.[1] ?? ''}`} height={46}>
+        <path d="M26 14H294" stroke="currentColor" opacity="0.4" />
+        {scenes.map(([state, title], i) => (
+          <g key={state}>
+            <circle
+              cx={26 + i * 67}
+              cy="14"
+              r={i === now ? 9 : 6}
+              fill={i === now ? dawn : i < now ? 'currentColor' : '#fff'}
+              stroke="currentColor"
+              strokeWidth="1.5"
+            />
+            <text x={26 + i * 67} y="40" textAnchor="middle" fontSize="13" fontWeight={i === now ? 700 : 400}>
+              {title}
+            </text>
+          </g>
+        ))}
+      </Figure>
+      {words && name !== 'write' && (
+        <Box
+          component="blockquote"
+          sx={{
+            m: 0,
+            my: 1,
+            pl: 2,
+            borderLeft: '4px solid',
+            borderColor: 'glow',
+            fontSize: 18,
+            overflowWrap: 'anywhere',
+          }}
+        >
+          {words.text}
+        </Box>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,80 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { count, minutes, places } from '../../ui/format';
+import { PhaseSign } from '../../ui/phases';
+import { Readiness, type Ready } from './Readiness';
+import type { Session } from './queries';
+
+interface Props {
+  session: Session;
+  isLesson: boolean;
+  onBegin: (ready: Ready) => void;
+  onHurt: () => void;
+}
+
+/** The session before it begins: what for, what is in it, and how the student comes. */
+export function Before({ session, isLesson, onBegin, onHurt }: Props) {
+  const [ready, setReady] = useState<Ready>({});
+  const { plan, totals } = session;
+  const where = [...new Set(plan.segments.flatMap((s) => (s.kind === 'practice' ? [places[s.place]] : [])))];
+  return (
+    <>
+      <Typography variant="h1" sx={{ mt: 2.5 }}>
+        {plan.title}
+      </Typography>
+      <Typography sx={{ mt: 1, fontSize: 18 }}>{plan.purpose}</Typography>
+      {plan.successTest && (
+        <Typography sx={{ mt: 0.5, color: 'text.secondary' }}>You will know by this: {plan.successTest}.</Typography>
+      )}
+      <Typography sx={{ mt: 1, color: 'text.secondary' }}>
+        {minutes(totals.minutes)}
+        {totals.ballsBought > 0 && `, ${count(totals.ballsBought, 'ball')} to buy`} · {where.join(', ').toLowerCase()}
+      </Typography>
+      <Readiness value={ready} onChange={setReady} />
+      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, mt: 2 }}>
+        {plan.segments.map((s) => (
+          <Box
+            component="li"
+            key={s.id}
+            sx={{
+              display: 'flex',
+              gap: 1.25,
+              py: 1,
+              borderBottom: '1px solid',
+              borderColor: 'line',
+              alignItems: 'center',
+            }}
+          >
+            {s.kind === 'practice' ? <PhaseSign phase={s.phase} named /> : <Box sx={{ width: 20 }} />}
+            <span>{s.title}</span>
+            <Box component="span" sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
+              {minutes(s.minutes)}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      <Box sx={{ mt: 2, p: 2, bgcolor: 'background.paper', borderRadius: 2, fontSize: 15 }}>
+        Warm up before full swings. Stay behind the tee line, keep out of reach of other clubs, and follow the range’s
+        own rules. Drink, find shade, and leave when it thunders. Stop when it hurts.
+      </Box>
+      <Box sx={{ display: 'grid', gap: 1, mt: 2 }}>
+        <Button
+          variant="contained"
+          onClick={() => onBegin(ready)}
+          sx={{ minHeight: 64, fontSize: 19, borderRadius: 32 }}
+        >
+          {isLesson ? 'Begin the lesson' : 'Begin'}
+        </Button>
+        <Button onClick={onHurt} sx={{ minHeight: 56 }}>
+          Something hurts today
+        </Button>
+        <Button component={Link} to={`/practice/${session.card.assignmentId}/paper`} sx={{ minHeight: 56 }}>
+          It was done on paper
+        </Button>
+      </Box>
+    </>
+  );
+}
