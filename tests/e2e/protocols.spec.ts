@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { comeIn } from './people';
+import { randomUUID } from 'node:crypto';
+import { comeIn, onPhone } from './people';
 
 /** A drill of the shelf for every way to score. */
 const drills = [
@@ -24,7 +25,7 @@ const drills = [
 const mostSteps = 120;
 
 /** What the drill asks for now. */
-type Asked = 'timer' | 'words' | 'number' | 'tapped' | 'over';
+type Asked = 'timer' | 'words' | 'number' | 'rated' | 'tapped' | 'over';
 
 /** Taps the first answer where a tap is asked for (a middling one on the dial), in the page itself: there are many of them. */
 const tapOrTell = (page: Page): Promise<Asked> =>
@@ -35,48 +36,122 @@ const tapOrTell = (page: Page): Promise<Asked> =>
     if (flow.querySelector('textarea')) return 'words';
     if (flow.querySelector('form')) return 'number';
     const buttons = [...flow.querySelectorAll('button')];
-    (buttons.find((b) => b.textContent === '5') ?? buttons[0])?.click();
-    return 'tapped';
+    const five = buttons.find((b) => b.textContent === '5');
+    (five ?? buttons[0])?.click();
+    return five ? 'rated' : 'tapped';
   });
 
-/** Answers whatever the drill asks; false once it asks no more. */
-async function answer(page: Page): Promise<boolean> {
+/** Answers whatever the drill asks, and says what that was. */
+async function answer(page: Page): Promise<Asked> {
   const flow = page.getByTestId('flow');
-  switch (await tapOrTell(page)) {
+  const asked = await tapOrTell(page);
+  switch (asked) {
     case 'over':
-      return false;
+    case 'rated':
+    case 'tapped':
+      return asked;
     case 'timer': {
       const start = flow.getByRole('button', { name: 'Start', exact: true });
       if (await start.isVisible()) await start.click();
       await page.clock.runFor(48_500);
-      return true;
+      return asked;
     }
     case 'words':
       await flow.getByRole('textbox').fill('The last green, calm');
       await flow.getByRole('button', { name: 'That is it' }).click();
-      return true;
+      return asked;
     case 'number':
       await flow.getByRole('textbox').fill('8');
       await page.keyboard.press('Enter');
-      return true;
-    case 'tapped':
-      return true;
+      return asked;
   }
 }
 
-test('every way to score can be played to its end', async ({ page }) => {
+interface Result {
+  name: string;
+  reading: string;
+  attempts: number;
+  words: string;
+}
+
+test('every way to score is assigned, played to its end on a phone, scored, and seen by the coach', async ({
+  page: coach,
+  browser,
+}) => {
   test.setTimeout(240_000);
-  await page.clock.install();
-  await comeIn(page, 'coach');
+  await comeIn(coach, 'coach');
+  const phone = await onPhone(browser);
+  await comeIn(phone, 'student');
+  const { person } = (await (await phone.request.get('/api/accounts/session')).json()) as {
+    person: { studentId: string; week: string };
+  };
+  const assignment = await setDrills(coach, drills, person);
+
+  await phone.clock.install();
+  await phone.goto(`/practice/${assignment}`);
+  await phone.getByRole('button', { name: 'Begin' }).click();
+  const taps = new Map<string, number>();
   for (const name of drills) {
-    await page.goto('/drills');
-    await page.getByRole('link', { name, exact: true }).click();
-    if (name === 'Wedge numbers') await page.getByLabel('As', { exact: true }).selectOption({ label: 'Otto Lanevik' });
-    await expect(page.getByTestId('flow').getByRole('button').first(), name).toBeVisible();
+    await expect(phone.getByRole('heading', { level: 1, name }), name).toBeVisible();
     let step = 0;
-    while (step < mostSteps && (await answer(page))) step++;
-    await expect(page.getByText('That is the whole of it.'), name).toBeVisible();
-    await expect(page.getByTestId('trial-result'), name).not.toContainText('does not fit');
-    await expect(page.getByTestId('trial-result'), name).not.toContainText('Nothing attempted');
+    let count = 0;
+    for (; step < mostSteps; step++) {
+      const asked = await answer(phone);
+      if (asked === 'over') break;
+      if (asked === 'tapped') count++;
+    }
+    taps.set(name, count);
+    await expect(phone.getByText('That is the whole of it.'), name).toBeVisible();
+    expect(await phone.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(360);
+    await phone.getByRole('button', { name: /^Done/ }).click();
   }
+  await phone.getByRole('button', { name: 'Finish' }).click();
+  await expect(phone.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
+
+  const { results } = (await (await coach.request.get(`/api/sessions/${assignment}`)).json()) as { results: Result[] };
+  expect(results.map((r) => r.name)).toEqual(drills);
+  for (const r of results) {
+    expect(r.reading, r.name).toBe('complete');
+    // At most two taps an attempt beyond entering a number or words.
+    expect(taps.get(r.name), r.name).toBeLessThanOrEqual(2 * r.attempts);
+  }
+  await coach.goto(`/sessions/${assignment}`);
+  await expect(coach.getByTestId('drill-result')).toHaveCount(drills.length);
+  await expect(coach.getByTestId('drill-result').getByRole('img')).toHaveCount(drills.length);
 });
+
+/** Publishes one session with all these drills of the shelf, in this order. */
+async function setDrills(coach: Page, names: string[], to: { studentId: string; week: string }): Promise<string> {
+  const shelf = (await (await coach.request.get('/api/drills')).json()) as { id: string; name: string }[];
+  const segments = [];
+  for (const name of names) {
+    const id = shelf.find((d) => d.name === name)?.id ?? '';
+    const { drill } = (await (await coach.request.get(`/api/drills/${id}`)).json()) as { drill: { places: string[] } };
+    segments.push({
+      kind: 'practice',
+      id: randomUUID(),
+      title: name,
+      phase: 'random',
+      intent: 'skill',
+      place: drill.places[0],
+      minutes: 5,
+      exit: { kind: 'minutes' },
+      drill: { drillId: id, drill },
+    });
+  }
+  const [plan, assignment] = [randomUUID(), randomUUID()];
+  const isNew = { 'If-None-Match': '*' };
+  const title = 'One of each';
+  const saved = await coach.request.put(`/api/plans/${plan}`, {
+    data: { title, purpose: 'Play every way to score', successTest: '', segments },
+    headers: isNew,
+  });
+  expect(saved.status()).toBe(200);
+  const set = await coach.request.put(`/api/weeks/assignments/${assignment}`, {
+    data: { studentId: to.studentId, planId: plan, week: to.week, day: null, requirement: 'extra' },
+    headers: isNew,
+  });
+  expect(set.status()).toBe(200);
+  expect((await coach.request.post(`/api/weeks/${to.week}/students/${to.studentId}/publish`)).status()).toBe(200);
+  return assignment;
+}

@@ -16,7 +16,7 @@ export type NewAnswer =
 
 interface AskProps {
   ask: FlowState['ask'];
-  /** A timer after a timer starts by itself: breathing has no time for taps. */
+  /** A timer after a timer, or after the words of a scene, starts by itself: breathing has no time for taps. */
   goesOn: boolean;
   onAnswer: (answer: NewAnswer) => void;
 }

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
 import type { DrillInput, Flow, Walk } from './flow';
-import { Scene, Sealed, Steps, Trace } from './MindPictures';
+import { Differences, Scene, Sealed, Steps, Trace } from './MindPictures';
 import { Around, Ladder, Run, Score, Sets, Zone } from './PuttingPictures';
 import type { Protocol } from './queries';
 import { Band, Bounds, Call, CallsDone, Circle, Count, Grid, Row } from './RangePictures';
@@ -43,7 +43,11 @@ export function DrillPicture({ protocol, flow, walk, inputs, calls, isLeftHanded
     case 'ballRating':
       return <Trace inputs={inputs} of={protocol.balls ?? 10} />;
     case 'guessAndCheck':
-      return <Sealed protocol={protocol} walk={walk} />;
+      return walk.state ? (
+        <Sealed protocol={protocol} walk={walk} />
+      ) : (
+        <Differences protocol={protocol} inputs={inputs} />
+      );
     case 'window':
       return <Bounds protocol={protocol} flow={flow} walk={walk} inputs={inputs} />;
     case 'calledShots':

@@ -59,7 +59,7 @@ export function FlowRun(props: Props) {
           <Ask
             key={`${walk.taken} ${walk.state.name}`}
             ask={walk.state.ask}
-            goesOn={inputs.at(-1)?.kind === 'timer'}
+            goesOn={['timer', 'text'].includes(inputs.at(-1)?.kind ?? '')}
             onAnswer={give}
           />
         </>

@@ -124,6 +124,49 @@ export function Sealed({ protocol, walk }: { protocol: Of<'guessAndCheck'>; walk
   );
 }
 
+/** Afterwards: guess minus measured of every attempt, a row for each quantity; the line in the middle is "as measured". */
+export function Differences({ protocol, inputs }: { protocol: Of<'guessAndCheck'>; inputs: readonly DrillInput[] }) {
+  const n = protocol.quantities.length;
+  const numbers = numbersOf(inputs);
+  const perQuantity = protocol.quantities.map((_, q) =>
+    Array.from({ length: Math.floor(numbers.length / (2 * n)) }, (_, attempt) => {
+      const at = attempt * 2 * n + q;
+      return (numbers[at] ?? 0) - (numbers[at + n] ?? 0);
+    }),
+  );
+  return (
+    <Figure label="Guess minus measured, attempt by attempt" height={n * 44 + 18}>
+      {protocol.quantities.map((quantity, q) => {
+        const differences = perQuantity[q] ?? [];
+        const reach = Math.max(...differences.map(Math.abs), 0.5) * 1.1;
+        return (
+          <g key={quantity}>
+            <path d={`M20 ${q * 44 + 24}H300`} stroke="currentColor" opacity="0.4" />
+            <path d={`M160 ${q * 44 + 10}V${q * 44 + 38}`} stroke="currentColor" strokeWidth="2" />
+            {differences.map((d, i) => (
+              <circle
+                key={i}
+                cx={160 + (d / reach) * 136}
+                cy={q * 44 + 24}
+                r="6"
+                fill={dawn}
+                fillOpacity="0.7"
+                stroke="currentColor"
+              />
+            ))}
+          </g>
+        );
+      })}
+      <text x="20" y={n * 44 + 14} fontSize="12">
+        guessed less
+      </text>
+      <text x="300" y={n * 44 + 14} fontSize="12" textAnchor="end">
+        guessed more
+      </text>
+    </Figure>
+  );
+}
+
 const scenes = [
   ['write', 'see it'],
   ['breathe', 'breathe'],

@@ -11,20 +11,21 @@ interface Props {
   session: Session;
   inputs: Record<string, DrillInput[]>;
   isSent: boolean;
+  isLesson: boolean;
   home: { to: string; name: string };
   onLeave: () => void;
 }
 
 /** What the session gave. Until it is sent, by the phone's own counts, and it says so. */
-export function After({ session, inputs, isSent, home, onLeave }: Props) {
+export function After({ session, inputs, isSent, isLesson, home, onLeave }: Props) {
   const { assignmentId } = session.card;
   return (
     <Box sx={{ pt: 3 }}>
       <Typography variant="h1">That was it for today</Typography>
       <Typography sx={{ mt: 1, fontSize: 18 }}>
         {isSent
-          ? 'Your coach can see it now.'
-          : 'It is kept on this phone and will be sent as soon as there is a connection.'}
+          ? `${isLesson ? session.studentName : 'Your coach'} can see it now.`
+          : 'It is kept on this device and will be sent as soon as there is a connection.'}
       </Typography>
       {isSent ? <Judged assignmentId={assignmentId} /> : <Counted session={session} inputs={inputs} />}
       <Box sx={{ display: 'grid', gap: 1, mt: 3 }}>

@@ -63,7 +63,7 @@ export function OwnPracticePage() {
           It counts for what you did, and stands outside what your coach set for the week.
         </Typography>
       )}
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1.6fr 1fr', gap: 1 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <Field
           label="What"
           value={title}

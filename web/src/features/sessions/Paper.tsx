@@ -90,7 +90,7 @@ export function Paper({ session, onServer }: { session: Session; onServer: OnSer
   };
 
   return (
-    <Box sx={{ pt: 1.5 }}>
+    <Box sx={{ pt: 1.5, maxWidth: 620, mx: 'auto' }}>
       <Box sx={{ display: 'flex', alignItems: 'center', minHeight: 48 }}>
         <Button component={Link} to={`/practice/${session.card.assignmentId}`} sx={{ ml: -1.25, minHeight: 48 }}>
           Back

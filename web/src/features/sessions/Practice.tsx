@@ -90,6 +90,7 @@ export function Practice({ session, onServer }: Props) {
         session={session}
         inputs={state.inputs}
         isSent={log.unsent === 0}
+        isLesson={isLesson}
         home={home}
         onLeave={() => {
           if (log.unsent === 0) log.forget();
@@ -137,7 +138,7 @@ export function Practice({ session, onServer }: Props) {
     );
 
   return (
-    <Box sx={{ pt: 1.5 }}>
+    <Box sx={{ pt: 1.5, maxWidth: 620, mx: 'auto' }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 40 }}>
         <Button component={Link} to={home.to} sx={{ ml: -1.25, minHeight: 48, flex: 'none' }}>
           {isLesson ? session.studentName : 'My week'}
