@@ -41,5 +41,7 @@ const times = await page.evaluate(async () => {
   }
   return found.sort((a, b) => a - b);
 });
-console.log(`attempt to paint, 4× slower CPU, offline: median ${times[4].toFixed(1)} ms, worst ${times[7].toFixed(1)} ms`);
+console.log(
+  `attempt to paint, 4× slower CPU, offline: median ${times[4].toFixed(1)} ms, worst ${times[7].toFixed(1)} ms`,
+);
 await browser.close();

@@ -57,7 +57,8 @@ export function FlowRun(props: Props) {
             {promptOf(walk)}
           </Typography>
           <Ask
-            key={`${walk.taken} ${walk.state.name}`}
+            // What was typed belongs to one question; buttons stay, so that the next tap finds them without delay.
+            key={walk.state.ask.kind === 'choice' ? 'choice' : walk.taken}
             ask={walk.state.ask}
             goesOn={['timer', 'text'].includes(inputs.at(-1)?.kind ?? '')}
             onAnswer={give}
