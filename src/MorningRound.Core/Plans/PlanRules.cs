@@ -23,6 +23,10 @@ public static class PlanRules
             .AllowText(plan.Title, "title", LongestTitle)
             .AllowText(plan.Purpose, "purpose", LongestSentence)
             .AllowText(plan.SuccessTest, "successTest", LongestSentence)
+            .Require(plan.Frame.Minutes is null or (>= 5 and <= MostMinutesInPlan), "frame.minutes", $"Between 5 and {MostMinutesInPlan} minutes, please.")
+            .Require(plan.Frame.Balls is null or (>= 0 and <= 1000), "frame.balls", "Between 0 and 1000 balls, please.")
+            .Require(plan.Frame.WindFromDegrees is null or (>= 0 and <= 359), "frame.windFromDegrees", "A direction lies between 0 and 359 degrees.")
+            .RequireAtMost(plan.Overruled.Count, 100, "overruled")
             .Require(plan.Segments.Count <= MostSegments, "segments", $"A plan holds at most {MostSegments} segments.");
 
         var seen = new HashSet<Guid>();
@@ -35,6 +39,7 @@ public static class PlanRules
             if (segment is PracticeSegment { Drill: { } drill }) errors.Include(drill.Check($"{path}.drill"));
         }
 
+        for (var i = 0; i < Math.Min(100, plan.Overruled.Count); i++) errors.RequireText(plan.Overruled[i].Reason, $"overruled[{i}].reason", LongestSentence);
         return errors
             .Require(plan.Segments.Sum(s => (long)s.Minutes) <= MostMinutesInPlan, "segments",
                 $"A session is at most {MostMinutesInPlan} minutes long.")
@@ -73,6 +78,16 @@ public static class PlanRules
             .AllowText(practice.Cue, $"{path}.cue", LongestSentence)
             .Require(practice.Clubs.Distinct().Count() == practice.Clubs.Count, $"{path}.clubs", "Name each club once.")
             .Require(!practice.Bridge || practice.Phase == Phase.WarmUp, $"{path}.bridge", "Only a warm-up has a bridge.");
+        errors.AllowText(practice.Focus, $"{path}.focus", LongestSentence)
+            .AllowText(practice.Skill, $"{path}.skill", LongestTitle)
+            .AllowText(practice.Criterion, $"{path}.criterion", LongestSentence)
+            .RequireOnce(practice.Aids, $"{path}.aids")
+            .Require(practice.DeclaredRun is null or (>= 2 and <= 5), $"{path}.declaredRun", "A declared run is two to five balls.")
+            .RequireAtMost(practice.Calls.Count, 60, $"{path}.calls")
+            .Require(practice.FairwayYards is null or (> 0 and <= 200), $"{path}.fairwayYards", "Above 0 and up to 200 yards, please.")
+            .Require(practice.RealFairwayYards is null or (> 0 and <= 200), $"{path}.realFairwayYards", "Above 0 and up to 200 yards, please.")
+            .RequireBetween(practice.Priority, 1, 3, $"{path}.priority", "as a priority");
+        for (var i = 0; i < Math.Min(60, practice.Calls.Count); i++) errors.AllowText(practice.Calls[i].Target, $"{path}.calls[{i}].target", 40);
         if (practice.Holes is { } holes)
         {
             errors.Require(practice.Phase == Phase.OnCourse, $"{path}.holes", "Only an on-course segment has holes.")

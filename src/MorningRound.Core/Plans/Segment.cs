@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using MorningRound.Core.Drills;
 using MorningRound.Core.Places;
 
 namespace MorningRound.Core.Plans;
@@ -63,4 +64,49 @@ public sealed record PracticeSegment : Segment
 
     /// <summary>Every ball with the whole routine, as on the course.</summary>
     public bool FullRoutine { get; init; }
+
+    /// <summary>What a technique segment is to change; "keep it going" is an accepted aim.</summary>
+    public string Focus { get; init; } = "";
+
+    /// <summary>The finer thing inside the area; empty leaves it to the drill.</summary>
+    public string Skill { get; init; } = "";
+
+    /// <summary>What counts as a success; empty leaves it to the drill.</summary>
+    public string Criterion { get; init; } = "";
+
+    public SwingSize? Swing { get; init; }
+
+    /// <summary>Aids lying there while it is done.</summary>
+    public IReadOnlyList<Equipment> Aids { get; init; } = [];
+
+    /// <summary>How many balls in a row the same call may be hit, 2 to 5; none means that every ball changes.</summary>
+    public int? DeclaredRun { get; init; }
+
+    /// <summary>The calls of a random segment in their order; empty where nobody wrote them down.</summary>
+    public IReadOnlyList<ShotCall> Calls { get; init; } = [];
+
+    /// <summary>Width of the simulated fairway in yards; none where none is named.</summary>
+    public double? FairwayYards { get; init; }
+
+    /// <summary>Width of the real fairway it stands for, in yards.</summary>
+    public double? RealFairwayYards { get; init; }
+
+    /// <summary>1 goes last when a session has to be trimmed, 3 first.</summary>
+    public int Priority { get; init; } = 2;
+
+    /// <summary>The segment's own area, or its drill's; none where neither says.</summary>
+    [JsonIgnore]
+    public Area? AreaOrDrills => Area ?? Drill?.Drill.Area;
+
+    [JsonIgnore]
+    public string SkillOrDrills => Skill.Length > 0 ? Skill : Drill?.Drill.Skill ?? "";
+
+    [JsonIgnore]
+    public string CriterionOrDrills => Criterion.Length > 0 ? Criterion : Drill?.Drill.Criterion ?? "";
+
+    [JsonIgnore]
+    public SwingSize? SwingOrDrills => Swing ?? Drill?.Drill.Swing;
+
+    [JsonIgnore]
+    public FeedbackSource? FeedbackOrDrills => Feedback ?? Drill?.Drill.Feedback;
 }

@@ -1,4 +1,35 @@
+using MorningRound.Core.Plans.Check;
+using MorningRound.Core.Students;
+
 namespace MorningRound.Core.Plans;
+
+/// <summary>What a plan has to fit into. Whatever is missing is not judged.</summary>
+public sealed record PlanFrame
+{
+    /// <summary>Minutes there are for the whole visit.</summary>
+    public int? Minutes { get; init; }
+
+    /// <summary>Range balls there are.</summary>
+    public int? Balls { get; init; }
+
+    /// <summary>The school by which balance is judged; none leaves it to the student's file.</summary>
+    public Approach? Approach { get; init; }
+
+    /// <summary>A hot day asks for breaks twice as often.</summary>
+    public bool Hot { get; init; }
+
+    /// <summary>Where the wind comes from, 0 to 359 degrees, north is 0.</summary>
+    public int? WindFromDegrees { get; init; }
+
+    /// <summary>Whether the student comes warmed up, from a lesson or a round.</summary>
+    public bool WarmedUpBefore { get; init; }
+}
+
+/// <summary>A finding that the coach decided to live with.</summary>
+/// <param name="Finding">Which.</param>
+/// <param name="SegmentId">At which segment; none for the plan as a whole.</param>
+/// <param name="Reason">Why, in the coach's words.</param>
+public sealed record OverruledFinding(FindingId Finding, Guid? SegmentId, string Reason);
 
 /// <summary>
 /// What a student does in one visit: a purpose with its own success test, and an ordered list of segments. Immutable; an
@@ -15,6 +46,12 @@ public sealed record SessionPlan
     public string SuccessTest { get; init; } = "";
 
     public required IReadOnlyList<Segment> Segments { get; init; }
+
+    /// <summary>What the plan has to fit into.</summary>
+    public PlanFrame Frame { get; init; } = new();
+
+    /// <summary>Findings the coach has decided to live with, each with the reason.</summary>
+    public IReadOnlyList<OverruledFinding> Overruled { get; init; } = [];
 
     /// <summary>The plan as it is set for a student, with nothing in it that only a coach who is still writing needs.</summary>
     public SessionPlan AsSet() => this with

@@ -1,0 +1,79 @@
+namespace MorningRound.Core.Plans.Check;
+
+/// <summary>One rule: what it can find, how much that weighs, and how it looks for it.</summary>
+internal sealed record PlanRule(FindingId Id, FindingLevel Level, Func<CheckedPlan, IEnumerable<Found>> Find);
+
+/// <summary>What a rule found, before it has an id and a level.</summary>
+/// <param name="SegmentId">The segment; none for the plan as a whole.</param>
+/// <param name="Why">One plain sentence.</param>
+/// <param name="Fix">What mending would do, in a few words; none where nothing can be offered.</param>
+/// <param name="Mend">The mended plan. It never leaves out a segment.</param>
+internal sealed record Found(Guid? SegmentId, string Why, string? Fix = null, Func<SessionPlan>? Mend = null);
+
+/// <summary>
+/// Looks a plan over and says what a coach would want to know. Pure and quick: it runs at every keystroke. A fix is only offered
+/// where the mended plan is better, so that applying what is offered always comes to an end.
+/// </summary>
+public static class PlanCheck
+{
+    private static readonly PlanRule[] Rules =
+    [
+        .. PurposeRules.All,
+        .. BudgetRules.All,
+        .. WarmUpRules.All,
+        .. BalanceRules.All,
+        .. TechniqueRules.All,
+        .. PaceRules.All,
+        .. RandomRules.All,
+        .. GroundRules.All,
+        .. CareRules.All,
+    ];
+
+    /// <summary>Every finding, the heaviest first, otherwise in the order of the plan. Empty for a plan with nothing to say about.</summary>
+    public static IReadOnlyList<Finding> Run(SessionPlan plan, PlanContext context)
+    {
+        var found = Look(plan, context);
+        var weight = Weight(found);
+        return [.. found.Select(f => f.Mend is { } mend && Weight(Look(mend(), context)).CompareTo(weight) < 0 ? f : f with { Fix = null, Mend = null })];
+    }
+
+    /// <summary>
+    /// The plan with one finding's fix applied; the plan as it was when that finding is not there or has no fix. No segment is
+    /// ever left out, and no finding of a higher level comes of it.
+    /// </summary>
+    public static SessionPlan Fix(SessionPlan plan, PlanContext context, FindingId id, Guid? segmentId) =>
+        Run(plan, context).FirstOrDefault(f => f.Id == id && f.SegmentId == segmentId)?.Mend?.Invoke() ?? plan;
+
+    /// <summary>Whether nothing stands in the way of publishing.</summary>
+    public static bool CanPublish(IEnumerable<Finding> findings) => findings.All(f => f.Level != FindingLevel.Stop);
+
+    /// <summary>All findings without asking whether a fix makes things better.</summary>
+    internal static List<Finding> Look(SessionPlan plan, PlanContext context)
+    {
+        var seen = new CheckedPlan(plan, context);
+        var findings = new List<Finding>();
+        foreach (var rule in Rules)
+        {
+            foreach (var found in rule.Find(seen))
+            {
+                findings.Add(new Finding
+                {
+                    Id = rule.Id,
+                    Level = rule.Level,
+                    SegmentId = found.SegmentId,
+                    Why = found.Why,
+                    Fix = found.Fix,
+                    Mend = found.Mend,
+                    OverruledBecause = rule.Level == FindingLevel.Stop ? null : plan.Overruled.FirstOrDefault(o => o.Finding == rule.Id && o.SegmentId == found.SegmentId)?.Reason,
+                });
+            }
+        }
+
+        return [.. findings.OrderByDescending(f => f.Level).ThenBy(f => seen.IndexOf(f.SegmentId)).ThenBy(f => f.Id)];
+    }
+
+    /// <summary>Heavier first: one stop outweighs any number of cautions, and so on down.</summary>
+    private static (int Stops, int Cautions, int Advice, int Notes) Weight(List<Finding> findings) => (
+        findings.Count(f => f.Level == FindingLevel.Stop), findings.Count(f => f.Level == FindingLevel.Caution),
+        findings.Count(f => f.Level == FindingLevel.Advice), findings.Count(f => f.Level == FindingLevel.Note));
+}

@@ -1,0 +1,84 @@
+namespace MorningRound.Core.Sessions;
+
+/// <summary>One session as load counts it.</summary>
+/// <param name="Day">The day.</param>
+/// <param name="Minutes">Minutes practised.</param>
+/// <param name="Effort">0 to 10; none where it was not rated.</param>
+public sealed record LoadedSession(DateOnly Day, double Minutes, int? Effort);
+
+/// <summary>Where a week's load stands.</summary>
+public enum LoadStanding
+{
+    /// <summary>Below 0.8 of the weeks before.</summary>
+    Light,
+
+    /// <summary>0.8 to 1.3.</summary>
+    Usual,
+
+    /// <summary>Above 1.3, up to 1.5: a busy week.</summary>
+    Busy,
+
+    /// <summary>Above 1.5.</summary>
+    Caution,
+}
+
+/// <summary>
+/// Load: effort (0–10) × minutes, this week against the mean of the four weeks before it. Nothing is said with fewer than four
+/// weeks of history. Coaching is not medicine; this is a reason to look, not a finding about a body.
+/// </summary>
+/// <remarks>
+/// Sources: effort × minutes, Foster et al., J Strength Cond Res 15 (2001) 109; the ratio's bounds, Gabbett, Br J Sports Med 50
+/// (2016) 273.
+/// </remarks>
+public sealed record Load
+{
+    public const double CautionAbove = 1.5;
+    public const double UsualFrom = 0.8;
+    public const double UsualTo = 1.3;
+    private const int Weeks = 4;
+
+    /// <summary>Effort × minutes of the week so far.</summary>
+    public required double ThisWeek { get; init; }
+
+    /// <summary>The mean of the four weeks before; none with less history.</summary>
+    public required double? MeanBefore { get; init; }
+
+    /// <summary>The student's mean effort over those weeks and this one; none where nothing was rated.</summary>
+    public required double? MeanEffort { get; init; }
+
+    /// <summary>This week over the mean before; none with too little history, or none of it with any load.</summary>
+    public double? Ratio => MeanBefore is > 0 ? ThisWeek / MeanBefore : null;
+
+    public LoadStanding? Standing => Ratio is { } ratio ? StandingOf(ratio) : null;
+
+    /// <summary>Adds up a student's sessions. A session without a rating counts with the student's mean effort.</summary>
+    /// <param name="sessions">Sessions in any order; those after the week do not count.</param>
+    /// <param name="monday">The Monday of the week in question.</param>
+    public static Load Of(IReadOnlyCollection<LoadedSession> sessions, DateOnly monday)
+    {
+        var oldest = monday.AddDays(-7 * Weeks);
+        var counted = sessions.Where(s => s.Day >= oldest && s.Day < monday.AddDays(7)).ToList();
+        var efforts = counted.Where(s => s.Effort is not null).Select(s => (double)s.Effort!.Value).ToList();
+        var mean = efforts.Count == 0 ? (double?)null : efforts.Average();
+        var hasHistory = sessions.Any(s => s.Day < oldest.AddDays(7));
+        double Sum(DateOnly from, DateOnly to) => counted.Where(s => s.Day >= from && s.Day < to).Sum(s => s.Minutes * (s.Effort ?? mean ?? 0));
+        return new Load
+        {
+            ThisWeek = Sum(monday, monday.AddDays(7)),
+            MeanBefore = hasHistory ? Sum(oldest, monday) / Weeks : null,
+            MeanEffort = mean,
+        };
+    }
+
+    /// <summary>The ratio once so many more minutes were practised at the student's mean effort; none with too little history.</summary>
+    public double? RatioWith(double minutes) =>
+        MeanBefore is > 0 && MeanEffort is { } effort ? (ThisWeek + (minutes * effort)) / MeanBefore : null;
+
+    public static LoadStanding StandingOf(double ratio) => ratio switch
+    {
+        > CautionAbove => LoadStanding.Caution,
+        > UsualTo => LoadStanding.Busy,
+        >= UsualFrom => LoadStanding.Usual,
+        _ => LoadStanding.Light,
+    };
+}

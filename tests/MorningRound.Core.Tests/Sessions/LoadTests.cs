@@ -1,0 +1,63 @@
+using MorningRound.Core.Sessions;
+
+namespace MorningRound.Core.Tests.Sessions;
+
+/// <summary>
+/// Load by hand. Sources: effort × minutes, Foster et al., J Strength Cond Res 15 (2001) 109; bounds of the ratio, Gabbett, Br J
+/// Sports Med 50 (2016) 273.
+/// </summary>
+public sealed class LoadTests
+{
+    private static readonly DateOnly Monday = new(2026, 5, 4);
+
+    private static LoadedSession Before(int weeks, double minutes, int? effort) => new(Monday.AddDays((-7 * weeks) + 2), minutes, effort);
+
+    [Fact]
+    public void Sixty_minutes_at_effort_five_are_300_and_the_mean_is_of_four_weeks()
+    {
+        // By hand: 60 × 5 = 300 in each of four weeks; this week 60 × 5 + 30 × 5 = 450; 450 ÷ 300 = 1.5.
+        var load = Load.Of([.. Enumerable.Range(1, 4).Select(w => Before(w, 60, 5)), new(Monday, 60, 5), new(Monday.AddDays(3), 30, 5)], Monday);
+        Assert.Equal((450, 300, 5, 1.5), (load.ThisWeek, load.MeanBefore, load.MeanEffort, load.Ratio));
+        Assert.Equal(LoadStanding.Busy, load.Standing);
+        Assert.Equal(1.7, load.RatioWith(12)!.Value, 9);
+    }
+
+    [Fact]
+    public void A_week_without_practice_counts_as_none()
+    {
+        var load = Load.Of([Before(4, 60, 5), Before(2, 60, 5), new(Monday, 30, 5)], Monday);
+        Assert.Equal(150, load.MeanBefore);
+        Assert.Equal(1, load.Ratio);
+    }
+
+    [Fact]
+    public void With_under_four_weeks_of_history_nothing_is_said()
+    {
+        var load = Load.Of([Before(3, 60, 5), Before(2, 60, 5), Before(1, 60, 5), new(Monday, 300, 9)], Monday);
+        Assert.Equal((null, null, null), (load.MeanBefore, load.Ratio, load.Standing));
+        Assert.Null(load.RatioWith(60));
+    }
+
+    [Fact]
+    public void Unrated_sessions_count_with_the_mean_effort()
+    {
+        var load = Load.Of([Before(4, 60, 4), Before(3, 60, 6), Before(2, 60, null), Before(1, 60, null)], Monday);
+        Assert.Equal((240 + 360 + 300 + 300) / 4.0, load.MeanBefore);
+    }
+
+    [Fact]
+    public void Nothing_rated_says_nothing() => Assert.Null(Load.Of([Before(4, 60, null), Before(1, 60, null)], Monday).Ratio);
+
+    [Fact]
+    public void Next_week_does_not_count_yet() =>
+        Assert.Equal(0, Load.Of([Before(4, 60, 5), new(Monday.AddDays(7), 90, 9)], Monday).ThisWeek);
+
+    [Theory]
+    [InlineData(0.79, LoadStanding.Light)]
+    [InlineData(0.8, LoadStanding.Usual)]
+    [InlineData(1.3, LoadStanding.Usual)]
+    [InlineData(1.31, LoadStanding.Busy)]
+    [InlineData(1.5, LoadStanding.Busy)]
+    [InlineData(1.51, LoadStanding.Caution)]
+    public void The_bounds_are_those_published(double ratio, LoadStanding standing) => Assert.Equal(standing, Load.StandingOf(ratio));
+}
