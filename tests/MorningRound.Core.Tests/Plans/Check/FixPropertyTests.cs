@@ -55,7 +55,7 @@ public sealed class FixPropertyTests
         }
 
         Assert.Fail("What is offered does not come to an end.");
-    }, iter: 2_000);
+    }, iter: 500);
 
     [Fact]
     public void The_same_plan_is_found_the_same_and_checking_changes_nothing() => Plan.Sample(plan =>
