@@ -65,7 +65,14 @@ public sealed record SessionCompletion
         var fallsOut = log.EndedByPain || log.Pain.Any(p => PainRule.SegmentsLoading(plan, p.Part, p.Side).Contains(segment.Id));
         var dropped = fallsOut && kept.Outcome is null;
         return new SegmentCompletion(
-            segment.Id, dropped ? null : FractionOf(segment, kept), kept.Outcome, kept.Balls, (int)Math.Round(kept.Spent.TotalSeconds));
+            segment.Id, dropped ? null : FractionOf(segment, kept) * LeftAfterTrim(segment, kept, log), kept.Outcome, kept.Balls, (int)Math.Round(kept.Spent.TotalSeconds));
+    }
+
+    /// <summary>A segment that was shortened before it began and then done counts for what was left of it: the number stays honest.</summary>
+    private static double LeftAfterTrim(PracticeSegment planned, SegmentLog kept, SessionLog log)
+    {
+        if (log.Trim is not { } trim || (kept.Outcome != SegmentOutcome.Done && kept.DrillReading != DrillReading.Complete)) return 1;
+        return Math.Min(1, (trim.Kept.FirstOrDefault(k => k.SegmentId == planned.Id)?.Minutes ?? planned.Minutes) / (double)planned.Minutes);
     }
 
     /// <summary>

@@ -12,6 +12,7 @@ namespace MorningRound.Core.Sessions;
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(SessionOpened), "opened")]
 [JsonDerivedType(typeof(SessionReadied), "readied")]
+[JsonDerivedType(typeof(SessionTrimmed), "trimmed")]
 [JsonDerivedType(typeof(SegmentEntered), "entered")]
 [JsonDerivedType(typeof(ClockStopped), "stopped")]
 [JsonDerivedType(typeof(BallsCounted), "counted")]
@@ -60,6 +61,13 @@ public sealed record SessionReadied : SessionEntry
     public int? MinutesAtHand { get; init; }
 
     public int? BallsAtHand { get; init; }
+}
+
+/// <summary>The session was made to fit less time or fewer balls before it began. The plan itself stays as it was set.</summary>
+public sealed record SessionTrimmed : SessionEntry
+{
+    /// <summary>What is left of each segment; a segment that is not named fell out.</summary>
+    public required IReadOnlyList<TrimmedSegment> Kept { get; init; }
 }
 
 /// <summary>The clock runs for a segment from now on; it stops for any other.</summary>

@@ -35,6 +35,17 @@ public static class SessionEntryRules
             case SegmentEntered entered:
                 RequireSegment(entered.SegmentId);
                 break;
+            case SessionTrimmed trimmed:
+                errors.RequireAtMost(trimmed.Kept.Count, PlanRules.MostSegments, $"{path}.kept");
+                for (var i = 0; i < Math.Min(trimmed.Kept.Count, PlanRules.MostSegments); i++)
+                {
+                    var (kept, at) = (trimmed.Kept[i], $"{path}.kept[{i}]");
+                    errors.Require(plan.Segments.Any(s => s.Id == kept.SegmentId), $"{at}.segmentId", "This session has no such segment.")
+                        .RequireBetween(kept.Minutes, 1, PlanRules.MostMinutesInSegment, $"{at}.minutes", "minutes")
+                        .RequireBetween(kept.Balls, 0, PlanRules.MostBallsInSegment, $"{at}.balls", "balls");
+                }
+
+                break;
             case BallsCounted counted:
                 RequireSegment(counted.SegmentId);
                 errors.RequireBetween(counted.Balls, -PlanRules.MostBallsInSegment, PlanRules.MostBallsInSegment, $"{path}.balls", "balls");

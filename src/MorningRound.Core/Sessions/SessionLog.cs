@@ -67,6 +67,9 @@ public sealed record SessionLog
     /// <summary>How it was kept.</summary>
     public Recording Recording { get; init; }
 
+    /// <summary>What was left of it when it was made to fit; none where it was practised as set.</summary>
+    public SessionTrimmed? Trim { get; init; }
+
     /// <summary>What was agreed, where it was a lesson; the last said counts.</summary>
     public LessonNoted? Agreed { get; init; }
 
@@ -113,6 +116,7 @@ public sealed record SessionLog
         private SessionRated? _rating;
         private SessionReadied? _ready;
         private LessonNoted? _agreed;
+        private SessionTrimmed? _trim;
         private Recording _recording;
         private DateTimeOffset? _finished;
 
@@ -149,6 +153,9 @@ public sealed record SessionLog
                 case SessionOpened opened:
                     _recording = opened.Recording;
                     break;
+                case SessionTrimmed trimmed:
+                    _trim = trimmed;
+                    break;
                 case LessonNoted noted:
                     _agreed = noted;
                     break;
@@ -176,6 +183,7 @@ public sealed record SessionLog
             Ready = _ready,
             Recording = _recording,
             Agreed = _agreed,
+            Trim = _trim,
         };
 
         private SegmentLog Scored(SegmentLog segment)

@@ -36,6 +36,9 @@ public enum Standing
     /// <summary>Some of it was done.</summary>
     PartDone,
 
+    /// <summary>It was made to fit less time or fewer balls beforehand, and that much was done: not a failure.</summary>
+    Trimmed,
+
     /// <summary>Its day, or for "any day" its week, has passed with nothing done.</summary>
     Missed,
 
@@ -64,6 +67,9 @@ public sealed record AssignedSession
     /// <summary>Whether any log was finished.</summary>
     public required bool IsFinished { get; init; }
 
+    /// <summary>Whether a log of it was made to fit less time or fewer balls.</summary>
+    public bool IsTrimmed { get; init; }
+
     /// <summary>The last day on which it is due.</summary>
     public DateOnly Due => Day ?? Week.Sunday;
 
@@ -73,7 +79,7 @@ public sealed record AssignedSession
         if (Excuse is not null || (HasLog && Completion.Fraction is null)) return Standing.Excused;
         if (HasLog && !IsFinished && today <= Due) return Standing.UnderWay;
         if (Completion.IsWhole) return Standing.Done;
-        if (Completion.DoneMinutes > 0) return Standing.PartDone;
+        if (Completion.DoneMinutes > 0) return IsTrimmed && IsFinished ? Standing.Trimmed : Standing.PartDone;
         return today > Due || IsFinished ? Standing.Missed : Standing.Open;
     }
 }

@@ -47,8 +47,9 @@ internal sealed class DemoHistory
         _places = new PlaceBook(db);
         _drills = new DrillBook(db, _clock, _files);
         _plans = new PlanBook(db, _clock);
-        _weeks = new WeekBook(db, _clock, _students, _files);
-        _sessions = new SessionBook(db, _clock, _files, new HomeworkBook(db, _clock));
+        var contexts = new PlanContextBook(db, _clock, _files);
+        _weeks = new WeekBook(db, _clock, _students, _files, contexts);
+        _sessions = new SessionBook(db, _clock, _files, new HomeworkBook(db, _clock), contexts);
     }
 
     private IsoWeek ThisWeek => IsoWeek.Of(_today);

@@ -39,7 +39,7 @@ internal static class Composition
             configuration["MORNING_ROUND_DB"] ?? throw new InvalidOperationException("MORNING_ROUND_DB names no database.")));
         services.AddAccounts();
         services.AddScoped<StudentBook>().AddScoped<StudentFileBook>().AddScoped<PlaceBook>().AddScoped<DrillBook>()
-            .AddScoped<PlanBook>().AddScoped<WeekBook>().AddScoped<SessionBook>()
+            .AddScoped<PlanBook>().AddScoped<PlanContextBook>().AddScoped<PlanDesk>().AddScoped<WeekBook>().AddScoped<SessionBook>()
             .AddScoped<HomeworkBook>().AddScoped<OwnPracticeBook>()
             .AddScoped<ProgressBook>().AddScoped<TeeLine>().AddScoped<DemoAcademy>();
 

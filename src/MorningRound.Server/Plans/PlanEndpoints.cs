@@ -10,7 +10,12 @@ public static class PlanEndpoints
     {
         var plans = api.MapGroup("/plans").WithTags("Plans").RequireAuthorization(Policies.Coach);
         plans.MapGet("/", (Caller caller, PlanBook book, CancellationToken cancel) => book.ListAsync(caller, cancel));
-        plans.MapPost("/check", (SessionPlan plan) => PlanReading.Of(plan));
+        plans.MapPost("/check", (PlanCheckInput input, Caller caller, PlanDesk desk, CancellationToken cancel) => desk.CheckAsync(caller, input, cancel));
+        plans.MapPost("/fix", (PlanFixInput input, Caller caller, PlanDesk desk, CancellationToken cancel) => desk.FixAsync(caller, input, cancel));
+        plans.MapPost("/draft", (PlanDraftInput input, Caller caller, PlanDesk desk, CancellationToken cancel) => desk.DraftAsync(caller, input, cancel));
+        plans.MapPost("/calls", (ShotCallsInput input) => PlanDesk.Calls(input));
+        plans.MapGet("/templates", (Caller caller, PlanDesk desk) => desk.Templates(caller));
+        plans.MapGet("/context/{studentId:guid}", (Guid studentId, Caller caller, PlanDesk desk, CancellationToken cancel) => desk.ContextAsync(caller, studentId, cancel));
         plans.MapGet("/{id:guid}", async (Guid id, Caller caller, PlanBook book, HttpResponse response, CancellationToken cancel) =>
             Tagged(await book.GetAsync(caller, id, cancel), response));
         plans.MapPut("/{id:guid}", async (

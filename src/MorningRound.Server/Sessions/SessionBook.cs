@@ -6,6 +6,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Plans;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
 using MorningRound.Server.Weeks;
@@ -13,7 +14,7 @@ using MorningRound.Server.Weeks;
 namespace MorningRound.Server.Sessions;
 
 /// <summary>The sessions students practise, and the logs they leave.</summary>
-public sealed class SessionBook(MorningRoundDb db, DomainClock clock, StudentFileBook files, HomeworkBook homework)
+public sealed class SessionBook(MorningRoundDb db, DomainClock clock, StudentFileBook files, HomeworkBook homework, PlanContextBook contexts)
 {
     private const int MostEntriesAtOnce = 500;
 
@@ -47,6 +48,8 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock, StudentFil
             PainDrops = PainRule.Drops(row.Document),
             Drills = [.. drills.Select(d => SessionDrill.Of(d, row.Document))],
             Routine = file.Own.Routine,
+            // What is over is not trimmed any more.
+            Trims = row.Logs.Any(l => l.FinishedAt is not null) ? [] : PlanTrim.Steps(row.Document, await contexts.GroundsAsync(caller, file, clock.Today(caller.TimeZone), cancel)),
             Results = DrillResultView.Of(
                 row.Document, drills, [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(l => (l.Id, SessionLog.From(entries[l.Id], drills)))],
                 await EarlierAsync(caller, row, drills, cancel)),

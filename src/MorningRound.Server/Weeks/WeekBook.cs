@@ -1,16 +1,18 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Check;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Plans;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Weeks;
 
 /// <summary>The weeks of an academy's students: what is set, what is published, what is excused.</summary>
-public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook students, StudentFileBook files)
+public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook students, StudentFileBook files, PlanContextBook contexts)
 {
     /// <summary>One student's week. A student sees only what is published.</summary>
     public async Task<WeekView> GetAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
@@ -95,11 +97,16 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
             .Where(p => p.AcademyId == caller.AcademyId && planIds.Contains(p.Id) && p.RemovedAt == null)
             .ToDictionaryAsync(p => p.Id, p => p.Document, cancel);
         var errors = new List<FieldError>();
+        var context = drafts.Count == 0 ? null : await contexts.OfAsync(caller, studentId, week.Monday, cancel);
         foreach (var draft in drafts)
         {
             draft.Document = plans.GetValueOrDefault(draft.PlanId) ?? draft.Document;
             errors.AddRange(PlanRules.ToPublish(draft.Document)
                 .Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}: {e.Message}")));
+            // What the plan itself lacks was said above, with its field.
+            errors.AddRange(PlanCheck.Run(draft.Document, context! with { Day = draft.Day ?? week.Monday })
+                .Where(f => f.Level == FindingLevel.Stop && f.Id is not (FindingId.NoPurpose or FindingId.Minor))
+                .Select(f => new FieldError($"sessions[{draft.Id}].{Path(draft.Document, f.SegmentId)}", $"{draft.Document.Title}: {f.Why}")));
             var (compiled, missing) = SetDrill.Of(draft.Document, file, draft.Id);
             if (compiled.Count > 0) db.SetDrills.Add(new SetDrillsRow { AcademyId = caller.AcademyId, AssignmentId = draft.Id, Document = compiled });
             errors.AddRange(missing.Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}, {e.Message}")));
@@ -134,6 +141,9 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
         db.Assignments.Remove(row);
         await db.SaveOrRefuseAsync(() => CurrentAsync(caller, id, cancel), cancel);
     }
+
+    private static string Path(SessionPlan plan, Guid? segmentId) =>
+        segmentId is { } id ? $"segments[{plan.Segments.ToList().FindIndex(s => s.Id == id)}]" : "segments";
 
     private Task<AssignmentRow?> FindAsync(Caller caller, Guid id, CancellationToken cancel) =>
         db.Assignments.Include(a => a.Logs).SingleOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel);

@@ -105,6 +105,7 @@ internal static class AssignedSessions
         Excuse = row.Excuse,
         HasLog = row.Logs.Count > 0,
         IsFinished = row.Logs.Any(l => l.FinishedAt is not null),
+        IsTrimmed = row.Logs.Any(l => l.Reading.Trim is not null),
         Completion = SessionCompletion.Of(row.Document, [.. row.Logs.Select(l => l.Reading)]),
     };
 

@@ -101,4 +101,16 @@ public class SessionCompletionTests
                 Gen.Const(Stopped))
             .Array[0, 25]
             .Select(entries => Log([.. entries.Select((e, i) => ((double)i * 2, e))]));
+
+    [Fact]
+    public void A_segment_shortened_beforehand_and_done_counts_for_what_was_left_of_it()
+    {
+        // By hand: 10 of 20 minutes of the first, all 10 of the second: 20 of 30.
+        var plan = Given.Plan(Given.Segment(1, Phase.Block, 20), Given.Segment(2, Phase.Random, 10));
+        var trimmed = new SessionTrimmed { Sequence = 0, At = Given.Nine, Kept = [new TrimmedSegment(Given.Id(1), 10, 0), new TrimmedSegment(Given.Id(2), 10, 0)] };
+        var log = Given.Log((0, trimmed), (1, Given.Settled(1, SegmentOutcome.Done)), (2, Given.Settled(2, SegmentOutcome.Done)));
+        Assert.Equal(20, SessionCompletion.Of(plan, [log]).DoneMinutes, 9);
+        var stored = System.Text.Json.JsonSerializer.Deserialize<SessionLog>(System.Text.Json.JsonSerializer.Serialize(log, CoreJson.Options), CoreJson.Options)!;
+        Assert.Equal(20, SessionCompletion.Of(plan, [stored]).DoneMinutes, 9);
+    }
 }

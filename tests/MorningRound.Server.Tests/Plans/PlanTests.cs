@@ -85,8 +85,8 @@ public class PlanTests(OneSchool fixture) : IClassFixture<OneSchool>
     [Fact]
     public async Task The_bench_is_told_what_is_missing_while_the_plan_is_written()
     {
-        var reading = await _school.Coach.PostAsync("/api/plans/check", new { title = "", segments = Array.Empty<object>() });
-        Assert.Equal(["title"], reading.Body!["toKeep"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
-        Assert.Equal(["title", "purpose", "segments"], reading.Body["toPublish"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
+        var reading = await _school.Coach.PostAsync("/api/plans/check", new { plan = new { title = "", segments = Array.Empty<object>() } });
+        Assert.Equal(["title"], reading.Body!["reading"]!["toKeep"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
+        Assert.Equal(["title", "purpose", "segments"], reading.Body["reading"]!["toPublish"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
     }
 }

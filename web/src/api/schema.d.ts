@@ -1021,7 +1021,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          'application/json': components['schemas']['SessionPlan'];
+          'application/json': components['schemas']['PlanCheckInput'];
         };
       };
       responses: {
@@ -1031,11 +1031,200 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['PlanReading'];
+            'application/json': components['schemas']['PlanCheckView'];
           };
         };
       };
     };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/fix': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PlanFixInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionPlan'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/draft': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PlanDraftInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Drafted'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/calls': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ShotCallsInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ShotCallsView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/templates': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TemplateView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/context/{studentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlanContextView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1560,6 +1749,11 @@ export interface components {
     Approach: 'evenSplit' | 'threeParts' | 'stepUp' | 'slowBuild' | 'playIt' | 'sharpen';
     /** @enum {string} */
     Area: 'putting' | 'chip' | 'pitch' | 'bunker' | 'wedge' | 'iron' | 'wood' | 'driver' | 'body' | 'mind';
+    AreaMinutes: {
+      area: components['schemas']['Area'];
+      /** Format: int32 */
+      minutes: number;
+    };
     AssignmentInput: {
       /** Format: uuid */
       studentId: string;
@@ -1612,6 +1806,23 @@ export interface components {
       'neck' | 'shoulder' | 'elbow' | 'wristOrHand' | 'upperBack' | 'lowerBack' | 'hip' | 'knee' | 'ankleOrFoot';
     /** @enum {string} */
     BodySide: 'lead' | 'trail';
+    CallVariety: {
+      /** Format: double */
+      club: null | number;
+      /** Format: double */
+      shape: null | number;
+      /** Format: double */
+      target: null | number;
+    };
+    CalledShots: {
+      clubs: components['schemas']['Club'][];
+      shapes?: components['schemas']['ShotShape'][];
+      heights?: components['schemas']['ShotHeight'][];
+      targets?: string[];
+      /** Format: int32 */
+      calls?: number;
+      pattern?: components['schemas']['PatternStep'][];
+    };
     /** @enum {string} */
     CauseTag: 'hurried' | 'decision' | 'read' | 'pace';
     /** @enum {string} */
@@ -1691,6 +1902,28 @@ export interface components {
       /** Format: date */
       madeFor: string;
       isStale: boolean;
+    };
+    DraftRequest: {
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls?: number;
+      places: components['schemas']['PlaceKind'][];
+      approach?: null | components['schemas']['Approach'];
+      area?: null | components['schemas']['Area'];
+      hot?: boolean;
+      /** Format: int32 */
+      windFromDegrees?: null | number;
+      warmedUpBefore?: boolean;
+      /** Format: int32 */
+      another?: number;
+      recent?: string[];
+      pinned?: string[];
+    };
+    Drafted: {
+      plan: components['schemas']['SessionPlan'];
+      reasons: components['schemas']['SegmentReason'][];
+      constraints: string[];
     };
     Drill: {
       name: string;
@@ -1926,6 +2159,49 @@ export interface components {
       path: string;
       message: string;
     };
+    Finding: {
+      id: components['schemas']['FindingId'];
+      level: components['schemas']['FindingLevel'];
+      /** Format: uuid */
+      segmentId?: null | string;
+      why: string;
+      fix?: null | string;
+      overruledBecause?: null | string;
+    };
+    /** @enum {string} */
+    FindingId:
+      | 'noPurpose'
+      | 'noFocus'
+      | 'noSuccessTest'
+      | 'overTime'
+      | 'overBalls'
+      | 'underTime'
+      | 'noWarmUp'
+      | 'warmUpScored'
+      | 'warmUpTechnical'
+      | 'phaseOrder'
+      | 'balance'
+      | 'noFeedback'
+      | 'manyFocuses'
+      | 'paceFast'
+      | 'paceSlow'
+      | 'sameClubRun'
+      | 'repeatedCall'
+      | 'noTransfer'
+      | 'sameCriterion'
+      | 'simTooWide'
+      | 'aidsOut'
+      | 'noBreak'
+      | 'place'
+      | 'equipment'
+      | 'wrongGreen'
+      | 'wind'
+      | 'competitionNear'
+      | 'fatigue'
+      | 'hurt'
+      | 'minor';
+    /** @enum {string} */
+    FindingLevel: 'note' | 'advice' | 'caution' | 'stop';
     FlowAsk:
       | components['schemas']['FlowAskAskChoice']
       | components['schemas']['FlowAskAskNumber']
@@ -2127,6 +2403,8 @@ export interface components {
       id: string;
       place: components['schemas']['Place'];
     };
+    /** @enum {string} */
+    LoadStanding: 'light' | 'usual' | 'busy' | 'caution';
     LogView: {
       /** Format: uuid */
       id: string;
@@ -2201,6 +2479,12 @@ export interface components {
       effortPercent?: number;
       withoutAid?: boolean;
       isPlain?: boolean;
+    };
+    OverruledFinding: {
+      finding: components['schemas']['FindingId'];
+      /** Format: uuid */
+      segmentId: null | string;
+      reason: string;
     };
     OwnPracticeInput: {
       /** Format: uuid */
@@ -2312,6 +2596,72 @@ export interface components {
       /** Format: int32 */
       version: number;
       place: components['schemas']['Place'];
+    };
+    PlanCheckInput: {
+      plan: components['schemas']['SessionPlan'];
+      /** Format: uuid */
+      studentId?: null | string;
+      /** Format: date */
+      day?: null | string;
+    };
+    PlanCheckView: {
+      reading: components['schemas']['PlanReading'];
+      findings: components['schemas']['Finding'][];
+      approach: null | components['schemas']['Approach'];
+      season: null | components['schemas']['Season'];
+      shares: components['schemas']['ShareView'][];
+      areas: components['schemas']['AreaMinutes'][];
+      /** Format: int32 */
+      minutesLeft: null | number;
+      /** Format: int32 */
+      ballsLeft: null | number;
+    };
+    PlanContextView: {
+      /** Format: uuid */
+      studentId: string;
+      name: string;
+      level: components['schemas']['Level'];
+      hand: components['schemas']['Hand'];
+      season: components['schemas']['Season'];
+      approach: null | components['schemas']['Approach'];
+      focus: components['schemas']['FocusChain'];
+      nextCompetition: null | string;
+      /** Format: int32 */
+      daysToCompetition: null | number;
+      equipment: components['schemas']['Equipment'][];
+      hurt: string[];
+      load: null | components['schemas']['LoadStanding'];
+      /** Format: double */
+      loadRatio: null | number;
+      windows: components['schemas']['PracticeWindow'][];
+    };
+    PlanDraftInput: {
+      request: components['schemas']['DraftRequest'];
+      /** Format: uuid */
+      studentId?: null | string;
+      /** Format: date */
+      day?: null | string;
+    };
+    PlanFixInput: {
+      plan: components['schemas']['SessionPlan'];
+      /** Format: uuid */
+      studentId?: null | string;
+      /** Format: date */
+      day?: null | string;
+      finding: components['schemas']['FindingId'];
+      /** Format: uuid */
+      segmentId?: null | string;
+    };
+    PlanFrame: {
+      /** Format: int32 */
+      minutes?: null | number;
+      /** Format: int32 */
+      balls?: null | number;
+      approach?: null | components['schemas']['Approach'];
+      hot?: boolean;
+      /** Format: int32 */
+      windFromDegrees?: null | number;
+      warmedUpBefore?: boolean;
     };
     PlanReading: {
       totals: components['schemas']['PlanTotals'];
@@ -2655,12 +3005,31 @@ export interface components {
       slowRepetitions?: boolean;
       bridge?: boolean;
       fullRoutine?: boolean;
+      focus?: string;
+      skill?: string;
+      criterion?: string;
+      swing?: null | components['schemas']['SwingSize'];
+      aids?: components['schemas']['Equipment'][];
+      /** Format: int32 */
+      declaredRun?: null | number;
+      calls?: components['schemas']['ShotCall'][];
+      /** Format: double */
+      fairwayYards?: null | number;
+      /** Format: double */
+      realFairwayYards?: null | number;
+      /** Format: int32 */
+      priority?: number;
       /** Format: uuid */
       id: string;
       title: string;
       /** Format: int32 */
       minutes: number;
       instruction?: string;
+    };
+    SegmentReason: {
+      /** Format: uuid */
+      segmentId: string;
+      why: string;
     };
     SessionCard: {
       /** Format: uuid */
@@ -2708,6 +3077,7 @@ export interface components {
     SessionEntry:
       | components['schemas']['SessionEntrySessionOpened']
       | components['schemas']['SessionEntrySessionReadied']
+      | components['schemas']['SessionEntrySessionTrimmed']
       | components['schemas']['SessionEntrySegmentEntered']
       | components['schemas']['SessionEntryClockStopped']
       | components['schemas']['SessionEntryBallsCounted']
@@ -2868,11 +3238,22 @@ export interface components {
       /** Format: date-time */
       at: string;
     };
+    SessionEntrySessionTrimmed: {
+      /** @enum {string} */
+      kind: 'trimmed';
+      kept: components['schemas']['TrimmedSegment'][];
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+    };
     SessionPlan: {
       title: string;
       purpose?: string;
       successTest?: string;
       segments: components['schemas']['Segment'][];
+      frame?: components['schemas']['PlanFrame'];
+      overruled?: components['schemas']['OverruledFinding'][];
     };
     SessionRated: {
       /** Format: int32 */
@@ -2919,11 +3300,21 @@ export interface components {
       pain: components['schemas']['PainForm'];
       painDrops: components['schemas']['PainDrop'][];
       drills: components['schemas']['SessionDrill'][];
+      trims: components['schemas']['Trimmed'][];
       routine: string[];
       results: components['schemas']['DrillResultView'][];
     };
     /** @enum {string} */
     SetUpDrawing: 'none' | 'aroundTheHole' | 'ladder' | 'zones' | 'gate' | 'sticks' | 'corridor' | 'carries';
+    ShareView: {
+      of: string;
+      /** Format: double */
+      least: number;
+      /** Format: double */
+      most: number;
+      /** Format: double */
+      percent: number;
+    };
     ShelvedDrill: {
       /** Format: uuid */
       id: string;
@@ -2934,6 +3325,15 @@ export interface components {
       shape: components['schemas']['ShotShape'];
       height: components['schemas']['ShotHeight'];
       target: string;
+    };
+    ShotCallsInput: {
+      protocol: components['schemas']['CalledShots'];
+      /** Format: uint64 */
+      seed: number;
+    };
+    ShotCallsView: {
+      calls: components['schemas']['ShotCall'][];
+      variety: components['schemas']['CallVariety'];
     };
     /** @enum {string} */
     ShotHeight: 'low' | 'normal' | 'high';
@@ -2948,7 +3348,7 @@ export interface components {
     /** @enum {string} */
     Stance: 'normal' | 'feetTogether' | 'leadFootOnly' | 'trailFootOnly';
     /** @enum {string} */
-    Standing: 'open' | 'underWay' | 'done' | 'partDone' | 'missed' | 'excused';
+    Standing: 'open' | 'underWay' | 'done' | 'partDone' | 'trimmed' | 'missed' | 'excused';
     StripSegment: {
       /** Format: uuid */
       id: string;
@@ -3037,12 +3437,34 @@ export interface components {
       week: string;
       bays: components['schemas']['Bay'][];
     };
+    TemplateView: {
+      plan: components['schemas']['SessionPlan'];
+      totals: components['schemas']['PlanTotals'];
+      strip: components['schemas']['StripSegment'][];
+    };
     TimedStep: {
       label: string;
       /** Format: int32 */
       seconds?: null | number;
       /** Format: int32 */
       times?: null | number;
+    };
+    Trimmed: {
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls: null | number;
+      kept: components['schemas']['TrimmedSegment'][];
+      dropped: string[];
+      reasons: string[];
+    };
+    TrimmedSegment: {
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls: number;
     };
     WalkTo: {
       /** Format: uuid */

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import type { Schemas } from '../api/client';
 import { count, minutes } from './format';
 import { phases } from './phases';
+import { stripDrag } from './stripDrag';
 
 export type StripSegment = Schemas['StripSegment'];
 
@@ -22,13 +23,21 @@ interface Props {
   shows?: 'plan' | 'done';
   selected?: string | undefined;
   onSelect?: (id: string) => void;
+  /** Makes a segment so many minutes longer or shorter, by dragging its edge. */
+  onResize?: (id: string, by: number) => void;
+  /** Moves a segment to another place in the order, by dragging it. */
+  onReorder?: (id: string, to: number) => void;
+  /** Segments something is to be said about, and how much it weighs. */
+  marks?: ReadonlyMap<string, Schemas['FindingLevel']>;
   /** What the strip is of, for those who cannot see it. */
   label: string;
 }
 
 /** A session as one strip: width is minutes, height is pace, tint and texture are the phase. Planned is an outline, done is filled. */
-export function SessionStrip({ segments, size = 'small', shows = 'done', selected, onSelect, label }: Props) {
+export function SessionStrip(props: Props) {
+  const { segments, size = 'small', shows = 'done', selected, onSelect, onResize, onReorder, marks, label } = props;
   const height = heights[size];
+  const drag = stripDrag(segments, onResize, onReorder);
   const text = `${label}: ${segments.map((s) => inWords(s, shows)).join('; ')}`;
   return (
     <Box
@@ -38,9 +47,12 @@ export function SessionStrip({ segments, size = 'small', shows = 'done', selecte
       {segments.map((segment) => (
         <Box
           key={segment.id}
+          onPointerDown={drag.begin(segment.id)}
           sx={{
+            position: 'relative',
             flex: `${segment.minutes} 1 0`,
             minWidth: 0,
+            touchAction: onReorder ? 'pan-y' : undefined,
             containerType: size === 'large' ? 'inline-size' : undefined,
           }}
         >
@@ -53,8 +65,46 @@ export function SessionStrip({ segments, size = 'small', shows = 'done', selecte
             onSelect={onSelect && (() => onSelect(segment.id))}
           />
           {size === 'large' && <Caption segment={segment} />}
+          {marks?.has(segment.id) && <Mark level={marks.get(segment.id) ?? 'note'} />}
+          {onResize && (
+            <Box
+              aria-hidden
+              data-testid="resize"
+              onPointerDown={drag.beginResize(segment.id)}
+              sx={{
+                position: 'absolute',
+                right: -5,
+                bottom: size === 'large' ? 62 : 0,
+                width: 10,
+                height: height,
+                cursor: 'ew-resize',
+                touchAction: 'none',
+                zIndex: 1,
+              }}
+            />
+          )}
         </Box>
       ))}
+    </Box>
+  );
+}
+
+const marksDrawn: Record<Schemas['FindingLevel'], string> = { stop: '■', caution: '▲', advice: '◆', note: '●' };
+const markColours: Record<Schemas['FindingLevel'], string> = {
+  stop: '#a3261c',
+  caution: '#8a4b00',
+  advice: '#1e4f6b',
+  note: '#5a6259',
+};
+
+/** Something is said about this segment, beside the plan. */
+function Mark({ level }: { level: Schemas['FindingLevel'] }) {
+  return (
+    <Box
+      aria-hidden
+      sx={{ position: 'absolute', top: 0, right: 4, fontSize: 13, lineHeight: 1, color: markColours[level] }}
+    >
+      {marksDrawn[level]}
     </Box>
   );
 }

@@ -114,6 +114,7 @@ export const standings: Record<Schemas['Standing'], string> = {
   underWay: 'under way',
   done: 'done',
   partDone: 'part done',
+  trimmed: 'trimmed, and done',
   missed: 'missed',
   excused: 'excused',
 };

@@ -94,11 +94,14 @@ internal sealed class CheckedPlan(SessionPlan plan, PlanContext context)
 /// <summary>Changes to a plan that several fixes share.</summary>
 internal static class Mending
 {
-    /// <summary>All segments longer or shorter in proportion, so that they add up to so many minutes; each keeps at least one minute, and its pace.</summary>
+    /// <summary>
+    /// All segments longer or shorter in proportion, so that they add up to so many minutes; each keeps at least one minute, and
+    /// its pace. The minutes must be at least as many as the segments.
+    /// </summary>
     public static SessionPlan ToMinutes(SessionPlan plan, int minutes) =>
-        Scale(plan, minutes, s => s.Minutes, (s, n) => s is PracticeSegment { Balls: > 0 } p
-            ? p with { Minutes = Math.Max(1, n), Balls = Math.Max(1, (int)((double)p.Balls * Math.Max(1, n) / p.Minutes)) }
-            : s with { Minutes = Math.Max(1, n) });
+        Scale(plan, minutes - plan.Segments.Count, s => s.Minutes - 1, (s, n) => s is PracticeSegment { Balls: > 0 } p
+            ? p with { Minutes = n + 1, Balls = Math.Max(1, p.Balls * (n + 1) / p.Minutes) }
+            : s with { Minutes = n + 1 });
 
     /// <summary>All balls bought in proportion, so that they add up to so many.</summary>
     public static SessionPlan ToBalls(SessionPlan plan, int balls) =>
@@ -119,7 +122,7 @@ internal static class Mending
     private static SessionPlan Scale(SessionPlan plan, int to, Func<Segment, int> of, Func<Segment, int, Segment> with)
     {
         var from = plan.Segments.Sum(of);
-        if (from == 0) return plan;
+        if (from == 0 || to < 0) return plan;
         var exact = plan.Segments.Select(s => (double)of(s) * to / from).ToList();
         var whole = exact.Select(e => (int)Math.Floor(e + 1e-9)).ToList();
         foreach (var i in Enumerable.Range(0, exact.Count).OrderByDescending(i => exact[i] - whole[i]).Take(to - whole.Sum())) whole[i]++;

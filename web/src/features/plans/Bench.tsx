@@ -3,27 +3,33 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { Problem } from '../../api/client';
+import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { DraftNotices, Notice } from '../../ui/DraftNotices';
 import { Field } from '../../ui/Field';
 import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { SessionStrip, type StripSegment } from '../../ui/SessionStrip';
 import { Empty, Key, Trouble } from '../../ui/states';
-import { newSegment, segmentOf, type Plan } from './draft';
+import { CheckPanel } from './CheckPanel';
+import { newSegment, planFrom, segmentOf, type Plan } from './draft';
+import { DraftDialog } from './DraftDialog';
+import { Drafted } from './Drafted';
 import { DrillDialog } from './DrillDialog';
+import { DrillsThatFit } from './DrillsThatFit';
+import { FrameFields } from './FrameFields';
 import { LeaveDialog } from './LeaveDialog';
-import { useRemovePlan } from './queries';
+import { useDraftOne, useFix, usePlanContext, useRemovePlan } from './queries';
 import { SegmentEditor } from './SegmentEditor';
 import { SegmentList } from './SegmentList';
 import { SetForStudentDialog } from './SetForStudentDialog';
+import { Templates } from './Templates';
 import { Totals } from './Totals';
 import { useBench, type BenchProps } from './useBench';
 
 const addKeys = { warmUp: 'w', block: 'b', random: 'r', onCourse: 'o', pause: 'p' } as const;
 
 /** Where a coach writes a plan: the words on top, the strip across, segments to the left, the one in hand to the right. */
-export function Bench(props: BenchProps) {
+export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: string | null) => void }) {
   const bench = useBench(props);
   const { draft, change } = bench;
   const { plan, selected } = draft;
@@ -31,6 +37,12 @@ export function Bench(props: BenchProps) {
   const navigate = useNavigate();
   const [isSetting, setIsSetting] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
+  const [isDrafting, setIsDrafting] = useState(false);
+  const [drafted, setDrafted] = useState<{ request: Schemas['DraftRequest']; draft: Schemas['Drafted'] }>();
+  const { studentId } = props.writtenFor;
+  const context = usePlanContext(studentId);
+  const fix = useFix();
+  const draftOne = useDraftOne();
   const index = plan.segments.findIndex((s) => s.id === selected);
   const segment = plan.segments[index];
   const place = plan.segments.findLast((s) => s.kind === 'practice')?.place ?? 'range';
@@ -39,9 +51,41 @@ export function Bench(props: BenchProps) {
   const errorAt = (path: string) =>
     bench.reading?.toKeep.find((e) => e.path === path && path !== 'title')?.message ?? problems?.fieldError(path);
 
+  const mend = (finding: Schemas['Finding']) =>
+    fix.mutate(
+      { plan, studentId, finding: finding.id, segmentId: finding.segmentId ?? null },
+      { onSuccess: (mended) => change({ do: 'take', plan: planFrom(mended) }) },
+    );
+  const overrule = (finding: Schemas['Finding'], reason: string | undefined) => {
+    const others = plan.overruled.filter((o) => o.finding !== finding.id || o.segmentId !== finding.segmentId);
+    const overruled =
+      reason === undefined
+        ? others
+        : [...others, { finding: finding.id, segmentId: finding.segmentId ?? null, reason }];
+    change({ do: 'write', text: { overruled } });
+  };
+  const draftWith = (request: Schemas['DraftRequest']) =>
+    draftOne.mutate(
+      { request, studentId },
+      {
+        onSuccess: (draft) => {
+          setDrafted({ request, draft });
+          setIsDrafting(false);
+          change({ do: 'take', plan: planFrom(draft.plan) });
+        },
+      },
+    );
+  const take = (drill: Schemas['DrillView']) => change({ do: 'add', segment: segmentOf(drill, place) });
+  const firstFix = bench.check?.findings.find((f) => f.fix && f.overruledBecause === null);
+
   useKeys({
     'Ctrl+s': bench.save,
-    'Ctrl+z': () => change({ do: 'putBack' }),
+    'Ctrl+z': () => change({ do: 'undo' }),
+    'Ctrl+y': () => change({ do: 'redo' }),
+    'Alt+d': () => selected && change({ do: 'duplicate', id: selected }),
+    'Alt+s': () => selected && change({ do: 'split', id: selected }),
+    f: () => firstFix && mend(firstFix),
+    g: () => setIsDrafting(true),
     ArrowUp: () => change({ do: 'selectNext', by: -1 }),
     ArrowDown: () => change({ do: 'selectNext', by: 1 }),
     'Alt+ArrowUp': () => selected && change({ do: 'move', id: selected, to: index - 1 }),
@@ -68,7 +112,16 @@ export function Bench(props: BenchProps) {
         >
           {bench.isSaving ? 'saving …' : bench.isDirty ? 'not saved yet' : bench.isSaved ? 'saved' : ''}
         </Typography>
-        <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
+        <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          <Button disabled={draft.past.length === 0} onClick={() => change({ do: 'undo' })}>
+            Undo<Key>Ctrl Z</Key>
+          </Button>
+          <Button disabled={draft.future.length === 0} onClick={() => change({ do: 'redo' })}>
+            Redo<Key>Ctrl Y</Key>
+          </Button>
+          <Button variant="outlined" onClick={() => setIsDrafting(true)}>
+            Draft one<Key>g</Key>
+          </Button>
           {bench.isSaved && (
             <Button
               onClick={() => remove.mutate(props.id, { onSuccess: () => void navigate('/plans') })}
@@ -98,14 +151,35 @@ export function Bench(props: BenchProps) {
       {bench.saveError && <Trouble error={bench.saveError} onRetry={bench.save} />}
       {remove.error && <Trouble error={remove.error} />}
       {draft.removed && (
-        <Notice text={`“${draft.removed.segment.title}” was taken out.`}>
-          <Button onClick={() => change({ do: 'putBack' })}>
+        <Notice text={`“${draft.removed}” was taken out.`}>
+          <Button onClick={() => change({ do: 'undo' })}>
             Put it back<Key>Ctrl Z</Key>
           </Button>
         </Notice>
       )}
 
+      {fix.error && <Trouble error={fix.error} />}
+      {drafted && (
+        <Drafted
+          drafted={drafted.draft}
+          another={drafted.request.another ?? 0}
+          plan={plan}
+          isDrafting={draftOne.isPending}
+          onAnother={(another) => draftWith({ ...drafted.request, another })}
+          onClose={() => setDrafted(undefined)}
+        />
+      )}
+
       <Words plan={plan} onWrite={(text) => change({ do: 'write', text })} errorAt={errorAt} />
+
+      <FrameFields
+        frame={plan.frame}
+        onChange={(frame) => change({ do: 'write', text: { frame } })}
+        studentId={studentId}
+        onFor={onFor}
+        check={bench.check}
+        errorAt={errorAt}
+      />
 
       <Box sx={{ mt: 2 }}>
         {plan.segments.length > 0 ? (
@@ -116,22 +190,41 @@ export function Bench(props: BenchProps) {
             segments={stripOf(plan, bench.reading?.strip ?? [])}
             selected={selected}
             onSelect={(id) => change({ do: 'select', id })}
+            onResize={(id, by) => change({ do: 'lengthen', id, by })}
+            onReorder={(id, to) => change({ do: 'move', id, to })}
+            marks={marksOf(bench.check?.findings ?? [])}
           />
         ) : (
-          <Empty title="No segments yet">Begin with a warm-up, then climb: block, random, on-course.</Empty>
+          <>
+            <Empty title="No segments yet">Begin with a warm-up, then climb: block, random, on-course.</Empty>
+            <Templates onTake={(template) => change({ do: 'take', plan: template })} />
+          </>
         )}
       </Box>
       {bench.reading && <Totals reading={bench.reading} />}
-      {bench.readingError && <Trouble error={bench.readingError} />}
+      {bench.checkError && <Trouble error={bench.checkError} />}
 
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1.1fr)' },
-          gap: 4,
+          gridTemplateColumns: {
+            xs: 'minmax(0, 1fr)',
+            md: 'minmax(0, 1fr) minmax(0, 1fr)',
+            lg: '196px minmax(0, 1fr) minmax(0, 1.1fr) 256px',
+          },
+          gap: 3,
           mt: 2,
         }}
       >
+        <Box className="no-print" sx={{ order: { xs: 3, lg: 0 } }}>
+          <DrillsThatFit
+            place={place}
+            minutesLeft={bench.check?.minutesLeft ?? null}
+            equipment={context.data?.equipment}
+            onTake={take}
+            onAll={() => setIsChoosing(true)}
+          />
+        </Box>
         <Box>
           <Box
             className="no-print"
@@ -180,20 +273,39 @@ export function Bench(props: BenchProps) {
             onRemove={(id) => change({ do: 'remove', id })}
           />
         </Box>
-        {segment && (
+        {segment ? (
           <SegmentEditor
             key={segment.id}
             segment={segment}
             errorAt={(field) => errorAt(`segments[${index}].${field}`)}
             onChange={(to) => change({ do: 'change', id: segment.id, to })}
           />
+        ) : (
+          <Box />
         )}
+        <CheckPanel
+          check={bench.check}
+          plan={plan}
+          onSelect={(id) => change({ do: 'select', id })}
+          onFix={mend}
+          isFixing={fix.isPending}
+          onOverrule={overrule}
+        />
       </Box>
+      {isDrafting && (
+        <DraftDialog
+          frame={plan.frame}
+          error={draftOne.error}
+          isDrafting={draftOne.isPending}
+          onDraft={draftWith}
+          onClose={() => setIsDrafting(false)}
+        />
+      )}
       {isChoosing && (
         <DrillDialog
           onClose={() => setIsChoosing(false)}
           onChoose={(drill) => {
-            change({ do: 'add', segment: segmentOf(drill, place) });
+            take(drill);
             setIsChoosing(false);
           }}
         />
@@ -202,6 +314,14 @@ export function Bench(props: BenchProps) {
       <LeaveDialog blocker={bench.blocker} />
     </>
   );
+}
+
+/** The heaviest finding at each segment, for its mark on the strip. */
+function marksOf(findings: Schemas['Finding'][]): Map<string, Schemas['FindingLevel']> {
+  const marks = new Map<string, Schemas['FindingLevel']>();
+  for (const f of findings)
+    if (f.segmentId && f.overruledBecause === null && !marks.has(f.segmentId)) marks.set(f.segmentId, f.level);
+  return marks;
 }
 
 /** The strip follows every keystroke; heights come from the server's reading a moment later. */

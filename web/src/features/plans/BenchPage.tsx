@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { Loading, Trouble } from '../../ui/states';
 import { Bench } from './Bench';
@@ -12,14 +12,24 @@ export function BenchPage() {
   return id === 'new' ? <NewPlan /> : <SavedPlan key={id} id={id} />;
 }
 
+/** For whom the plan is written stands in the address: it belongs to the look, not to the plan. */
+function useWrittenFor() {
+  const [params, setParams] = useSearchParams();
+  return {
+    writtenFor: { studentId: params.get('for') },
+    onFor: (studentId: string | null) => setParams(studentId ? { for: studentId } : {}, { replace: true }),
+  };
+}
+
 function NewPlan() {
   const [id] = useState(() => uuid());
-  return <Bench id={id} draftKey="new" start={emptyPlan} version={undefined} />;
+  return <Bench id={id} draftKey="new" start={emptyPlan} version={undefined} {...useWrittenFor()} />;
 }
 
 function SavedPlan({ id }: { id: string }) {
   const plan = usePlan(id);
+  const writtenFor = useWrittenFor();
   if (plan.isPending) return <Loading what="the plan" />;
   if (plan.error) return <Trouble error={plan.error} onRetry={() => void plan.refetch()} />;
-  return <Bench id={id} draftKey={id} start={planFrom(plan.data.plan)} version={plan.data.version} />;
+  return <Bench id={id} draftKey={id} start={planFrom(plan.data.plan)} version={plan.data.version} {...writtenFor} />;
 }

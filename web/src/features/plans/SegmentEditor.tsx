@@ -2,10 +2,12 @@ import Box from '@mui/material/Box';
 import type { Schemas } from '../../api/client';
 import { Chips } from '../../ui/Chips';
 import { Choice, Field, optionsOf } from '../../ui/Field';
-import { areas, clubs, feedbackSources, intents, places } from '../../ui/format';
+import { areas, clubs, equipment, feedbackSources, intents, places, swingSizes } from '../../ui/format';
+import { NumberField } from '../../ui/NumberField';
 import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { Stepper } from '../../ui/Stepper';
 import { Tick } from '../../ui/Tick';
+import { CallsFields } from './CallsFields';
 import type { PracticeSegment, Segment } from './draft';
 import { PlannedDrillFields } from './PlannedDrillFields';
 
@@ -89,7 +91,7 @@ function PhaseChoice({
     <Box
       role="radiogroup"
       aria-label="Phase"
-      sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' }, gap: 0.75 }}
+      sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(116px, 1fr))', gap: 0.75 }}
     >
       {phaseOrder.map((phase) => (
         <Box
@@ -157,6 +159,15 @@ function PracticeFields({ segment, errorAt, onChange }: Omit<Props, 'segment'> &
           options={optionsOf(places)}
           onChange={(place) => onChange({ place })}
         />
+        {segment.intent === 'technique' && (
+          <Field
+            label="Focus"
+            placeholder="Keep it going"
+            value={segment.focus}
+            onChange={(e) => onChange({ focus: e.target.value })}
+            error={errorAt('focus')}
+          />
+        )}
         <Choice
           label="Feedback from"
           value={segment.feedback ?? ''}
@@ -165,6 +176,7 @@ function PracticeFields({ segment, errorAt, onChange }: Omit<Props, 'segment'> &
         />
       </Box>
       <Exit segment={segment} errorAt={errorAt} onChange={onChange} />
+      <Details segment={segment} errorAt={errorAt} onChange={onChange} />
       <Chips label="Clubs" names={clubs} value={segment.clubs} onChange={(value) => onChange({ clubs: value })} />
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center' }}>
         {segment.phase === 'warmUp' && (
@@ -184,6 +196,16 @@ function PracticeFields({ segment, errorAt, onChange }: Omit<Props, 'segment'> &
           checked={segment.fullRoutine}
           onChange={(fullRoutine) => onChange({ fullRoutine })}
         />
+        {segment.phase === 'random' && (
+          <Stepper
+            label="Same call in a row"
+            value={segment.declaredRun ?? 1}
+            least={1}
+            most={5}
+            onChange={(run) => onChange({ declaredRun: run > 1 ? run : null })}
+            error={errorAt('declaredRun')}
+          />
+        )}
         {segment.phase === 'onCourse' && (
           <Stepper
             label="Holes"
@@ -196,6 +218,72 @@ function PracticeFields({ segment, errorAt, onChange }: Omit<Props, 'segment'> &
         )}
       </Box>
     </>
+  );
+}
+
+const priorities = { 1: 'stays to the last', 2: 'as usual', 3: 'falls out first' };
+
+/** What is seldom touched: how it is counted, what lies there, and what goes when there is less time. */
+function Details({ segment, errorAt, onChange }: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
+  return (
+    <Box component="details" sx={{ '& summary': { cursor: 'pointer', fontWeight: 620 } }}>
+      <summary>How it is counted, aids, calls, priority</summary>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(160px, 1fr))', gap: 2, mt: 1.5 }}>
+        <Field
+          label="Skill"
+          placeholder={segment.drill?.drill.skill ?? ''}
+          value={segment.skill}
+          onChange={(e) => onChange({ skill: e.target.value })}
+          error={errorAt('skill')}
+        />
+        <Field
+          label="What counts as a success"
+          placeholder={segment.drill?.drill.criterion ?? ''}
+          value={segment.criterion}
+          onChange={(e) => onChange({ criterion: e.target.value })}
+          error={errorAt('criterion')}
+        />
+        <Choice
+          label="With less time"
+          value={String(segment.priority)}
+          options={optionsOf(priorities as Record<string, string>)}
+          onChange={(priority) => onChange({ priority: Number(priority) })}
+        />
+        <Choice
+          label="Swing"
+          value={segment.swing ?? ''}
+          options={[none, ...optionsOf(swingSizes)]}
+          onChange={(swing) => onChange({ swing: swing || null })}
+        />
+        {segment.phase === 'onCourse' && (
+          <>
+            <NumberField
+              label="Fairway here, yd"
+              optional
+              value={segment.fairwayYards}
+              onChange={(fairwayYards) => onChange({ fairwayYards })}
+              error={errorAt('fairwayYards')}
+            />
+            <NumberField
+              label="On the course, yd"
+              optional
+              value={segment.realFairwayYards}
+              onChange={(realFairwayYards) => onChange({ realFairwayYards })}
+              error={errorAt('realFairwayYards')}
+            />
+          </>
+        )}
+        <Box sx={{ gridColumn: '1 / -1' }}>
+          <Chips
+            label="Aids lying there"
+            names={equipment}
+            value={segment.aids}
+            onChange={(aids) => onChange({ aids })}
+          />
+        </Box>
+        {segment.phase === 'random' && <CallsFields segment={segment} onChange={onChange} />}
+      </Box>
+    </Box>
   );
 }
 

@@ -68,6 +68,7 @@ function Row({
       data-testid="segment-row"
       sx={{
         display: 'flex',
+        flexWrap: 'wrap',
         alignItems: 'center',
         gap: 0.5,
         py: 0.5,
@@ -109,7 +110,7 @@ function Row({
         aria-pressed={isSelected}
         onClick={() => onSelect(segment.id)}
         sx={{
-          flex: 1,
+          flex: '1 1 190px',
           minWidth: 0,
           display: 'flex',
           gap: 1,
@@ -131,16 +132,22 @@ function Row({
           <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>{underTitle(segment)}</Box>
         </Box>
       </Box>
-      <ButtonBase sx={small} aria-label={`${segment.title}: a minute less`} onClick={() => onLengthen(segment.id, -1)}>
-        −
-      </ButtonBase>
-      <Box sx={{ width: 52, textAlign: 'center', fontWeight: 620 }}>{segment.minutes} min</Box>
-      <ButtonBase sx={small} aria-label={`${segment.title}: a minute more`} onClick={() => onLengthen(segment.id, 1)}>
-        +
-      </ButtonBase>
-      <ButtonBase sx={small} aria-label={`Take ${segment.title} out`} onClick={() => onRemove(segment.id)}>
-        ×
-      </ButtonBase>
+      <Box sx={{ display: 'flex', alignItems: 'center', ml: 'auto' }}>
+        <ButtonBase
+          sx={small}
+          aria-label={`${segment.title}: a minute less`}
+          onClick={() => onLengthen(segment.id, -1)}
+        >
+          −
+        </ButtonBase>
+        <Box sx={{ width: 52, textAlign: 'center', fontWeight: 620 }}>{segment.minutes} min</Box>
+        <ButtonBase sx={small} aria-label={`${segment.title}: a minute more`} onClick={() => onLengthen(segment.id, 1)}>
+          +
+        </ButtonBase>
+        <ButtonBase sx={small} aria-label={`Take ${segment.title} out`} onClick={() => onRemove(segment.id)}>
+          ×
+        </ButtonBase>
+      </Box>
     </Box>
   );
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { changed, emptyPlan, newSegment, planFrom, type Change, type Draft } from './draft';
+import { changed, emptyPlan, newSegment, opened, planFrom, type Change, type Draft } from './draft';
 
-const start: Draft = { plan: emptyPlan, selected: undefined, removed: undefined };
+const start = opened(emptyPlan);
 const after = (...changes: Change[]) => changes.reduce(changed, start);
 const [warmUp, block, random] = [
   newSegment('warmUp', 'range'),
@@ -37,7 +37,59 @@ describe('the plan on the bench', () => {
     const without = after(...three, { do: 'remove', id: block.id });
     expect(titles(without)).toEqual(['Warm-up', 'Random']);
     expect(without.selected).toBe(random.id);
-    expect(titles(changed(without, { do: 'putBack' }))).toEqual(['Warm-up', 'Block', 'Random']);
+    expect(without.removed).toBe('Block');
+    expect(titles(changed(without, { do: 'undo' }))).toEqual(['Warm-up', 'Block', 'Random']);
+  });
+
+  it('undoes step by step, and does again what was undone until something else changes', () => {
+    const draft = after(...three, { do: 'move', id: random.id, to: 0 });
+    const back = changed(changed(draft, { do: 'undo' }), { do: 'undo' });
+    expect(titles(back)).toEqual(['Warm-up', 'Block']);
+    expect(titles(changed(changed(back, { do: 'redo' }), { do: 'redo' }))).toEqual(['Random', 'Warm-up', 'Block']);
+    const other = changed(back, { do: 'remove', id: block.id });
+    expect(changed(other, { do: 'redo' })).toBe(other);
+  });
+
+  it('undoes a word typed letter by letter as one, and selecting is nothing to undo', () => {
+    const draft = after(
+      ...three,
+      { do: 'write', text: { title: 'A' } },
+      { do: 'write', text: { title: 'An' } },
+      { do: 'select', id: warmUp.id },
+      { do: 'write', text: { purpose: 'x' } },
+    );
+    const once = changed(draft, { do: 'undo' });
+    expect(once.plan).toMatchObject({ title: 'An', purpose: '' });
+    expect(changed(once, { do: 'undo' }).plan.title).toBe('');
+  });
+
+  it('has nothing to undo in a plan that was just opened', () => {
+    expect(changed(start, { do: 'undo' })).toBe(start);
+    expect(after(...three, { do: 'open', plan: emptyPlan }).past).toEqual([]);
+  });
+
+  it('makes a twin with an id of its own behind a segment', () => {
+    const draft = after(...three, { do: 'duplicate', id: block.id });
+    expect(titles(draft)).toEqual(['Warm-up', 'Block', 'Block', 'Random']);
+    expect(new Set(draft.plan.segments.map((s) => s.id)).size).toBe(4);
+  });
+
+  it('parts a segment into two that add up', () => {
+    const draft = after(
+      ...three,
+      { do: 'change', id: block.id, to: { minutes: 15, balls: 21 } },
+      { do: 'split', id: block.id },
+    );
+    const parts = draft.plan.segments.filter((s) => s.title === 'Block');
+    expect(parts.map((s) => s.minutes)).toEqual([7, 8]);
+    expect(parts.map((s) => s.kind === 'practice' && s.balls)).toEqual([10, 11]);
+  });
+
+  it('takes a draft or a fix as one step that can be undone', () => {
+    const plan = { ...emptyPlan, title: 'Drafted', segments: [random] };
+    const draft = after(...three, { do: 'take', plan });
+    expect(draft.plan).toBe(plan);
+    expect(titles(changed(draft, { do: 'undo' }))).toEqual(['Warm-up', 'Block', 'Random']);
   });
 
   it('fills in what the server may leave out, and tells the kinds of segment apart', () => {

@@ -12,7 +12,33 @@ export interface Plan {
   purpose: string;
   successTest: string;
   segments: Segment[];
+  frame: Schemas['PlanFrame'];
+  overruled: Schemas['OverruledFinding'][];
 }
+
+const noFields = {
+  instruction: '',
+  area: null,
+  balls: 0,
+  holes: null,
+  clubs: [],
+  cue: '',
+  feedback: null,
+  drill: null,
+  slowRepetitions: false,
+  bridge: false,
+  fullRoutine: false,
+  focus: '',
+  skill: '',
+  criterion: '',
+  swing: null,
+  aids: [],
+  declaredRun: null,
+  calls: [],
+  fairwayYards: null,
+  realFairwayYards: null,
+  priority: 2,
+} satisfies Partial<PracticeSegment>;
 
 /** A plan as the server sent it, with nothing left out. */
 export function planFrom(plan: Schemas['SessionPlan']): Plan {
@@ -20,28 +46,15 @@ export function planFrom(plan: Schemas['SessionPlan']): Plan {
     title: plan.title,
     purpose: plan.purpose ?? '',
     successTest: plan.successTest ?? '',
+    frame: plan.frame ?? {},
+    overruled: plan.overruled ?? [],
     segments: plan.segments.map((s) =>
-      s.kind === 'pause'
-        ? { ...s, instruction: s.instruction ?? '' }
-        : {
-            ...s,
-            instruction: s.instruction ?? '',
-            area: s.area ?? null,
-            balls: s.balls ?? 0,
-            holes: s.holes ?? null,
-            clubs: s.clubs ?? [],
-            cue: s.cue ?? '',
-            feedback: s.feedback ?? null,
-            drill: s.drill ?? null,
-            slowRepetitions: s.slowRepetitions ?? false,
-            bridge: s.bridge ?? false,
-            fullRoutine: s.fullRoutine ?? false,
-          },
+      s.kind === 'pause' ? { ...s, instruction: s.instruction ?? '' } : { ...noFields, ...s },
     ),
   };
 }
 
-export const emptyPlan: Plan = { title: '', purpose: '', successTest: '', segments: [] };
+export const emptyPlan: Plan = { title: '', purpose: '', successTest: '', segments: [], frame: {}, overruled: [] };
 
 /** What a new segment of a phase starts as. */
 const beginnings: Record<Phase, Pick<PracticeSegment, 'intent' | 'minutes' | 'balls' | 'holes'>> = {
@@ -54,22 +67,14 @@ const beginnings: Record<Phase, Pick<PracticeSegment, 'intent' | 'minutes' | 'ba
 export function newSegment(of: Phase | 'pause', place: Schemas['PlaceKind']): Segment {
   if (of === 'pause') return { kind: 'pause', id: uuid(), title: 'Water', minutes: 3, instruction: 'Drink something.' };
   return {
+    ...noFields,
     kind: 'practice',
     id: uuid(),
     title: phases[of].name,
     phase: of,
     ...beginnings[of],
-    area: null,
     place,
-    clubs: [],
-    instruction: '',
-    cue: '',
-    feedback: null,
-    drill: null,
     exit: { kind: 'minutes' },
-    slowRepetitions: false,
-    bridge: false,
-    fullRoutine: false,
   };
 }
 
@@ -77,6 +82,7 @@ export function newSegment(of: Phase | 'pause', place: Schemas['PlaceKind']): Se
 export function segmentOf({ id, drill, reading }: Schemas['DrillView'], place: Schemas['PlaceKind']): PracticeSegment {
   const phase = drill.phases[0] ?? 'block';
   return {
+    ...noFields,
     kind: 'practice',
     id: uuid(),
     title: drill.name,
@@ -84,30 +90,33 @@ export function segmentOf({ id, drill, reading }: Schemas['DrillView'], place: S
     intent: drill.intents[0] ?? 'skill',
     minutes: drill.usualMinutes,
     balls: drill.usualBalls ?? 0,
-    holes: null,
     area: drill.area,
     place: drill.places.includes(place) ? place : (drill.places[0] ?? place),
-    clubs: [],
     instruction: drill.setUp,
     cue: drill.cues?.[0] ?? '',
     feedback: drill.feedback ?? null,
     drill: { drillId: id, drill, rung: reading.ownRung ?? 0, modifiers: {}, goal: null },
     exit: (drill.usualBalls ?? 0) > 0 ? { kind: 'balls' } : { kind: 'minutes' },
-    slowRepetitions: false,
-    bridge: false,
-    fullRoutine: false,
   };
 }
 
 export interface Draft {
   plan: Plan;
   selected: string | undefined;
-  /** The segment taken out last and where it was, to put back. */
-  removed: { segment: Segment; index: number } | undefined;
+  /** Plans before this one, the latest last, and those that were undone, the next first. */
+  past: Plan[];
+  future: Plan[];
+  /** What the last change was to, so that a word typed letter by letter is undone as one. */
+  lastTo: string | undefined;
+  /** The title of the segment taken out last, until something else changes. */
+  removed: string | undefined;
 }
 
 export type Change =
-  | { do: 'replace'; plan: Plan }
+  /** Another plan altogether, with nothing to go back to. */
+  | { do: 'open'; plan: Plan }
+  /** The plan as a fix, a draft or a template has made it; it can be undone. */
+  | { do: 'take'; plan: Plan }
   | { do: 'write'; text: Partial<Omit<Plan, 'segments'>> }
   | { do: 'select'; id: string | undefined }
   | { do: 'selectNext'; by: 1 | -1 }
@@ -115,42 +124,108 @@ export type Change =
   | { do: 'change'; id: string; to: Partial<PracticeSegment> }
   | { do: 'move'; id: string; to: number }
   | { do: 'lengthen'; id: string; by: number }
+  | { do: 'duplicate'; id: string }
+  | { do: 'split'; id: string }
   | { do: 'remove'; id: string }
-  | { do: 'putBack' };
+  | { do: 'undo' }
+  | { do: 'redo' };
+
+const mostSteps = 100;
+
+export const opened = (plan: Plan): Draft => ({
+  plan,
+  selected: plan.segments[0]?.id,
+  past: [],
+  future: [],
+  lastTo: undefined,
+  removed: undefined,
+});
 
 /** The bench's one way to change a plan. */
 export function changed(draft: Draft, change: Change): Draft {
-  const { plan } = draft;
-  const withSegments = (segments: Segment[], more: Partial<Draft> = {}): Draft => ({
-    ...draft,
-    ...more,
-    plan: { ...plan, segments },
-  });
-  const indexOf = (id: string | undefined) => plan.segments.findIndex((s) => s.id === id);
-
   switch (change.do) {
-    case 'replace':
-      return { plan: change.plan, selected: change.plan.segments[0]?.id, removed: undefined };
-    case 'write':
-      return { ...draft, plan: { ...plan, ...change.text } };
+    case 'open':
+      return opened(change.plan);
     case 'select':
       return { ...draft, selected: change.id };
     case 'selectNext': {
-      const next = Math.min(plan.segments.length - 1, Math.max(0, indexOf(draft.selected) + change.by));
-      return { ...draft, selected: plan.segments[next]?.id };
+      const { segments } = draft.plan;
+      const next = Math.min(segments.length - 1, Math.max(0, indexOf(draft, draft.selected) + change.by));
+      return { ...draft, selected: segments[next]?.id };
     }
+    case 'undo': {
+      const plan = draft.past.at(-1);
+      if (!plan) return draft;
+      return stepped(draft, plan, draft.past.slice(0, -1), [draft.plan, ...draft.future]);
+    }
+    case 'redo': {
+      const [plan, ...future] = draft.future;
+      if (!plan) return draft;
+      return stepped(draft, plan, [...draft.past, draft.plan], future);
+    }
+    default: {
+      const next = edited(draft, change);
+      if (next.plan === draft.plan) return next;
+      const to = targetOf(change);
+      const goesOn = to !== undefined && to === draft.lastTo;
+      return {
+        ...next,
+        past: goesOn ? draft.past : [...draft.past, draft.plan].slice(-mostSteps),
+        future: [],
+        lastTo: to,
+        removed: change.do === 'remove' ? draft.plan.segments.find((s) => s.id === change.id)?.title : undefined,
+      };
+    }
+  }
+}
+
+type Edit = Exclude<Change, { do: 'open' | 'select' | 'selectNext' | 'undo' | 'redo' }>;
+
+const indexOf = (draft: Draft, id: string | undefined) => draft.plan.segments.findIndex((s) => s.id === id);
+
+/** Another plan of the history; what was in hand stays in hand where it is still there. */
+function stepped(draft: Draft, plan: Plan, past: Plan[], future: Plan[]): Draft {
+  const selected = plan.segments.some((s) => s.id === draft.selected) ? draft.selected : plan.segments[0]?.id;
+  return { plan, selected, past, future, lastTo: undefined, removed: undefined };
+}
+
+/** What a change is to, for changes that come letter by letter or minute by minute. */
+function targetOf(change: Edit): string | undefined {
+  switch (change.do) {
+    case 'write':
+      return `write ${Object.keys(change.text).join()}`;
+    case 'change':
+      return `change ${change.id} ${Object.keys(change.to).join()}`;
+    case 'lengthen':
+      return `lengthen ${change.id}`;
+    default:
+      return undefined;
+  }
+}
+
+function edited(draft: Draft, change: Edit): Draft {
+  const { plan } = draft;
+  const withSegments = (segments: Segment[], selected = draft.selected): Draft => ({
+    ...draft,
+    selected,
+    plan: { ...plan, segments },
+  });
+  switch (change.do) {
+    case 'take':
+      return stepped(draft, change.plan, draft.past, draft.future);
+    case 'write':
+      return { ...draft, plan: { ...plan, ...change.text } };
     case 'add': {
       // After the segment that is selected, where the coach is looking.
-      const at = indexOf(draft.selected);
+      const at = indexOf(draft, draft.selected);
       const segments = [...plan.segments];
       segments.splice(at < 0 ? segments.length : at + 1, 0, change.segment);
-      return withSegments(segments, { selected: change.segment.id });
+      return withSegments(segments, change.segment.id);
     }
     case 'change':
       return withSegments(plan.segments.map((s) => (s.id === change.id ? ({ ...s, ...change.to } as Segment) : s)));
     case 'move': {
-      const from = indexOf(change.id);
-      const segment = plan.segments[from];
+      const segment = plan.segments[indexOf(draft, change.id)];
       if (!segment || change.to < 0 || change.to >= plan.segments.length) return draft;
       const segments = plan.segments.filter((s) => s.id !== change.id);
       segments.splice(change.to, 0, segment);
@@ -160,21 +235,30 @@ export function changed(draft: Draft, change: Change): Draft {
       return withSegments(
         plan.segments.map((s) => (s.id === change.id ? { ...s, minutes: Math.max(1, s.minutes + change.by) } : s)),
       );
-    case 'remove': {
-      const index = indexOf(change.id);
-      const segment = plan.segments[index];
+    case 'duplicate': {
+      const at = indexOf(draft, change.id);
+      const segment = plan.segments[at];
       if (!segment) return draft;
-      const segments = plan.segments.filter((s) => s.id !== change.id);
-      return withSegments(segments, {
-        selected: segments[Math.min(index, segments.length - 1)]?.id,
-        removed: { segment, index },
-      });
+      const twin = { ...segment, id: uuid() };
+      return withSegments([...plan.segments.slice(0, at + 1), twin, ...plan.segments.slice(at + 1)], twin.id);
     }
-    case 'putBack': {
-      if (!draft.removed) return draft;
-      const segments = [...plan.segments];
-      segments.splice(draft.removed.index, 0, draft.removed.segment);
-      return withSegments(segments, { selected: draft.removed.segment.id, removed: undefined });
+    case 'split': {
+      const at = indexOf(draft, change.id);
+      const segment = plan.segments[at];
+      if (!segment || segment.minutes < 2) return draft;
+      const minutes = Math.floor(segment.minutes / 2);
+      const half = (part: number): Segment =>
+        segment.kind === 'pause'
+          ? { ...segment, minutes: part }
+          : { ...segment, minutes: part, balls: Math.round((segment.balls * part) / segment.minutes) };
+      const second = { ...half(segment.minutes - minutes), id: uuid() };
+      return withSegments([...plan.segments.slice(0, at), half(minutes), second, ...plan.segments.slice(at + 1)]);
+    }
+    case 'remove': {
+      const index = indexOf(draft, change.id);
+      if (index < 0) return draft;
+      const segments = plan.segments.filter((s) => s.id !== change.id);
+      return withSegments(segments, segments[Math.min(index, segments.length - 1)]?.id);
     }
   }
 }

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { answer, api, changesVersion, newRow } from '../../api/client';
+import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import type { Plan } from './draft';
 
 const plansKey = ['plans'];
@@ -16,14 +16,44 @@ export const usePlan = (id: string | undefined) =>
     gcTime: 0,
   });
 
+/** Who a plan is written for: the check and the drafts ask with it. */
+export interface For {
+  studentId: string | null;
+}
+
 /** What the server makes of a plan while it is written: one question at a time, the latest wins. */
-export const useReading = (plan: Plan) =>
+export const useCheck = (plan: Plan, { studentId }: For) =>
   useQuery({
-    queryKey: ['reading', plan],
-    queryFn: ({ signal }) => answer(api.POST('/api/plans/check', { body: plan, signal })),
+    queryKey: ['check', plan, studentId],
+    queryFn: ({ signal }) => answer(api.POST('/api/plans/check', { body: { plan, studentId }, signal })),
     placeholderData: (previous) => previous,
     staleTime: Infinity,
     gcTime: 10_000,
+  });
+
+export const usePlanContext = (studentId: string | null) =>
+  useQuery({
+    queryKey: ['plan-context', studentId],
+    queryFn: () =>
+      answer(api.GET('/api/plans/context/{studentId}', { params: { path: { studentId: studentId ?? '' } } })),
+    enabled: studentId !== null,
+  });
+
+export const useFix = () =>
+  useMutation({
+    mutationFn: (body: Schemas['PlanFixInput']) => answer(api.POST('/api/plans/fix', { body })),
+  });
+
+export const useDraftOne = () =>
+  useMutation({
+    mutationFn: (body: Schemas['PlanDraftInput']) => answer(api.POST('/api/plans/draft', { body })),
+  });
+
+export const useTemplates = () =>
+  useQuery({
+    queryKey: ['templates'],
+    queryFn: () => answer(api.GET('/api/plans/templates')),
+    staleTime: Infinity,
   });
 
 export function useSavePlan(id: string) {

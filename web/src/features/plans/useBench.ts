@@ -1,15 +1,18 @@
-import { useEffect, useReducer, useState } from 'react';
+import { useEffect, useEffectEvent, useReducer, useState } from 'react';
 import { useBlocker, useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
-import { changed, planFrom, type Plan } from './draft';
-import { useReading, useSavePlan } from './queries';
+import { changed, opened, planFrom, type Plan } from './draft';
+import { useCheck, useSavePlan, type For } from './queries';
 
 const storageKey = (key: string) => `morning-round-bench-${key}`;
 
 function keptDraft(key: string): Plan | undefined {
   const text = localStorage.getItem(storageKey(key));
-  return text ? (JSON.parse(text) as Plan) : undefined;
+  return text ? planFrom(JSON.parse(text) as Schemas['SessionPlan']) : undefined;
 }
+
+/** How long nothing has to change before a plan that was saved once is saved by itself. */
+const autosaveAfter = 2_500;
 
 /** The last value once it has stood still for a moment. */
 function useSettled<T>(value: T, milliseconds: number): T {
@@ -28,19 +31,17 @@ export interface BenchProps {
   start: Plan;
   /** None for a plan that was never saved. */
   version: number | undefined;
+  /** For whom it is written. */
+  writtenFor: For;
 }
 
 /** The state of the bench: the text, what the server makes of it, and whether it is saved. */
-export function useBench({ id, draftKey, start, version: startVersion }: BenchProps) {
+export function useBench({ id, draftKey, start, version: startVersion, writtenFor }: BenchProps) {
   const [restored] = useState(() => keptDraft(draftKey));
-  const [draft, change] = useReducer(changed, restored ?? start, (plan) => ({
-    plan,
-    selected: plan.segments[0]?.id,
-    removed: undefined,
-  }));
+  const [draft, change] = useReducer(changed, restored ?? start, opened);
   const [saved, setSaved] = useState({ plan: start, version: startVersion });
   const [newer, setNewer] = useState<Schemas['PlanView']>();
-  const reading = useReading(useSettled(draft.plan, 60));
+  const check = useCheck(useSettled(draft.plan, 60), writtenFor);
   const save = useSavePlan(id);
   const navigate = useNavigate();
   const isDirty = JSON.stringify(draft.plan) !== JSON.stringify(saved.plan);
@@ -67,7 +68,8 @@ export function useBench({ id, draftKey, start, version: startVersion }: BenchPr
           setSaved({ plan, version: view.version });
           setNewer(undefined);
           localStorage.removeItem(storageKey(draftKey));
-          if (version === undefined) void navigate(`/plans/${id}`, { replace: true });
+          if (version === undefined)
+            void navigate({ pathname: `/plans/${id}`, search: window.location.search }, { replace: true });
         },
         onError: (e) => {
           if (e instanceof Problem && e.status === 412) setNewer(e.current as Schemas['PlanView']);
@@ -76,24 +78,40 @@ export function useBench({ id, draftKey, start, version: startVersion }: BenchPr
     );
   };
 
+  // A plan that was saved once is saved by itself, unless something stands in the way that a person has to decide.
+  const mayAutosave =
+    isDirty &&
+    saved.version !== undefined &&
+    !newer &&
+    !save.isPending &&
+    !save.error &&
+    check.data?.reading.toKeep.length === 0;
+  const autosave = useEffectEvent(() => saveOver(saved.version));
+  useEffect(() => {
+    if (!mayAutosave) return;
+    const timer = setTimeout(() => autosave(), autosaveAfter);
+    return () => clearTimeout(timer);
+  }, [mayAutosave, draft.plan]);
+
   return {
     draft,
     change,
-    reading: reading.data,
-    readingError: reading.error,
+    check: check.data,
+    reading: check.data?.reading,
+    checkError: check.error,
     isDirty,
     isSaved: saved.version !== undefined,
     isSaving: save.isPending,
     saveError: newer ? null : save.error,
     save: () => saveOver(saved.version),
     wasRestored: restored !== undefined && isDirty,
-    discard: () => change({ do: 'replace', plan: saved.plan }),
+    discard: () => change({ do: 'open', plan: saved.plan }),
     newer: newer && {
       take: () => {
         const plan = planFrom(newer.plan);
         setSaved({ plan, version: newer.version });
         setNewer(undefined);
-        change({ do: 'replace', plan });
+        change({ do: 'open', plan });
       },
       overwrite: () => saveOver(newer.version),
     },

@@ -2,23 +2,45 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import type { Schemas } from '../../api/client';
 import { Link } from 'react-router';
 import { count, minutes, places } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
 import { Readiness, type Ready } from './Readiness';
 import type { Session } from './queries';
 
+export type Trim = Schemas['Trimmed'];
+
 interface Props {
   session: Session;
   isLesson: boolean;
-  onBegin: (ready: Ready) => void;
+  onBegin: (ready: Ready, trim: Trim | undefined) => void;
   onHurt: () => void;
 }
+
+/** The trim worked out beforehand that fits what the student has; nothing where the session fits as it is. */
+function trimFor(session: Session, { minutesAtHand, ballsAtHand }: Ready): Trim | undefined {
+  const there = minutesAtHand ?? Infinity;
+  const bucket = ballsAtHand ?? Infinity;
+  if (there >= session.totals.minutes && bucket >= session.totals.ballsBought) return undefined;
+  const needsBalls = bucket < session.totals.ballsBought;
+  return session.trims
+    .filter((t) => t.minutes <= Math.max(there, session.trims[0]?.minutes ?? 0))
+    .filter((t) => (needsBalls ? t.balls !== null && t.balls <= bucket : t.balls === null))
+    .sort((a, b) => b.minutes - a.minutes || (b.balls ?? 0) - (a.balls ?? 0))[0];
+}
+
+/** Minutes a segment keeps; nothing where it falls out. */
+const left = (trim: Trim | undefined, segment: { id: string; minutes: number }) =>
+  trim ? trim.kept.find((k) => k.segmentId === segment.id)?.minutes : segment.minutes;
 
 /** The session before it begins: what for, what is in it, and how the student comes. */
 export function Before({ session, isLesson, onBegin, onHurt }: Props) {
   const [ready, setReady] = useState<Ready>({});
+  const [keepsWhole, setKeepsWhole] = useState(false);
   const { plan, totals } = session;
+  const trim = trimFor(session, ready);
+  const taken = keepsWhole ? undefined : trim;
   const where = [...new Set(plan.segments.flatMap((s) => (s.kind === 'practice' ? [places[s.place]] : [])))];
   return (
     <>
@@ -34,6 +56,24 @@ export function Before({ session, isLesson, onBegin, onHurt }: Props) {
         {totals.ballsBought > 0 && `, ${count(totals.ballsBought, 'ball')} to buy`} · {where.join(', ').toLowerCase()}
       </Typography>
       <Readiness value={ready} onChange={setReady} />
+      {trim && (
+        <Box
+          component="section"
+          aria-label="Made to fit"
+          sx={{ mt: 1.5, p: 1.5, bgcolor: 'background.paper', borderRadius: 2, fontSize: 15 }}
+        >
+          <Box sx={{ fontWeight: 620 }}>
+            For {minutes(trim.minutes)}
+            {trim.balls !== null && ` and ${count(trim.balls, 'ball')}`}
+          </Box>
+          {trim.reasons.map((reason) => (
+            <div key={reason}>{reason}</div>
+          ))}
+          <Button onClick={() => setKeepsWhole((k) => !k)} aria-pressed={keepsWhole} sx={{ minHeight: 56, ml: -1.25 }}>
+            {keepsWhole ? 'Take the shorter one' : 'Leave it whole'}
+          </Button>
+        </Box>
+      )}
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, mt: 2 }}>
         {plan.segments.map((s) => (
           <Box
@@ -46,12 +86,14 @@ export function Before({ session, isLesson, onBegin, onHurt }: Props) {
               borderBottom: '1px solid',
               borderColor: 'line',
               alignItems: 'center',
+              opacity: left(taken, s) === undefined ? 0.5 : 1,
+              textDecoration: left(taken, s) === undefined ? 'line-through' : undefined,
             }}
           >
             {s.kind === 'practice' ? <PhaseSign phase={s.phase} named /> : <Box sx={{ width: 20 }} />}
             <span>{s.title}</span>
             <Box component="span" sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
-              {minutes(s.minutes)}
+              {minutes(left(taken, s) ?? s.minutes)}
             </Box>
           </Box>
         ))}
@@ -63,7 +105,7 @@ export function Before({ session, isLesson, onBegin, onHurt }: Props) {
       <Box sx={{ display: 'grid', gap: 1, mt: 2 }}>
         <Button
           variant="contained"
-          onClick={() => onBegin(ready)}
+          onClick={() => onBegin(ready, taken)}
           sx={{ minHeight: 64, fontSize: 19, borderRadius: 32 }}
         >
           {isLesson ? 'Begin the lesson' : 'Begin'}

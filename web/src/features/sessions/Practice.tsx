@@ -7,11 +7,11 @@ import { Link } from 'react-router';
 import { usePerson } from '../../app/session';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Loading } from '../../ui/states';
-import { planFrom } from '../plans/draft';
+import { planFrom, type Plan, type Segment } from '../plans/draft';
 import { After } from './After';
-import { Before } from './Before';
+import { Before, type Trim } from './Before';
 import { LessonForm } from './LessonForm';
-import { ballsOf, stateOf } from './log';
+import { ballsOf, stateOf, type EntryOf } from './log';
 import { PainDialog } from './PainDialog';
 import type { Session } from './queries';
 import { RatingForm } from './RatingForm';
@@ -20,6 +20,21 @@ import { SegmentRun } from './SegmentRun';
 import { InAnotherTab, SyncLine, SyncProblem } from './SyncLine';
 import { useRunningLog, type OnServer } from './useRunningLog';
 import { useWakeLock } from './useWakeLock';
+
+/** The plan as it was made to fit; what fell out is not asked for. */
+function trimmed(plan: Plan, trim: EntryOf<'trimmed'> | null): Plan {
+  if (!trim) return plan;
+  return {
+    ...plan,
+    segments: plan.segments.flatMap((s): Segment[] => {
+      const kept = trim.kept.find((k) => k.segmentId === s.id);
+      if (!kept) return [];
+      return [
+        s.kind === 'pause' ? { ...s, minutes: kept.minutes } : { ...s, minutes: kept.minutes, balls: kept.balls },
+      ];
+    }),
+  };
+}
 
 interface Props {
   session: Session;
@@ -38,7 +53,7 @@ export function Practice({ session, onServer }: Props) {
   const [isEnding, setIsEnding] = useState(false);
   const queries = useQueryClient();
   const { state } = log;
-  const plan = planFrom(session.plan);
+  const plan = trimmed(planFrom(session.plan), state.trim);
   const hasBegun = Object.keys(state.segments).length > 0;
   const endsByPain = state.pain.some(
     (p) =>
@@ -62,24 +77,28 @@ export function Practice({ session, onServer }: Props) {
   const home = isLesson
     ? { to: `/students/${session.studentId}`, name: `To ${session.studentName}` }
     : { to: '/my-week', name: 'To my week' };
-  const begin = (ready: Ready) => {
+  const begin = (ready: Ready, trim: Trim | undefined) => {
     if (!current) return;
     const said = Object.values(ready).some((answer) => answer !== null);
     log.add(
       ...(isLesson ? [{ kind: 'opened' as const, recording: 'lesson' as const }] : []),
       ...(said ? [{ kind: 'readied' as const, ...ready }] : []),
-      { kind: 'entered', segmentId: current.id },
+      ...(trim ? [{ kind: 'trimmed' as const, kept: trim.kept }] : []),
+      { kind: 'entered', segmentId: trim?.kept[0]?.segmentId ?? current.id },
     );
   };
-  const strip = session.card.strip.map((s) => {
-    const { outcome } = stateOf(state, s.id);
-    const counted = s.balls > 0 ? Math.min(1, ballsOf(state, s.id) / s.balls) : 0;
-    return {
-      ...s,
-      outcome,
-      fraction: s.phase === null ? null : outcome === 'done' ? 1 : outcome === 'skipped' ? 0 : counted,
-    };
-  });
+  const isKept = (id: string) => plan.segments.some((s) => s.id === id);
+  const strip = session.card.strip
+    .filter((s) => isKept(s.id))
+    .map((s) => {
+      const { outcome } = stateOf(state, s.id);
+      const counted = s.balls > 0 ? Math.min(1, ballsOf(state, s.id) / s.balls) : 0;
+      return {
+        ...s,
+        outcome,
+        fraction: s.phase === null ? null : outcome === 'done' ? 1 : outcome === 'skipped' ? 0 : counted,
+      };
+    });
 
   const isOver =
     state.isFinished || session.logs.some((l) => l.finishedAt !== null && l.accountId === person.accountId);

@@ -21,6 +21,8 @@ export interface LogState {
   isFinished: boolean;
   /** How the student came; nothing where nothing was said. */
   ready: EntryOf<'readied'> | null;
+  /** What was left of the session when it was made to fit; nothing where it is practised as set. */
+  trim: EntryOf<'trimmed'> | null;
   /** The inputs of each segment's drill that stand. */
   inputs: Record<string, DrillInput[]>;
   /** The last settled or counted entry that still stands: what "undo" takes back. */
@@ -42,6 +44,7 @@ export function walk(entries: readonly Entry[]): LogState {
     rating: null,
     isFinished: false,
     ready: null,
+    trim: null,
     inputs: {},
     undoable: null,
   };
@@ -86,6 +89,9 @@ export function walk(entries: readonly Entry[]): LogState {
         break;
       case 'readied':
         state.ready = entry;
+        break;
+      case 'trimmed':
+        state.trim = entry;
         break;
       case 'rated':
         state.rating = entry;

@@ -1,0 +1,79 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useState } from 'react';
+import { Problem, type Schemas } from '../../api/client';
+import { Chips } from '../../ui/Chips';
+import { Choice, optionsOf } from '../../ui/Field';
+import { approaches, areas, places } from '../../ui/format';
+import { NumberField } from '../../ui/NumberField';
+import { Trouble } from '../../ui/states';
+
+interface Props {
+  frame: Schemas['PlanFrame'];
+  error: Error | null;
+  isDrafting: boolean;
+  onDraft: (request: Schemas['DraftRequest']) => void;
+  onClose: () => void;
+}
+
+/** A few answers for a whole plan. */
+export function DraftDialog({ frame, error, isDrafting, onDraft, onClose }: Props) {
+  const [minutes, setMinutes] = useState<number | null>(frame.minutes ?? 60);
+  const [balls, setBalls] = useState<number | null>(frame.balls ?? 100);
+  const [where, setWhere] = useState<Schemas['PlaceKind'][]>(['range']);
+  const [area, setArea] = useState<Schemas['Area'] | ''>('');
+  const [approach, setApproach] = useState<Schemas['Approach'] | ''>(frame.approach ?? '');
+  const problem = error instanceof Problem ? error : undefined;
+  const at = (field: string) => problem?.fieldError(`request.${field}`);
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="draft-title">
+      <DialogTitle id="draft-title">Draft one</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 2 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+          <NumberField label="Minutes" value={minutes} onChange={setMinutes} error={at('minutes')} />
+          <NumberField label="Range balls" value={balls} onChange={setBalls} error={at('balls')} />
+          <Choice
+            label="About"
+            value={area}
+            options={[{ value: '', label: 'what the student finds weak' }, ...optionsOf(areas)]}
+            onChange={setArea}
+          />
+          <Choice
+            label="Approach"
+            value={approach}
+            options={[{ value: '', label: 'the student’s, or three parts' }, ...optionsOf(approaches)]}
+            onChange={setApproach}
+          />
+        </Box>
+        <Chips label="Where" names={places} value={where} onChange={setWhere} error={at('places')} />
+        {error && !problem?.status && <Trouble error={error} />}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Leave it</Button>
+        <Button
+          variant="contained"
+          disabled={isDrafting}
+          onClick={() =>
+            onDraft({
+              minutes: Math.round(minutes ?? 0),
+              balls: Math.round(balls ?? 0),
+              places: where,
+              area: area || null,
+              approach: approach || null,
+              hot: frame.hot ?? false,
+              windFromDegrees: frame.windFromDegrees ?? null,
+              warmedUpBefore: frame.warmedUpBefore ?? false,
+              another: 0,
+            })
+          }
+        >
+          Draft
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,48 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { Schemas } from '../../api/client';
+import { Notice } from '../../ui/DraftNotices';
+import type { Plan } from './draft';
+
+interface Props {
+  drafted: Schemas['Drafted'];
+  another: number;
+  plan: Plan;
+  isDrafting: boolean;
+  onAnother: (another: number) => void;
+  onClose: () => void;
+}
+
+/** Why the draft is as it is, and the way to another one and back. */
+export function Drafted({ drafted, another, plan, isDrafting, onAnother, onClose }: Props) {
+  const reasons = drafted.reasons.filter((r) => plan.segments.some((s) => s.id === r.segmentId));
+  return (
+    <Box component="section" aria-label="Draft">
+      <Notice text={another === 0 ? 'Drafted. Everything can be changed.' : `Draft ${another + 1}.`}>
+        <Button disabled={isDrafting} onClick={() => onAnother(another + 1)}>
+          Another
+        </Button>
+        {another > 0 && (
+          <Button disabled={isDrafting} onClick={() => onAnother(another - 1)}>
+            The one before
+          </Button>
+        )}
+        <Button onClick={onClose}>Fine</Button>
+      </Notice>
+      <Box component="ol" sx={{ m: 0, mb: 1.5, pl: 2.5, fontSize: 14.5, columns: { md: 2 }, columnGap: 4 }}>
+        {reasons.map((r) => (
+          <li key={r.segmentId}>
+            <b>{plan.segments.find((s) => s.id === r.segmentId)?.title}</b>: {r.why}
+          </li>
+        ))}
+      </Box>
+      {drafted.constraints.length > 0 && (
+        <Box sx={{ mb: 1.5, fontSize: 14.5, color: 'secondary.main' }}>
+          {drafted.constraints.map((c) => (
+            <div key={c}>{c}</div>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}

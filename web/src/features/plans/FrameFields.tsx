@@ -1,0 +1,155 @@
+import Box from '@mui/material/Box';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { answer, api, type Schemas } from '../../api/client';
+import { Choice, optionsOf } from '../../ui/Field';
+import { approaches, equipment, hands, levels, minutes, seasons } from '../../ui/format';
+import { NumberField } from '../../ui/NumberField';
+import { Tick } from '../../ui/Tick';
+import { usePlanContext } from './queries';
+
+interface Props {
+  frame: Schemas['PlanFrame'];
+  onChange: (frame: Schemas['PlanFrame']) => void;
+  studentId: string | null;
+  onFor: (studentId: string | null) => void;
+  check: Schemas['PlanCheckView'] | undefined;
+  errorAt: (path: string) => string | undefined;
+}
+
+const own = { value: '', label: 'the student’s' } as const;
+const winds = {
+  '': 'none to speak of',
+  0: 'north',
+  45: 'north-east',
+  90: 'east',
+  135: 'south-east',
+  180: 'south',
+  225: 'south-west',
+  270: 'west',
+  315: 'north-west',
+};
+
+/** Whom the plan is for and what it has to fit into, with what is left of it always in sight. */
+export function FrameFields({ frame, onChange, studentId, onFor, check, errorAt }: Props) {
+  const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
+  const set = (part: Schemas['PlanFrame']) => onChange({ ...frame, ...part });
+  return (
+    <Box component="section" aria-label="What it has to fit" sx={{ mt: 1.5 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr 1fr', md: '1.4fr 84px 84px 1.2fr 1.1fr auto' },
+          gap: 1.5,
+          alignItems: 'end',
+        }}
+      >
+        <Choice
+          label="For"
+          value={studentId ?? ''}
+          options={[
+            { value: '', label: 'nobody in particular' },
+            ...(students.data ?? []).map((s) => ({ value: s.id, label: s.name })),
+          ]}
+          onChange={(id) => onFor(id || null)}
+        />
+        <NumberField
+          label="Minutes"
+          optional
+          value={frame.minutes}
+          onChange={(n) => set({ minutes: n === null ? null : Math.round(n) })}
+          error={errorAt('frame.minutes')}
+        />
+        <NumberField
+          label="Balls"
+          optional
+          value={frame.balls}
+          onChange={(n) => set({ balls: n === null ? null : Math.round(n) })}
+          error={errorAt('frame.balls')}
+        />
+        <Choice
+          label="Approach"
+          value={frame.approach ?? ''}
+          options={[own, ...optionsOf(approaches)]}
+          onChange={(approach) => set({ approach: approach || null })}
+        />
+        <Choice
+          label="Wind from"
+          value={String(frame.windFromDegrees ?? '')}
+          options={optionsOf(winds as Record<string, string>)}
+          onChange={(from) => set({ windFromDegrees: from === '' ? null : Number(from) })}
+        />
+        <Box sx={{ display: 'flex', gap: 1.5, minHeight: 42, alignItems: 'center', flexWrap: 'wrap' }}>
+          <Tick label="Hot day" checked={frame.hot ?? false} onChange={(hot) => set({ hot })} />
+          <Tick
+            label="Comes warm"
+            checked={frame.warmedUpBefore ?? false}
+            onChange={(warmedUpBefore) => set({ warmedUpBefore })}
+          />
+        </Box>
+      </Box>
+      {(check?.minutesLeft ?? null) !== null || (check?.ballsLeft ?? null) !== null ? (
+        <Box data-testid="left-over" sx={{ mt: 1, fontWeight: 620 }}>
+          {[
+            check?.minutesLeft === null || check?.minutesLeft === undefined ? '' : left(check.minutesLeft, 'min'),
+            check?.ballsLeft === null || check?.ballsLeft === undefined ? '' : left(check.ballsLeft, 'balls'),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </Box>
+      ) : null}
+      {studentId && <ContextLine studentId={studentId} />}
+    </Box>
+  );
+}
+
+const left = (n: number, unit: string) => (n < 0 ? `${-n} ${unit} too many` : `${n} ${unit} left`);
+
+/** Who it is for, in a line or two: season, competition, focus, what is carried, what hurts. */
+function ContextLine({ studentId }: { studentId: string }) {
+  const context = usePlanContext(studentId);
+  if (!context.data) return null;
+  const c = context.data;
+  const competition =
+    c.nextCompetition === null || c.daysToCompetition === null
+      ? ''
+      : c.daysToCompetition <= 0
+        ? `${c.nextCompetition} is on`
+        : `${c.nextCompetition} in ${c.daysToCompetition} days`;
+  const carried = c.equipment.map((e) => equipment[e].toLowerCase()).join(', ');
+  const windows = c.windows
+    .map((w) => `${w.weekday.charAt(0).toUpperCase()}${w.weekday.slice(1, 3)} ${minutes(w.minutes)}`)
+    .join(', ');
+  return (
+    <Box data-testid="plan-context" sx={{ mt: 1, fontSize: 15, color: 'text.secondary' }}>
+      {[
+        levels[c.level],
+        hands[c.hand],
+        seasons[c.season],
+        competition,
+        c.focus.goal && `focus: ${c.focus.goal}`,
+        c.load && loads[c.load],
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+      {(carried || windows) && (
+        <Box component="span" sx={{ display: 'block' }}>
+          {[carried && `carries ${carried}`, windows && `has ${windows}`].filter(Boolean).join(' · ')}
+        </Box>
+      )}
+      {c.hurt.length > 0 && (
+        <Box component="span" sx={{ display: 'block', color: 'error.main', fontWeight: 620 }}>
+          Hurts, and nobody has cleared it: {c.hurt.join(', ')}.{' '}
+          <Link to={`/students/${studentId}/file`}>Care notes</Link>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const loads: Record<Schemas['LoadStanding'], string> = {
+  light: 'a light week so far',
+  usual: 'load as usual',
+  busy: 'a busy week',
+  caution: 'load high against the four weeks before',
+};
