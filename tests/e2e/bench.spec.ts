@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { comeIn } from './people';
+import { addStudent, comeIn } from './people';
 
 const rows = (page: Page) => page.getByTestId('segment-row');
 const titles = async (page: Page) =>
@@ -31,6 +31,7 @@ test('segments are moved and resized by keys', async ({ page }) => {
 
 test('segments are moved by dragging', async ({ page }) => {
   await newPlan(page, 'By dragging');
+  await page.getByRole('button', { name: 'Move Random' }).scrollIntoViewIfNeeded();
   const handle = (await page.getByRole('button', { name: 'Move Random' }).boundingBox())!;
   const target = (await rows(page).first().boundingBox())!;
   await page.mouse.move(handle.x + 8, handle.y + 8);
@@ -81,4 +82,147 @@ test('two coaches on one plan do not overwrite each other silently', async ({ pa
   await expect(page.getByLabel('Purpose')).toHaveValue('From this window');
   await page.getByRole('button', { name: 'Take theirs' }).click();
   await expect(page.getByLabel('Purpose')).toHaveValue('From the other window');
+});
+
+test('what was done is undone and done again; a segment is duplicated and parted', async ({ page }) => {
+  await newPlan(page, 'Back and forth');
+  await page.keyboard.press('Alt+d');
+  await expect(rows(page)).toHaveCount(4);
+  await page.keyboard.press('Alt+s');
+  expect(await titles(page)).toEqual(['Warm-up', 'Block', 'Random', 'Random', 'Random']);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(rows(page)).toHaveCount(3);
+  await page.getByRole('button', { name: /^Redo/ }).click();
+  await expect(rows(page)).toHaveCount(4);
+});
+
+test('a segment is made longer and moved by dragging on the strip', async ({ page }) => {
+  await newPlan(page, 'On the strip');
+  const minutes = page.getByRole('region', { name: 'Totals' });
+  await expect(minutes).toContainText('40 min');
+  const edge = (await page.getByTestId('resize').nth(1).boundingBox())!;
+  await page.mouse.move(edge.x + 5, edge.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(edge.x + 155, edge.y + 60, { steps: 10 });
+  await page.mouse.up();
+  await expect(minutes).not.toContainText('40 min');
+  await page.keyboard.press('Control+z');
+  await expect(minutes).toContainText('40 min');
+
+  const strip = page.getByRole('group', { name: 'Session strip' });
+  const [first, last] = [
+    await strip.getByRole('button').first().boundingBox(),
+    await strip.getByRole('button').last().boundingBox(),
+  ];
+  await page.mouse.move(last!.x + 40, last!.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(first!.x + 20, last!.y + 20, { steps: 8 });
+  await page.mouse.up();
+  expect(await titles(page)).toEqual(['Random', 'Warm-up', 'Block']);
+});
+
+test('the check points at a segment, its fix is one key away, and a reason keeps what the coach decides', async ({
+  page,
+}) => {
+  await newPlan(page, 'Checked');
+  await page.getByLabel('Purpose').fill('Start it on line');
+  await page.getByLabel('Success test').fill('Seven of ten');
+  const findings = page.getByTestId('finding');
+  // Block is technique with balls, without a focus and without feedback.
+  await expect(findings).toHaveCount(2);
+  await expect(findings.first()).toContainText('Nothing tells the student after each ball whether it was there.');
+  await findings.first().getByRole('button', { name: 'Block' }).click();
+  await expect(page.getByRole('textbox', { name: 'Segment' })).toHaveValue('Block');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('f');
+  await expect(findings).toHaveCount(1);
+  await expect(page.getByLabel('Feedback from')).toHaveValue('ownFeel');
+  await findings.getByRole('button', { name: 'Live with it' }).click();
+  await findings.getByLabel('Why').fill('Only to warm to it');
+  await findings.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing stands against it' })).toBeVisible();
+  await expect(page.getByText('Kept, because: Only to warm to it')).toBeVisible();
+  await page.keyboard.press('Control+s');
+  await expect(page.getByTestId('save-state')).toHaveText('saved');
+  await page.reload();
+  await expect(page.getByText('Kept, because: Only to warm to it')).toBeVisible();
+});
+
+test('a plan that was saved once is saved by itself', async ({ page }) => {
+  await newPlan(page, 'By itself');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByTestId('save-state')).toHaveText('saved');
+  await page.getByLabel('Purpose').fill('Keep it without a thought');
+  await expect(page.getByTestId('save-state')).toHaveText('not saved yet');
+  await expect(page.getByTestId('save-state')).toHaveText('saved', { timeout: 10_000 });
+  await page.reload();
+  await expect(page.getByLabel('Purpose')).toHaveValue('Keep it without a thought');
+});
+
+test('from nothing to a published hour without a finding in at most ten actions', async ({ page }) => {
+  await comeIn(page, 'coach');
+  await addStudent(page, 'Dora Entwurf');
+  await page.goto('/plans');
+  await expect(page.getByRole('link', { name: /^New plan/ })).toBeVisible();
+  let actions = 0;
+  const act = async (action: Promise<unknown>) => {
+    await action;
+    actions++;
+  };
+  await act(page.keyboard.press('n'));
+  await expect(page.getByRole('region', { name: 'Templates' })).toBeVisible();
+  await act(page.getByLabel('For', { exact: true }).selectOption({ label: 'Dora Entwurf' }));
+  await act(page.keyboard.press('g'));
+  await act(page.getByRole('button', { name: 'Draft', exact: true }).click());
+  await expect(page.getByRole('region', { name: 'Draft', exact: true })).toBeVisible();
+  await expect(page.getByTestId('left-over')).toContainText('0 min left');
+  await expect(page.getByRole('heading', { name: 'Nothing stands against it' })).toBeVisible();
+  await act(page.keyboard.press('Control+s'));
+  await act(page.getByRole('button', { name: 'Set for a student' }).click());
+  await act(page.getByLabel('Student').selectOption({ label: 'Dora Entwurf' }));
+  await act(page.getByRole('button', { name: 'Put it in the week' }).click());
+  await act(page.getByRole('button', { name: /^Publish/ }).click());
+  await expect(page.getByTestId('session-tile')).toContainText('to come, 60 min');
+  expect(actions).toBeLessThanOrEqual(10);
+});
+
+test('another draft is a different one, and going back gives the first again', async ({ page }) => {
+  await comeIn(page, 'coach');
+  await page.goto('/plans/new');
+  await page.getByRole('button', { name: /^Draft one/ }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Range', exact: true }).click();
+  await dialog.getByRole('button', { name: 'Draft', exact: true }).click();
+  await expect(dialog.getByRole('alert')).toContainText('Name at least one place.');
+  await dialog.getByRole('button', { name: 'Putting green' }).click();
+  await dialog.getByRole('button', { name: 'Draft', exact: true }).click();
+  await expect(page.getByText('Drafted. Everything can be changed.')).toBeVisible();
+  const first = await titles(page);
+  const seen = new Set([first.join()]);
+  for (let n = 2; n <= 4; n++) {
+    await page.getByRole('button', { name: 'Another' }).click();
+    await expect(page.getByText(`Draft ${n}.`)).toBeVisible();
+    seen.add((await titles(page)).join());
+  }
+  expect(seen.size).toBeGreaterThan(1);
+  for (let n = 3; n >= 1; n--) await page.getByRole('button', { name: 'The one before' }).click();
+  await expect(page.getByText('Drafted. Everything can be changed.')).toBeVisible();
+  expect(await titles(page)).toEqual(first);
+});
+
+test('calls are looked at with how much they change, rolled again, and kept', async ({ page }) => {
+  await newPlan(page, 'Called');
+  await rows(page).getByText('Random', { exact: true }).click();
+  for (const club of ['7 iron', '9 iron', 'Hybrid'])
+    await page.getByRole('group', { name: 'Clubs' }).getByRole('button', { name: club, exact: true }).click();
+  await page.getByText('How it is counted, aids, calls, priority').click();
+  await page.getByRole('button', { name: 'Write the calls down' }).click();
+  await expect(page.getByTestId('variety')).toContainText('the club changes 100');
+  const list = page.getByRole('list').filter({ hasText: 'iron, ' }).last();
+  const before = await list.innerText();
+  await page.getByRole('button', { name: 'Roll again' }).click();
+  await expect(list).not.toHaveText(before, { useInnerText: true });
+  await page.getByRole('button', { name: 'Take this list' }).click();
+  await expect(page.getByRole('button', { name: '15 calls written down' })).toBeVisible();
 });

@@ -109,3 +109,37 @@ test('on a shared phone nobody goes on with somebody else’s session', async ({
   await shared.getByRole('link', { name: 'Practise' }).click();
   await expect(shared.getByRole('button', { name: 'Begin' })).toBeVisible();
 });
+
+test('half an hour and forty balls make the session fit, with reasons, and it is labelled trimmed', async ({
+  page: coach,
+  browser,
+}) => {
+  await comeIn(coach, 'coach');
+  const link = await addStudent(coach, 'Kurt Kurzzeit');
+  await setAndPublish(coach, /Set-up, aim/, 'Any day of the week');
+  const student = await onPhone(browser);
+  await join(student, link, 'kurt@phone.example');
+  await student.getByRole('link', { name: 'Practise', exact: true }).click();
+  await expect(student.getByRole('button', { name: 'Begin' })).toBeVisible();
+  // What fits was worked out beforehand: it needs no signal.
+  await student.context().setOffline(true);
+  await student.getByRole('button', { name: 'How do you come today?' }).click();
+  await student.getByLabel('Minutes I have').fill('30');
+  await student.getByLabel('Balls I have').fill('40');
+  const fit = student.getByRole('region', { name: 'Made to fit' });
+  await expect(fit).toContainText('For 30 min and 40 balls');
+  await expect(fit).toContainText('The rest is shortened in proportion, to 30 minutes.');
+  await student.getByRole('button', { name: 'Begin' }).click();
+  await expect(student.getByTestId('left')).toContainText('30 min, 40 balls');
+  await student.context().setOffline(false);
+  for (;;) {
+    const next = student.getByRole('button', { name: /^Done/ });
+    const isLast = (await next.innerText()) === 'Done';
+    await next.click();
+    if (isLast) break;
+  }
+  await student.getByRole('button', { name: 'Finish' }).click();
+  await expect(student.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
+  await coach.reload();
+  await expect(coach.getByTestId('session-tile')).toContainText('trimmed, and done');
+});

@@ -47,7 +47,9 @@ export function SegmentRun({ session, segment, open, log, add }: Props) {
   const now = useTick(isRunning);
   const seconds = secondsOf(log, segment.id, now);
   // The next segment begins at its top, wherever the last one was left.
-  useEffect(() => window.scrollTo(0, 0), []);
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, []);
   const settle = (outcome: Schemas['SegmentOutcome']) => {
     add(
       { kind: 'settled', segmentId: segment.id, outcome },
