@@ -6,6 +6,7 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   page: coach,
   browser,
 }) => {
+  test.setTimeout(120_000);
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Greta Wedgeworth');
 
@@ -58,7 +59,7 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await expect(coach.getByTestId('save-state')).toHaveText('saved');
   await coach.goto('/tee-line');
   await coach.getByRole('link', { name: 'Greta Wedgeworth' }).click();
-  await setAndPublish(coach, /Own three distances/, 'Wed 6 May');
+  await setAndPublish(coach, /Own three distances/, '2026-05-06');
 
   // On the phone: one hit at once, one after a miss, one never.
   const phone = await onPhone(browser);

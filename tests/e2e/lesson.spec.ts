@@ -34,7 +34,7 @@ test('a lesson: the coach counts beside the student, and what was agreed waits i
 test('a session done on paper is typed in with the attempts of its drill', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Paula Papier');
-  await setAndPublish(coach, /An hour of putting/, 'Any day of the week');
+  await setAndPublish(coach, /An hour of putting/);
   const student = await onPhone(browser);
   await join(student, link, 'paula@paper.example');
   await student.getByRole('link', { name: 'Practise', exact: true }).click();

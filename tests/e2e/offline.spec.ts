@@ -11,9 +11,9 @@ const allSent = (page: Page) => expect(sync(page)).toHaveText('all sent', { time
 async function studentWithSession(coach: Page, phone: Page, name: string) {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, name);
-  await setAndPublish(coach, /An hour of putting/, 'Any day of the week');
+  await setAndPublish(coach, /An hour of putting/);
   const email = `${name.toLowerCase().replaceAll(' ', '.')}@offline.example`;
-  await join(phone, new URL(link).pathname, email);
+  await join(phone, link, email);
   return email;
 }
 

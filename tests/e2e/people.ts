@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { expect, type Browser, type BrowserContextOptions, type Page } from '@playwright/test';
 
 const phone: BrowserContextOptions = {
@@ -7,10 +8,10 @@ const phone: BrowserContextOptions = {
   reducedMotion: 'reduce',
 };
 
-/** Signs in by one of the demo's buttons, in the page's own browser. */
+/** Signs in as one of the demo's people. The buttons themselves are pressed in slice.spec.ts. */
 export async function comeIn(page: Page, as: 'coach' | 'student') {
-  await page.goto('/sign-in');
-  await page.getByRole('button', { name: as === 'coach' ? 'Come in as the coach' : 'Come in as a student' }).click();
+  expect((await page.request.post('/api/accounts/demo-sign-in', { data: { as } })).status()).toBe(200);
+  await page.goto(as === 'coach' ? '/tee-line' : '/my-week');
   await expect(page.getByRole('heading', { level: 1, name: as === 'coach' ? 'Tee line' : 'My week' })).toBeVisible();
 }
 
@@ -20,36 +21,37 @@ export async function onPhone(browser: Browser, options: BrowserContextOptions =
   return context.newPage();
 }
 
+const isNew = { 'If-None-Match': '*' };
+
 /** Adds a student and returns the one-time link. The coach ends on the student's page. */
 export async function addStudent(coach: Page, name: string): Promise<string> {
-  await coach.goto('/tee-line');
-  await coach.getByRole('button', { name: 'Add a student' }).click();
-  await coach.getByLabel('Name').fill(name);
-  await coach.getByRole('button', { name: 'Add', exact: true }).click();
-  await coach.getByRole('link', { name }).click();
-  await coach.getByRole('button', { name: 'Invite', exact: true }).click();
-  const link = await coach.getByTestId('invitation-link').innerText();
-  await coach.getByRole('button', { name: 'Close' }).click();
-  return link;
+  const id = randomUUID();
+  const data = { name, hand: 'right', level: 'improving', coachNote: '' };
+  expect((await coach.request.put(`/api/students/${id}`, { data, headers: isNew })).status()).toBe(200);
+  const invited = await coach.request.post(`/api/students/${id}/invitations`);
+  await coach.goto(`/students/${id}`);
+  await expect(coach.getByRole('heading', { level: 1, name })).toBeVisible();
+  return ((await invited.json()) as { path: string }).path;
 }
 
 /** Follows an invitation and chooses how to sign in. */
 export async function join(page: Page, link: string, email: string) {
-  await page.goto(link);
-  await page.getByLabel('E-mail').fill(email);
-  await page.getByLabel('Password').fill('a made-up password');
-  await page.getByRole('button', { name: 'Come in' }).click();
+  const token = link.split('/').at(-1) ?? '';
+  const data = { email, password: 'a made-up password', name: '', academyName: null, timeZone: 'UTC' };
+  expect((await page.request.post(`/api/accounts/invitations/${token}/accept`, { data })).status()).toBe(200);
+  await page.goto('/my-week');
   await expect(page.getByRole('heading', { level: 1, name: 'My week' })).toBeVisible();
 }
 
-/** Puts a plan of the list into the week on the student's page and publishes it. */
-export async function setAndPublish(coach: Page, plan: RegExp, day: string) {
-  await coach.getByRole('button', { name: 'Put a plan in' }).click();
-  const dialog = coach.getByRole('dialog');
-  const option = await dialog.getByLabel('Plan').locator('option').filter({ hasText: plan }).innerText();
-  await dialog.getByLabel('Plan').selectOption({ label: option });
-  await dialog.getByLabel('Day').selectOption({ label: day });
-  await dialog.getByRole('button', { name: 'Put it in as a draft' }).click();
-  await coach.getByRole('button', { name: /^Publish/ }).click();
-  await expect(coach.getByRole('button', { name: /^Publish/ })).toHaveCount(0);
+/** Puts a plan of the list into this week of the student whose page the coach is on, on a day or on any, and publishes it. */
+export async function setAndPublish(coach: Page, plan: RegExp, day: string | null = null) {
+  const studentId = new URL(coach.url()).pathname.split('/').at(-1) ?? '';
+  const plans = (await (await coach.request.get('/api/plans')).json()) as { id: string; title: string }[];
+  const planId = plans.find((p) => plan.test(p.title))?.id;
+  const data = { studentId, planId, week: '2026-W19', day, requirement: 'must' };
+  const set = await coach.request.put(`/api/weeks/assignments/${randomUUID()}`, { data, headers: isNew });
+  expect(set.status()).toBe(200);
+  expect((await coach.request.post(`/api/weeks/2026-W19/students/${studentId}/publish`)).status()).toBe(200);
+  await coach.reload();
+  await expect(coach.getByTestId('session-tile').first()).toBeVisible();
 }

@@ -4,7 +4,7 @@ import { addStudent, comeIn, join, onPhone, setAndPublish } from './people';
 test('pain that is sharp ends the session, says why, and the coach sees it first', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Pernille Hurtig');
-  await setAndPublish(coach, /Set-up, aim/, 'Any day of the week');
+  await setAndPublish(coach, /Set-up, aim/);
   const student = await onPhone(browser);
   await join(student, link, 'pernille@phone.example');
   await student.getByRole('link', { name: 'Practise' }).click();
@@ -27,7 +27,7 @@ test('pain that is sharp ends the session, says why, and the coach sees it first
 test('what loads a part that hurts a little falls out, and counts for nothing', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Ewald Schonung');
-  await setAndPublish(coach, /Set-up, aim/, 'Any day of the week');
+  await setAndPublish(coach, /Set-up, aim/);
   const student = await onPhone(browser);
   await join(student, link, 'ewald@phone.example');
   await student.getByRole('link', { name: 'Practise' }).click();
@@ -94,9 +94,9 @@ test('without a connection everything is kept on the phone and sent afterwards',
 test('on a shared phone nobody goes on with somebody else’s session', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
   const first = await addStudent(coach, 'Aki Gedeelt');
-  await setAndPublish(coach, /Twenty minutes/, 'Any day of the week');
+  await setAndPublish(coach, /Twenty minutes/);
   const second = await addStudent(coach, 'Bo Gedeelt');
-  await setAndPublish(coach, /Twenty minutes/, 'Any day of the week');
+  await setAndPublish(coach, /Twenty minutes/);
   const shared = await onPhone(browser);
   await join(shared, first, 'aki@shared.example');
   await shared.getByRole('link', { name: 'Practise' }).click();
@@ -116,7 +116,7 @@ test('half an hour and forty balls make the session fit, with reasons, and it is
 }) => {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Kurt Kurzzeit');
-  await setAndPublish(coach, /Set-up, aim/, 'Any day of the week');
+  await setAndPublish(coach, /Set-up, aim/);
   const student = await onPhone(browser);
   await join(student, link, 'kurt@phone.example');
   await student.getByRole('link', { name: 'Practise', exact: true }).click();

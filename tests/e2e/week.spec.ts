@@ -4,7 +4,7 @@ import { addStudent, comeIn, join, onPhone, setAndPublish } from './people';
 test('a session is moved, excused and taken out, and the student is told', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Wim Weekelijks');
-  await setAndPublish(coach, /An hour of putting/, 'Tue 5 May');
+  await setAndPublish(coach, /An hour of putting/, '2026-05-05');
   const tile = coach.getByTestId('session-tile');
   await expect(tile).toContainText('missed, 60 min');
   await expect(coach.getByTestId('week-completion')).toHaveText('0 % done: 0 of 60 min');

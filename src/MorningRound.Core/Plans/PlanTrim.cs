@@ -86,8 +86,10 @@ public static class PlanTrim
         var before = Imbalance(plan, context);
         var pause = plan.Segments.OfType<Pause>().FirstOrDefault(p => minutes <= 60 && total - p.Minutes >= minutes * 9 / 10);
         if (pause is not null) return pause;
+        // Where everything is of one priority nothing is the least; it is shortened instead.
+        var highest = plan.Practice().Where(s => s.Phase != Phase.WarmUp).Select(s => s.Priority).DefaultIfEmpty(1).Min();
         return plan.Practice()
-            .Where(s => s != firstWarmUp && total - s.Minutes >= minutes * 9 / 10)
+            .Where(s => s != firstWarmUp && (s.Priority > highest || s.Phase == Phase.WarmUp) && total - s.Minutes >= minutes * 9 / 10)
             .Select((s, i) => (Segment: s, Place: i))
             .OrderByDescending(s => s.Segment.Priority).ThenByDescending(s => s.Place)
             .Select(s => s.Segment)

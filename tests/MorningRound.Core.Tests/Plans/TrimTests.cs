@@ -43,6 +43,14 @@ public sealed class TrimTests
     }
 
     [Fact]
+    public void Where_everything_is_of_one_priority_all_of_it_is_shortened()
+    {
+        var trimmed = PlanTrim.Of(Clean with { Frame = new PlanFrame(), Segments = [Stretch, Technique, CalledIrons, Holes] }, 30, null, Context)!;
+        Assert.Empty(trimmed.Dropped);
+        Assert.Equal("The rest is shortened in proportion, to 30 minutes.", Assert.Single(trimmed.Reasons));
+    }
+
+    [Fact]
     public void What_fits_is_left_alone() => Assert.Null(PlanTrim.Of(Clean, 55, 57, Context));
 
     [Fact]

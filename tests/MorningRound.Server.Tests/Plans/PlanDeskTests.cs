@@ -118,12 +118,13 @@ public class PlanDeskTests(OneSchool fixture) : IClassFixture<OneSchool>
         var trim = view["trims"]!.AsArray().First(t => t!["minutes"]!.GetValue<int>() == 20 && t["balls"] is null)!;
         await _school.SendAsync(Guid.CreateVersion7(), id,
             School.Entry(1, "trimmed", -60, ("kept", trim["kept"])),
-            School.Entry(2, "settled", -40, ("segmentId", School.First), ("outcome", "done")),
-            School.Entry(3, "finished", -40));
+            School.Entry(2, "settled", -50, ("segmentId", School.First), ("outcome", "done")),
+            School.Entry(3, "settled", -40, ("segmentId", School.Second), ("outcome", "done")),
+            School.Entry(4, "finished", -40));
         var card = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!["card"]!;
         Assert.Equal("trimmed", card["standing"]!.GetValue<string>());
-        // By hand: of 33 minutes the pause and the second segment fall out; the first keeps its 20, of 30 minutes of practice.
-        Assert.Equal(20, Assert.Single(trim["kept"]!.AsArray())!["minutes"]!.GetValue<int>());
+        // By hand: of 33 minutes the pause falls out, and 20 and 10 become 13 and 7 of 20.
+        Assert.Equal([13, 7], trim["kept"]!.AsArray().Select(k => k!["minutes"]!.GetValue<int>()));
         Assert.Equal(20, card["completion"]!["doneMinutes"]!.GetValue<double>(), 9);
     }
 

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { displaysOf, walkThrough, type DrillInput } from '../drills/flow';
 import { Loading } from '../../ui/states';
-import { useSessionView, type Session } from './queries';
+import { useJudged, type Session } from './queries';
 
 interface Props {
   session: Session;
@@ -49,7 +49,7 @@ export function After({ session, inputs, isSent, isLesson, home, onLeave }: Prop
 
 /** What the server makes of it: each drill against what was asked and the times before. */
 function Judged({ assignmentId }: { assignmentId: string }) {
-  const view = useSessionView(assignmentId);
+  const view = useJudged(assignmentId);
   if (view.isPending) return <Loading what="what it gave" />;
   const results = view.data?.results ?? [];
   if (results.length === 0) return null;

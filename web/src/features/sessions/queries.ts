@@ -14,6 +14,14 @@ const getSession = (assignmentId: string) =>
 export const useSessionView = (assignmentId: string) =>
   useQuery({ queryKey: sessionKey(assignmentId), queryFn: () => getSession(assignmentId) });
 
+/** A session as the server judges it once the log has arrived; what was known of it before is of no use. */
+export const useJudged = (assignmentId: string) =>
+  useQuery({
+    queryKey: [...sessionKey(assignmentId), 'judged'],
+    queryFn: () => getSession(assignmentId),
+    staleTime: 0,
+  });
+
 /** A session to practise from, which is also there without a signal. */
 export const useSessionToPractise = (assignmentId: string) =>
   useKeptQuery(sessionKey(assignmentId), () => getSession(assignmentId));
