@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { addStudent, comeIn, join, onPhone, setAndPublish } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
 
 test('a coach fills a file, finds a drill, changes a copy, tries it and sets it; the student runs it', async ({
   page: coach,
@@ -9,6 +9,7 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   test.setTimeout(120_000);
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Greta Wedgeworth');
+  await toStudent(coach);
 
   // The file: the numbers of three wedges' full swings, and a goal.
   await coach.getByRole('link', { name: 'File' }).click();
@@ -57,8 +58,6 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await planned.getByLabel('At least').fill('2');
   await coach.keyboard.press('Control+s');
   await expect(coach.getByTestId('save-state')).toHaveText('saved');
-  await coach.goto('/tee-line');
-  await coach.getByRole('link', { name: 'Greta Wedgeworth' }).click();
   await setAndPublish(coach, /Own three distances/, '2026-05-06');
 
   // On the phone: one hit at once, one after a miss, one never.
@@ -91,7 +90,7 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await expect(phone.getByText('Your coach can see it now.')).toBeVisible();
 
   // The coach, that minute: two of three cells with 1 + 2 + 3 balls.
-  await coach.reload();
+  await toStudent(coach);
   await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link', { name: 'Own three distances' }).click();
   const result = coach.getByTestId('drill-result');
   await expect(result).toContainText('2 of 3 cells hit with 6 balls.');

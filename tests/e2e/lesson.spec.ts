@@ -1,11 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { addStudent, comeIn, join, onPhone, setAndPublish } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
 
 test('a lesson: the coach counts beside the student, and what was agreed waits in next week as a draft', async ({
   page: coach,
 }) => {
   await comeIn(coach, 'coach');
   await addStudent(coach, 'Lotte Lektion');
+  await toStudent(coach);
   await coach.getByRole('link', { name: 'Hold a lesson' }).click();
   await coach.getByLabel('What for').fill('Find the low point');
   await coach.getByRole('button', { name: 'Begin the lesson' }).click();
@@ -55,7 +56,7 @@ test('a session done on paper is typed in with the attempts of its drill', async
   await expect(student.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
 
   // 15 minutes done whole and 20 of 40 balls of 15 minutes: 22.5 of 60.
-  await coach.reload();
+  await toStudent(coach);
   await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
   await expect(coach.getByText('22.5 of 60 planned minutes done, pauses apart')).toBeVisible();
   await expect(coach.getByTestId('drill-result')).toContainText('Best run 2 of 5 asked, in 5 attempts.');
@@ -77,7 +78,7 @@ test('practice of one’s own is noted, practised, and stands outside the week',
   await student.getByRole('button', { name: 'Done', exact: true }).click();
   await student.getByRole('button', { name: 'Finish' }).click();
   await expect(student.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
-  await coach.reload();
+  await toStudent(coach);
   await expect(coach.getByTestId('session-tile')).toContainText('on their own, done');
   await expect(coach.getByRole('region', { name: 'Last sessions' })).toContainText('Practice of my own');
 });

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { Middleman } from './middleman';
-import { addStudent, comeIn, join, onPhone, setAndPublish } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
 
 test.describe.configure({ timeout: 90_000 });
 
@@ -68,7 +68,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
   await flow.getByRole('button', { name: 'Undo the last one' }).click();
   await allSent(phone);
 
-  await coach.reload();
+  await toStudent(coach);
   await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
   await expect(coach.getByTestId('drill-result')).toContainText('Best run 2');
 });
@@ -126,7 +126,7 @@ test('a server that is killed, and an answer that is lost, cost nothing and doub
   await expect(phone.getByTestId('flow-counts')).toContainText('4');
   await middleman.open();
   await allSent(phone);
-  await coach.reload();
+  await toStudent(coach);
   await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
   await expect(coach.getByTestId('drill-result')).toContainText('Best run 4');
   await middleman.kill();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addStudent, comeIn, join, onPhone, setAndPublish } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
 
 test('pain that is sharp ends the session, says why, and the coach sees it first', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
@@ -51,7 +51,7 @@ test('what loads a part that hurts a little falls out, and counts for nothing', 
   await expect(student.getByText('Your coach can see it now.')).toBeVisible();
 
   // 60 minutes were planned; 5 of stretching and 15 of the drill count for nothing: 40 of 40.
-  await coach.reload();
+  await toStudent(coach);
   await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
   await expect(coach.getByText('40 of 40 planned minutes done, pauses apart')).toBeVisible();
   await expect(coach.getByText('Came with nerves of 7 of 10, with 50 min')).toBeVisible();
@@ -140,6 +140,6 @@ test('half an hour and forty balls make the session fit, with reasons, and it is
   }
   await student.getByRole('button', { name: 'Finish' }).click();
   await expect(student.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
-  await coach.reload();
+  await toStudent(coach);
   await expect(coach.getByTestId('session-tile')).toContainText('trimmed, and done');
 });

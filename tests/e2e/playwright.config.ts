@@ -12,8 +12,7 @@ const baseURL = `http://127.0.0.1:${process.env.E2E_PORT}`;
 export default defineConfig({
   testDir: '.',
   timeout: 60_000,
-  workers: 2,
-  fullyParallel: true,
+  workers: 1,
   forbidOnly: true,
   reporter: [['line'], ['json', { outputFile: '../../.build/e2e.json' }]],
   outputDir: '../../.build/e2e-results',
