@@ -11,7 +11,9 @@ const baseURL = `http://127.0.0.1:${process.env.E2E_PORT}`;
 /** The application as ./start runs it, with demo data, on Wednesday 6 May 2026, in Debian's Chromium. */
 export default defineConfig({
   testDir: '.',
-  timeout: 60_000,
+  // Other suites run beside this one on two cores: patience costs nothing where all goes well.
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   workers: 1,
   forbidOnly: true,
   reporter: [['line'], ['json', { outputFile: '../../.build/e2e.json' }]],

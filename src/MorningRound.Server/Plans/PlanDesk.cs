@@ -98,6 +98,8 @@ public sealed class PlanDesk(MorningRoundDb db, DomainClock clock, PlanContextBo
             Load = context.Load?.Standing,
             LoadRatio = context.Load?.Ratio,
             Windows = file.Own.Windows,
+            DislikedClubs = file.Own.DislikedClubs,
+            DislikedSides = file.Own.DislikedSides,
         };
     }
 }
@@ -209,4 +211,10 @@ public sealed record PlanContextView
     public required double? LoadRatio { get; init; }
 
     public required IReadOnlyList<PracticeWindow> Windows { get; init; }
+
+    /// <summary>Clubs that belong among the calls because they are awkward.</summary>
+    public required IReadOnlyList<Club> DislikedClubs { get; init; }
+
+    /// <summary>Sides on which a target or trouble is disliked, and so belongs among the calls.</summary>
+    public required IReadOnlyList<TargetSide> DislikedSides { get; init; }
 }

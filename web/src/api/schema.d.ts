@@ -2634,6 +2634,8 @@ export interface components {
       /** Format: double */
       loadRatio: null | number;
       windows: components['schemas']['PracticeWindow'][];
+      dislikedClubs: components['schemas']['Club'][];
+      dislikedSides: components['schemas']['TargetSide'][];
     };
     PlanDraftInput: {
       request: components['schemas']['DraftRequest'];

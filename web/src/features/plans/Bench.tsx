@@ -277,6 +277,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           <SegmentEditor
             key={segment.id}
             segment={segment}
+            writtenFor={context.data}
             errorAt={(field) => errorAt(`segments[${index}].${field}`)}
             onChange={(to) => change({ do: 'change', id: segment.id, to })}
           />

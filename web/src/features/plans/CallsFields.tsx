@@ -14,9 +14,11 @@ const most = 60;
 /** The calls of a random segment: drawn by seed from clubs, shapes and targets, looked at with how much they change, then kept. */
 export function CallsFields({
   segment,
+  writtenFor,
   onChange,
 }: {
   segment: PracticeSegment;
+  writtenFor: Schemas['PlanContextView'] | undefined;
   onChange: (to: Partial<PracticeSegment>) => void;
 }) {
   const [isOpen, setIsOpen] = useState(false);
@@ -59,6 +61,7 @@ export function CallsFields({
             value={targets}
             onChange={(e) => setTargets(e.target.value)}
           />
+          {writtenFor && <Awkward writtenFor={writtenFor} segment={segment} onChange={onChange} />}
           {segment.clubs.length === 0 && <Box>Choose the segment’s clubs first.</Box>}
           {drawn.error && <Trouble error={drawn.error} />}
           {drawn.data && segment.clubs.length > 0 && (
@@ -94,6 +97,32 @@ export function CallsFields({
             </>
           )}
         </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What the student would rather not be called, and so should be: clubs to bring in, sides to pick targets on. */
+function Awkward({
+  writtenFor,
+  segment,
+  onChange,
+}: {
+  writtenFor: Schemas['PlanContextView'];
+  segment: PracticeSegment;
+  onChange: (to: Partial<PracticeSegment>) => void;
+}) {
+  const missing = writtenFor.dislikedClubs.filter((c) => !segment.clubs.includes(c));
+  const sides = writtenFor.dislikedSides.join(' and ');
+  if (missing.length === 0 && !sides) return null;
+  return (
+    <Box sx={{ fontSize: 14.5 }}>
+      Awkward for {writtenFor.name}, and so worth calling:{' '}
+      {[missing.map((c) => clubs[c]).join(', '), sides && `targets on the ${sides}`].filter(Boolean).join('; ')}.{' '}
+      {missing.length > 0 && (
+        <Button size="small" onClick={() => onChange({ clubs: [...segment.clubs, ...missing] })}>
+          Bring the clubs in
+        </Button>
       )}
     </Box>
   );

@@ -62,9 +62,15 @@ export function DrillsThatFit({ place, minutesLeft, equipment, onTake, onAll }: 
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 420, overflowY: 'auto' }}>
         {fitting.data.map(row)}
         {fitting.data.length === 0 && (
-          <Typography sx={{ py: 1, color: 'text.secondary' }}>Nothing fits what is left.</Typography>
+          <Typography component="li" sx={{ py: 1, color: 'text.secondary' }}>
+            Nothing fits what is left.
+          </Typography>
         )}
-        {others.length > 0 && <Box sx={{ pt: 1.5, color: 'text.secondary', fontSize: 14 }}>The rest of the shelf</Box>}
+        {others.length > 0 && (
+          <Box component="li" sx={{ pt: 1.5, color: 'text.secondary', fontSize: 14 }}>
+            The rest of the shelf
+          </Box>
+        )}
         {others.map(row)}
       </Box>
       <Button onClick={onAll} sx={{ mt: 0.5, ml: -1 }}>

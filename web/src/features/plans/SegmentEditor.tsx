@@ -13,12 +13,14 @@ import { PlannedDrillFields } from './PlannedDrillFields';
 
 interface Props {
   segment: Segment;
+  /** Who the plan is for; none for nobody in particular. */
+  writtenFor: Schemas['PlanContextView'] | undefined;
   errorAt: (field: string) => string | undefined;
   onChange: (to: Partial<PracticeSegment>) => void;
 }
 
 /** Everything about the segment in hand. */
-export function SegmentEditor({ segment, errorAt, onChange }: Props) {
+export function SegmentEditor({ segment, writtenFor, errorAt, onChange }: Props) {
   return (
     <Box component="section" aria-label="Segment" sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>
@@ -66,7 +68,7 @@ export function SegmentEditor({ segment, errorAt, onChange }: Props) {
           onChange={(drill) => onChange({ drill })}
         />
       )}
-      {segment.kind === 'practice' && <PracticeFields segment={segment} errorAt={errorAt} onChange={onChange} />}
+      {segment.kind === 'practice' && <PracticeFields {...{ segment, writtenFor, errorAt, onChange }} />}
     </Box>
   );
 }
@@ -130,7 +132,12 @@ function PhaseChoice({
 
 const none = { value: '', label: '–' } as const;
 
-function PracticeFields({ segment, errorAt, onChange }: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
+function PracticeFields({
+  segment,
+  writtenFor,
+  errorAt,
+  onChange,
+}: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
   return (
     <>
       <Field
@@ -175,8 +182,8 @@ function PracticeFields({ segment, errorAt, onChange }: Omit<Props, 'segment'> &
           onChange={(feedback) => onChange({ feedback: feedback || null })}
         />
       </Box>
-      <Exit segment={segment} errorAt={errorAt} onChange={onChange} />
-      <Details segment={segment} errorAt={errorAt} onChange={onChange} />
+      <Exit {...{ segment, errorAt, onChange }} />
+      <Details {...{ segment, writtenFor, errorAt, onChange }} />
       <Chips label="Clubs" names={clubs} value={segment.clubs} onChange={(value) => onChange({ clubs: value })} />
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center' }}>
         {segment.phase === 'warmUp' && (
@@ -224,7 +231,7 @@ function PracticeFields({ segment, errorAt, onChange }: Omit<Props, 'segment'> &
 const priorities = { 1: 'stays to the last', 2: 'as usual', 3: 'falls out first' };
 
 /** What is seldom touched: how it is counted, what lies there, and what goes when there is less time. */
-function Details({ segment, errorAt, onChange }: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
+function Details({ segment, writtenFor, errorAt, onChange }: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
   return (
     <Box component="details" sx={{ '& summary': { cursor: 'pointer', fontWeight: 620 } }}>
       <summary>How it is counted, aids, calls, priority</summary>
@@ -281,7 +288,7 @@ function Details({ segment, errorAt, onChange }: Omit<Props, 'segment'> & { segm
             onChange={(aids) => onChange({ aids })}
           />
         </Box>
-        {segment.phase === 'random' && <CallsFields segment={segment} onChange={onChange} />}
+        {segment.phase === 'random' && <CallsFields segment={segment} writtenFor={writtenFor} onChange={onChange} />}
       </Box>
     </Box>
   );
@@ -293,7 +300,7 @@ const exits: Record<Schemas['ExitRule']['kind'], string> = {
   until: 'as soon as …',
 };
 
-function Exit({ segment, errorAt, onChange }: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
+function Exit({ segment, errorAt, onChange }: Omit<Props, 'segment' | 'writtenFor'> & { segment: PracticeSegment }) {
   const { exit } = segment;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '220px 1fr' }, gap: 2 }}>

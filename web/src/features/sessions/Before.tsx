@@ -14,16 +14,20 @@ export type Trim = Schemas['Trimmed'];
 interface Props {
   session: Session;
   isLesson: boolean;
+  /** Segments that fall out because they load what hurts. */
+  dropped: ReadonlySet<string>;
   onBegin: (ready: Ready, trim: Trim | undefined) => void;
   onHurt: () => void;
 }
 
 /** The trim worked out beforehand that fits what the student has; nothing where the session fits as it is. */
-function trimFor(session: Session, { minutesAtHand, ballsAtHand }: Ready): Trim | undefined {
-  const there = minutesAtHand ?? Infinity;
-  const bucket = ballsAtHand ?? Infinity;
-  if (there >= session.totals.minutes && bucket >= session.totals.ballsBought) return undefined;
+function trimFor(session: Session, ready: Ready, dropped: ReadonlySet<string>): Trim | undefined {
+  const there = ready.minutesAtHand ?? Infinity;
+  const bucket = ready.ballsAtHand ?? Infinity;
+  const fallsOut = session.plan.segments.filter((s) => dropped.has(s.id));
+  const needed = session.totals.minutes - fallsOut.reduce((sum, s) => sum + s.minutes, 0);
   const needsBalls = bucket < session.totals.ballsBought;
+  if (there >= needed && !needsBalls) return undefined;
   return session.trims
     .filter((t) => t.minutes <= Math.max(there, session.trims[0]?.minutes ?? 0))
     .filter((t) => (needsBalls ? t.balls !== null && t.balls <= bucket : t.balls === null))
@@ -35,11 +39,11 @@ const left = (trim: Trim | undefined, segment: { id: string; minutes: number }) 
   trim ? trim.kept.find((k) => k.segmentId === segment.id)?.minutes : segment.minutes;
 
 /** The session before it begins: what for, what is in it, and how the student comes. */
-export function Before({ session, isLesson, onBegin, onHurt }: Props) {
+export function Before({ session, isLesson, dropped, onBegin, onHurt }: Props) {
   const [ready, setReady] = useState<Ready>({});
   const [keepsWhole, setKeepsWhole] = useState(false);
   const { plan, totals } = session;
-  const trim = trimFor(session, ready);
+  const trim = trimFor(session, ready, dropped);
   const taken = keepsWhole ? undefined : trim;
   const where = [...new Set(plan.segments.flatMap((s) => (s.kind === 'practice' ? [places[s.place]] : [])))];
   return (
@@ -86,8 +90,10 @@ export function Before({ session, isLesson, onBegin, onHurt }: Props) {
               borderBottom: '1px solid',
               borderColor: 'line',
               alignItems: 'center',
-              opacity: left(taken, s) === undefined ? 0.5 : 1,
-              textDecoration: left(taken, s) === undefined ? 'line-through' : undefined,
+              ...((dropped.has(s.id) || left(taken, s) === undefined) && {
+                opacity: 0.5,
+                textDecoration: 'line-through',
+              }),
             }}
           >
             {s.kind === 'practice' ? <PhaseSign phase={s.phase} named /> : <Box sx={{ width: 20 }} />}

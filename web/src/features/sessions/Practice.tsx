@@ -84,7 +84,7 @@ export function Practice({ session, onServer }: Props) {
       ...(isLesson ? [{ kind: 'opened' as const, recording: 'lesson' as const }] : []),
       ...(said ? [{ kind: 'readied' as const, ...ready }] : []),
       ...(trim ? [{ kind: 'trimmed' as const, kept: trim.kept }] : []),
-      { kind: 'entered', segmentId: trim?.kept[0]?.segmentId ?? current.id },
+      { kind: 'entered', segmentId: trim?.kept.find((k) => isOpen(k.segmentId))?.segmentId ?? current.id },
     );
   };
   const isKept = (id: string) => plan.segments.some((s) => s.id === id);
@@ -143,7 +143,15 @@ export function Practice({ session, onServer }: Props) {
       />
     );
   else if (!hasBegun || !current)
-    screen = <Before session={session} isLesson={isLesson} onBegin={begin} onHurt={() => setIsHurting(true)} />;
+    screen = (
+      <Before
+        session={session}
+        isLesson={isLesson}
+        dropped={dropped}
+        onBegin={begin}
+        onHurt={() => setIsHurting(true)}
+      />
+    );
   else
     screen = (
       <SegmentRun
