@@ -136,7 +136,7 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
             School.Entry(1, "answered", 1, ("segmentId", School.First), ("flowVersion", flowVersion), ("input", Answer(1, value))));
         var result = await ResultAsync(session);
         Assert.Equal("doesNotFit", result["reading"]!.GetValue<string>());
-        Assert.Equal(value, Assert.Single(result["unscored"]!.AsArray())!["value"]!.GetValue<string>());
+        Assert.Equal(value, Assert.Single(result["inputs"]!.AsArray())!["value"]!.GetValue<string>());
         Assert.All(result["measures"]!.AsArray(), m => Assert.Null(m!["value"]));
         Assert.Null(result["goalMet"]);
     }

@@ -1,22 +1,34 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link, useParams } from 'react-router';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { orNothing, phone } from '../../app/phone';
 import { usePerson } from '../../app/session';
 import { Loading, Trouble } from '../../ui/states';
 import { Paper } from './Paper';
 import { Practice } from './Practice';
 import { useEntries, useSessionToPractise } from './queries';
 
-/** Gets a session and what this person already did of it, then lets them practise. */
+/**
+ * Gets a session, and what the server has of this person's log where this device has nothing of its own. Once the device has,
+ * nothing that arrives later takes the screen away from whoever is practising.
+ */
 function usePractice() {
   const { id = '' } = useParams();
   const { accountId } = usePerson();
   const session = useSessionToPractise(id);
-  const open = session.data?.logs.find((l) => l.finishedAt === null && l.accountId === accountId);
+  const kept = useLiveQuery(async () => {
+    const log = await orNothing(phone.logs.where({ accountId, assignmentId: id }).first());
+    return { isHere: log !== undefined };
+  }, [accountId, id]);
+  const open = kept?.isHere
+    ? undefined
+    : session.data?.logs.find((l) => l.finishedAt === null && l.accountId === accountId);
   const entries = useEntries(open?.id);
   const onServer = open && entries.data ? { logId: open.id, entries: entries.data } : undefined;
   // Without a signal there is nothing to wait for: what this device has is what there is.
-  const isPending = session.isPending || (open !== undefined && entries.isPending && entries.failureCount === 0);
+  const isPending =
+    session.isPending || !kept || (open !== undefined && entries.isPending && entries.failureCount === 0);
   return { session, onServer, isPending };
 }
 
