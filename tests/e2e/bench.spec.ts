@@ -149,6 +149,19 @@ test('the check points at a segment, its fix is one key away, and a reason keeps
   await expect(page.getByText('Kept, because: Only to warm to it')).toBeVisible();
 });
 
+test('for the whole squad it is said who of them cannot do it', async ({ page }) => {
+  await comeIn(page, 'coach');
+  await page.goto('/plans/new');
+  await page.getByRole('button', { name: /^An hour on the range with 100 balls/ }).click();
+  await page.getByLabel('For', { exact: true }).selectOption({ label: 'the whole squad' });
+  await expect(page.getByTestId('plan-context')).toContainText('1 left-handed');
+  await expect(page.getByTestId('plan-context')).toContainText('Not cleared: Henrik Solmar');
+  await page.getByText('Loosen up', { exact: true }).click();
+  await expect(
+    page.getByTestId('finding').filter({ hasText: 'Henrik Solmar: It loads the trail wrist' }),
+  ).toBeVisible();
+});
+
 test('a plan that was saved once is saved by itself', async ({ page }) => {
   await newPlan(page, 'By itself');
   await page.keyboard.press('Control+s');

@@ -59,8 +59,15 @@ await coach.page.getByRole('link', { name: 'Set-up, aim, four holes' }).waitFor(
 await coach.shoot('plans');
 await coach.page.getByRole('link', { name: 'Set-up, aim, four holes' }).click();
 await coach.page.getByRole('region', { name: 'Totals' }).waitFor();
-await coach.page.getByText('Ball first, then turf').last().click();
+await coach.page.getByLabel('For', { exact: true }).selectOption({ label: 'Otto Lanevik' });
+await coach.page.getByTestId('plan-context').waitFor();
+await coach.page.getByTestId('segment-row').getByText('Ball first, then turf').click();
 await coach.shoot('bench');
+await coach.page.goto('/plans/new');
+await coach.page.getByRole('button', { name: /^Draft one/ }).click();
+await coach.page.getByRole('button', { name: 'Draft', exact: true }).click();
+await coach.page.getByText('Drafted. Everything can be changed.').waitFor();
+await coach.shoot('draft');
 
 const student = await open({ width: 360, height: 740 }, 'student');
 await student.comeIn();

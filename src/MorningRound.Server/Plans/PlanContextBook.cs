@@ -43,6 +43,26 @@ public sealed class PlanContextBook(MorningRoundDb db, DomainClock clock, Studen
         };
     }
 
+    /// <summary>
+    /// The whole squad by name, in three queries whatever its size. Pain reported in sessions, and load, are looked at for each
+    /// student when a week is published; here the files speak.
+    /// </summary>
+    public async Task<IReadOnlyList<(string Name, PlanContext Context)>> SquadAsync(Caller caller, DateOnly? day, CancellationToken cancel)
+    {
+        var on = day ?? clock.Today(caller.TimeZone);
+        var students = await db.Students.AsNoTracking().Where(s => s.AcademyId == caller.AcademyId).OrderBy(s => s.Name).ToListAsync(cancel);
+        var kept = await db.StudentFiles.AsNoTracking().Where(f => f.AcademyId == caller.AcademyId).ToDictionaryAsync(f => f.StudentId, f => f.Document, cancel);
+        var places = await PlacesAsync(caller, cancel);
+        return
+        [
+            .. students.Select(s =>
+            {
+                var file = kept.GetValueOrDefault(s.Id) ?? new StudentFile();
+                return (s.Name, new PlanContext { Day = on, Student = file, Level = s.Level, Hand = s.Hand, Places = places, Hurt = PlanContext.HurtOf(file, []) });
+            }),
+        ];
+    }
+
     /// <summary>A student's file and the grounds only: enough to make a session fit.</summary>
     public async Task<PlanContext> GroundsAsync(Caller caller, StudentFile file, DateOnly day, CancellationToken cancel) =>
         new() { Day = day, Student = file, Places = await PlacesAsync(caller, cancel) };

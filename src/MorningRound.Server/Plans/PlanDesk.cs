@@ -20,13 +20,15 @@ public sealed class PlanDesk(MorningRoundDb db, DomainClock clock, PlanContextBo
     public async Task<PlanCheckView> CheckAsync(Caller caller, PlanCheckInput input, CancellationToken cancel)
     {
         var context = await contexts.OfAsync(caller, input.StudentId, input.Day, cancel);
+        var squad = input.Squad ? await contexts.SquadAsync(caller, input.Day, cancel) : [];
         var approach = context.ApproachOf(input.Plan);
         var after = input.Plan.Practice().Where(s => s.Phase != Phase.WarmUp).ToList();
         var minutes = after.Sum(s => Math.Max(0, s.Minutes));
         return new PlanCheckView
         {
             Reading = PlanReading.Of(input.Plan),
-            Findings = PlanRules.ToKeep(input.Plan).Count > 0 ? [] : PlanCheck.Run(input.Plan, context),
+            Findings = PlanRules.ToKeep(input.Plan).Count > 0 ? [] : input.Squad ? PlanCheck.RunForSquad(input.Plan, context, squad) : PlanCheck.Run(input.Plan, context),
+            Squad = input.Squad ? SquadInWords(squad) : null,
             Approach = approach,
             Season = context.Student is null ? null : context.Season,
             Shares = approach is null || minutes == 0 ? [] :
@@ -42,6 +44,15 @@ public sealed class PlanDesk(MorningRoundDb db, DomainClock clock, PlanContextBo
             MinutesLeft = input.Plan.Frame.Minutes - input.Plan.Segments.Sum(s => Math.Max(0, s.Minutes)),
             BallsLeft = input.Plan.Frame.Balls - PlanTotals.Of(input.Plan).BallsBought,
         };
+    }
+
+    private static string SquadInWords(IReadOnlyList<(string Name, PlanContext Context)> squad)
+    {
+        var levels = squad.GroupBy(s => s.Context.Level).OrderBy(g => g.Key)
+            .Select(g => $"{g.Count()} {(g.Key == Level.SingleFigure ? "single figure" : g.Key.ToString().ToLowerInvariant())}");
+        var left = squad.Count(s => s.Context.Hand == Hand.Left);
+        var hurt = squad.Where(s => s.Context.Hurt.Count > 0).Select(s => $"{s.Name} ({string.Join(", ", s.Context.Hurt.Select(h => BodyParts.InWords(h.Part, h.Side)))})").ToList();
+        return $"{squad.Count} students: {string.Join(", ", levels)}{(left > 0 ? $"; {left} left-handed" : "")}{(hurt.Count > 0 ? $". Not cleared: {string.Join(", ", hurt)}" : "")}.";
     }
 
     /// <summary>The plan with one finding's fix applied; as it was when that is no longer offered.</summary>
@@ -104,12 +115,15 @@ public sealed class PlanDesk(MorningRoundDb db, DomainClock clock, PlanContextBo
     }
 }
 
-/// <summary>A plan to be checked, for whom and for which day; without a student it is checked by itself.</summary>
+/// <summary>A plan to be checked, for whom and for which day; without a student or the squad it is checked by itself.</summary>
 public sealed record PlanCheckInput
 {
     public required SessionPlan Plan { get; init; }
 
     public Guid? StudentId { get; init; }
+
+    /// <summary>Whether the whole squad is to practise it.</summary>
+    public bool Squad { get; init; }
 
     public DateOnly? Day { get; init; }
 }
@@ -142,6 +156,9 @@ public sealed record PlanCheckView
     public required int? MinutesLeft { get; init; }
 
     public required int? BallsLeft { get; init; }
+
+    /// <summary>Who the squad is, in a line; none unless it was asked for.</summary>
+    public required string? Squad { get; init; }
 }
 
 public sealed record PlanFixInput

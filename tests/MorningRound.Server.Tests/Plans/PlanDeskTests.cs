@@ -137,4 +137,12 @@ public class PlanDeskTests(OneSchool fixture) : IClassFixture<OneSchool>
         var answer = await _school.SendAsync(Guid.CreateVersion7(), id, School.Entry(1, "trimmed", 1, ("kept", JsonNode.Parse(kept))));
         Assert.Equal((HttpStatusCode.UnprocessableEntity, field), (answer.Status, answer.Fields.Single()));
     }
+
+    [Fact]
+    public async Task For_the_squad_it_is_told_who_that_is()
+    {
+        var seen = (await _school.Coach.PostAsync("/api/plans/check", new { plan = Technique(), squad = true })).Body!;
+        Assert.Equal("2 students: 2 improving.", seen["squad"]!.GetValue<string>());
+        Assert.Null((await _school.Coach.PostAsync("/api/plans/check", new { plan = Technique() })).Body!["squad"]);
+    }
 }

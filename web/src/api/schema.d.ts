@@ -2601,6 +2601,7 @@ export interface components {
       plan: components['schemas']['SessionPlan'];
       /** Format: uuid */
       studentId?: null | string;
+      squad?: boolean;
       /** Format: date */
       day?: null | string;
     };
@@ -2615,6 +2616,7 @@ export interface components {
       minutesLeft: null | number;
       /** Format: int32 */
       ballsLeft: null | number;
+      squad: null | string;
     };
     PlanContextView: {
       /** Format: uuid */

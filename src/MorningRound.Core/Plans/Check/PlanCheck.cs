@@ -38,6 +38,24 @@ public static class PlanCheck
     }
 
     /// <summary>
+    /// Every finding for a plan that several students are to practise: what holds for anybody comes with its fix; what holds for
+    /// some of them names them, and is left to the coach, because a fix for one may be none for another.
+    /// </summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="anybody">What holds whoever practises it.</param>
+    /// <param name="squad">The students, each with what is known of them.</param>
+    public static IReadOnlyList<Finding> RunForSquad(SessionPlan plan, PlanContext anybody, IReadOnlyList<(string Name, PlanContext Context)> squad)
+    {
+        var common = Run(plan, anybody);
+        var some = squad
+            .SelectMany(student => Look(plan, student.Context).Select(found => (student.Name, Found: found)))
+            .Where(f => !common.Any(c => c.Id == f.Found.Id && c.SegmentId == f.Found.SegmentId))
+            .GroupBy(f => (f.Found.Id, f.Found.SegmentId, f.Found.Why))
+            .Select(g => g.First().Found with { Why = $"{string.Join(", ", g.Select(f => f.Name))}: {g.Key.Why}", Fix = null, Mend = null });
+        return [.. common.Concat(some).OrderByDescending(f => f.Level)];
+    }
+
+    /// <summary>
     /// The plan with one finding's fix applied; the plan as it was when that finding is not there or has no fix. No segment is
     /// ever left out, and no finding of a higher level comes of it.
     /// </summary>

@@ -212,4 +212,15 @@ public sealed class PlanCheckTests
         Assert.Empty(PlanContext.HurtOf(cleared, [(Day, pain)]));
         Assert.NotEmpty(PlanContext.HurtOf(cleared, [(Day.AddDays(1), pain)]));
     }
+
+    [Fact]
+    public void For_a_squad_what_holds_for_some_names_them_and_what_holds_for_all_keeps_its_fix()
+    {
+        var plan = GivenPlan.With(Technique, s => s with { Focus = "" });
+        var minor = With(f => f with { Coach = f.Coach with { Age = AgeBand.UnderTwelve } });
+        var found = PlanCheck.RunForSquad(plan, Context with { Student = null }, [("Ada", Context), ("Bo", minor), ("Cy", minor)]);
+        Assert.Equal([FindingId.Minor, FindingId.NoFocus], found.Select(f => f.Id));
+        Assert.Equal(("Bo, Cy: The student is a minor, and no guardian's consent is on record.", null), (found[0].Why, found[0].Fix));
+        Assert.NotNull(found[1].Fix);
+    }
 }

@@ -175,7 +175,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
       <FrameFields
         frame={plan.frame}
         onChange={(frame) => change({ do: 'write', text: { frame } })}
-        studentId={studentId}
+        writtenFor={props.writtenFor}
         onFor={onFor}
         check={bench.check}
         errorAt={errorAt}

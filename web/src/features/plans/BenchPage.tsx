@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { Loading, Trouble } from '../../ui/states';
 import { Bench } from './Bench';
 import { emptyPlan, planFrom } from './draft';
+import { squad } from './FrameFields';
 import { usePlan } from './queries';
 
 /** The planning bench: a new plan, or one from the list. */
@@ -15,9 +16,11 @@ export function BenchPage() {
 /** For whom the plan is written stands in the address: it belongs to the look, not to the plan. */
 function useWrittenFor() {
   const [params, setParams] = useSearchParams();
+  const who = params.get('for');
+  const isSquad = who === squad;
   return {
-    writtenFor: { studentId: params.get('for') },
-    onFor: (studentId: string | null) => setParams(studentId ? { for: studentId } : {}, { replace: true }),
+    writtenFor: { studentId: isSquad ? null : who, isSquad },
+    onFor: (next: string | null) => setParams(next ? { for: next } : {}, { replace: true }),
   };
 }
 

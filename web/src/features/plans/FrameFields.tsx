@@ -6,12 +6,15 @@ import { Choice, optionsOf } from '../../ui/Field';
 import { approaches, equipment, hands, levels, minutes, seasons } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { Tick } from '../../ui/Tick';
-import { usePlanContext } from './queries';
+import { usePlanContext, type For } from './queries';
+
+/** What stands in the address when a plan is for everybody. */
+export const squad = 'squad';
 
 interface Props {
   frame: Schemas['PlanFrame'];
   onChange: (frame: Schemas['PlanFrame']) => void;
-  studentId: string | null;
+  writtenFor: For;
   onFor: (studentId: string | null) => void;
   check: Schemas['PlanCheckView'] | undefined;
   errorAt: (path: string) => string | undefined;
@@ -31,8 +34,9 @@ const winds = {
 };
 
 /** Whom the plan is for and what it has to fit into, with what is left of it always in sight. */
-export function FrameFields({ frame, onChange, studentId, onFor, check, errorAt }: Props) {
+export function FrameFields({ frame, onChange, writtenFor, onFor, check, errorAt }: Props) {
   const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
+  const { studentId, isSquad } = writtenFor;
   const set = (part: Schemas['PlanFrame']) => onChange({ ...frame, ...part });
   return (
     <Box component="section" aria-label="What it has to fit" sx={{ mt: 1.5 }}>
@@ -46,9 +50,10 @@ export function FrameFields({ frame, onChange, studentId, onFor, check, errorAt 
       >
         <Choice
           label="For"
-          value={studentId ?? ''}
+          value={isSquad ? squad : (studentId ?? '')}
           options={[
             { value: '', label: 'nobody in particular' },
+            { value: squad, label: 'the whole squad' },
             ...(students.data ?? []).map((s) => ({ value: s.id, label: s.name })),
           ]}
           onChange={(id) => onFor(id || null)}
@@ -99,6 +104,11 @@ export function FrameFields({ frame, onChange, studentId, onFor, check, errorAt 
         </Box>
       ) : null}
       {studentId && <ContextLine studentId={studentId} />}
+      {isSquad && check?.squad && (
+        <Box data-testid="plan-context" sx={{ mt: 1, fontSize: 15, color: 'text.secondary' }}>
+          {check.squad}
+        </Box>
+      )}
     </Box>
   );
 }

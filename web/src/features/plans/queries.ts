@@ -19,13 +19,16 @@ export const usePlan = (id: string | undefined) =>
 /** Who a plan is written for: the check and the drafts ask with it. */
 export interface For {
   studentId: string | null;
+  /** The whole squad is to practise it. */
+  isSquad: boolean;
 }
 
 /** What the server makes of a plan while it is written: one question at a time, the latest wins. */
-export const useCheck = (plan: Plan, { studentId }: For) =>
+export const useCheck = (plan: Plan, { studentId, isSquad }: For) =>
   useQuery({
-    queryKey: ['check', plan, studentId],
-    queryFn: ({ signal }) => answer(api.POST('/api/plans/check', { body: { plan, studentId }, signal })),
+    queryKey: ['check', plan, studentId, isSquad],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/plans/check', { body: { plan, studentId, squad: isSquad }, signal })),
     placeholderData: (previous) => previous,
     staleTime: Infinity,
     gcTime: 10_000,
