@@ -18,6 +18,7 @@ async function open(size, as) {
   const shoot = async (name) => {
     await page.evaluate(() => document.fonts.ready);
     await page.waitForLoadState('networkidle');
+    await page.evaluate(() => window.scrollTo(0, 0));
     await page.screenshot({ path: `${folder}${name}.png` });
   };
   return { page, shoot, comeIn: () => button.click() };
