@@ -57,7 +57,11 @@ export function useBench({ id, draftKey, start, version: startVersion, writtenFo
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);
   }, [isDirty]);
-  const blocker = useBlocker(({ nextLocation }) => isDirty && !nextLocation.pathname.endsWith(id));
+  // For whom it is written stands in the address too: choosing somebody does not leave the plan.
+  const blocker = useBlocker(
+    ({ currentLocation, nextLocation }) =>
+      isDirty && nextLocation.pathname !== currentLocation.pathname && !nextLocation.pathname.endsWith(id),
+  );
 
   const saveOver = (version: number | undefined) => {
     const plan = draft.plan;
