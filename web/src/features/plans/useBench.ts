@@ -41,7 +41,7 @@ export function useBench({ id, draftKey, start, version: startVersion, writtenFo
   const [draft, change] = useReducer(changed, restored ?? start, opened);
   const [saved, setSaved] = useState({ plan: start, version: startVersion });
   const [newer, setNewer] = useState<Schemas['PlanView']>();
-  const check = useCheck(useSettled(draft.plan, 60), writtenFor);
+  const check = useCheck(useSettled(draft.plan, 25), writtenFor);
   const save = useSavePlan(id);
   const navigate = useNavigate();
   const isDirty = JSON.stringify(draft.plan) !== JSON.stringify(saved.plan);
