@@ -65,12 +65,16 @@ need_web_packages() {
   when_changed npm "$(fingerprint package.json package-lock.json web/package.json tests/e2e/package.json)" install_web
 }
 
-# Everything ./start serves: the published server and the built web application.
-need_application() {
+need_web_application() {
   say "Getting the web application ready ..."
   need_web_packages
   [ -f "$root/web/dist/index.html" ] || rm -f "$build/web.done"
   when_changed web "$(fingerprint package-lock.json web)" build_web
+}
+
+# Everything ./start serves: the published server and the built web application.
+need_application() {
+  need_web_application
   say "Getting the server ready ..."
   [ -f "$build/server/MorningRound.Server.dll" ] || rm -f "$build/server.done"
   when_changed server "$(fingerprint src Directory.Build.props Directory.Packages.props global.json .editorconfig)" build_server
