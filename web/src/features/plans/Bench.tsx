@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
+
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
@@ -10,6 +10,7 @@ import { Field } from '../../ui/Field';
 import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { SessionStrip, type StripSegment } from '../../ui/SessionStrip';
 import { Empty, Key, Trouble } from '../../ui/states';
+import { BenchHead } from './BenchHead';
 import { CheckPanel } from './CheckPanel';
 import { newSegment, planFrom, segmentOf, type Plan } from './draft';
 import { DraftDialog } from './DraftDialog';
@@ -103,43 +104,12 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
 
   return (
     <>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 2.5, mb: 1.5, flexWrap: 'wrap' }}>
-        <Typography variant="h1">{plan.title || 'New plan'}</Typography>
-        <Typography
-          role="status"
-          data-testid="save-state"
-          sx={{ color: bench.isDirty ? 'secondary.main' : 'text.secondary' }}
-        >
-          {bench.isSaving ? 'saving …' : bench.isDirty ? 'not saved yet' : bench.isSaved ? 'saved' : ''}
-        </Typography>
-        <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <Button disabled={draft.past.length === 0} onClick={() => change({ do: 'undo' })}>
-            Undo<Key>Ctrl Z</Key>
-          </Button>
-          <Button disabled={draft.future.length === 0} onClick={() => change({ do: 'redo' })}>
-            Redo<Key>Ctrl Y</Key>
-          </Button>
-          <Button variant="outlined" onClick={() => setIsDrafting(true)}>
-            Draft one<Key>g</Key>
-          </Button>
-          {bench.isSaved && (
-            <Button
-              onClick={() => remove.mutate(props.id, { onSuccess: () => void navigate('/plans') })}
-              disabled={bench.isDirty}
-            >
-              Take off the list
-            </Button>
-          )}
-          {bench.isSaved && (
-            <Button variant="outlined" disabled={bench.isDirty} onClick={() => setIsSetting(true)}>
-              Set for a student
-            </Button>
-          )}
-          <Button variant="contained" onClick={bench.save} disabled={!bench.isDirty || bench.isSaving}>
-            Save<Key>Ctrl S</Key>
-          </Button>
-        </Box>
-      </Box>
+      <BenchHead
+        bench={bench}
+        onDraftOne={() => setIsDrafting(true)}
+        onSet={() => setIsSetting(true)}
+        onRemove={() => remove.mutate(props.id, { onSuccess: () => void navigate('/plans') })}
+      />
 
       <DraftNotices
         wasRestored={bench.wasRestored}

@@ -122,3 +122,5 @@ export function useBench({ id, draftKey, start, version: startVersion, writtenFo
     blocker,
   };
 }
+
+export type BenchState = ReturnType<typeof useBench>;

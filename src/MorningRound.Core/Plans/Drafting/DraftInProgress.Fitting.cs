@@ -1,0 +1,124 @@
+using MorningRound.Core.Places;
+using MorningRound.Core.Plans.Check;
+
+namespace MorningRound.Core.Plans.Drafting;
+
+/// <summary>Made to fit: minutes, walks, pauses, balls, order, and what the check still offers.</summary>
+internal sealed partial class DraftInProgress
+{
+    private const int MostFixes = 30;
+    private const int MinutesAHole = 4;
+    private const int BallsAHole = 3;
+
+    /// <summary>Within each part of the game, block before what changes.</summary>
+    private void PutInOrder()
+    {
+        for (var i = 0; i < _segments.Count; i++)
+        {
+            if (_segments[i] is not PracticeSegment { Phase: Phase.Block } block || CheckedPlan.PartOf(block) is not { } part) continue;
+            var first = _segments.FindIndex(s => s is PracticeSegment { Phase: Phase.Random or Phase.OnCourse } p && CheckedPlan.PartOf(p) == part);
+            if (first < 0 || first > i) continue;
+            _segments.RemoveAt(i);
+            _segments.Insert(first, block);
+        }
+    }
+
+    /// <summary>Walks and rounding taken off, or given to, the longest part, so that it all fits.</summary>
+    private void FitToTime(int pauses)
+    {
+        var walks = new CheckedPlan(new SessionPlan { Title = "", Segments = _segments }, _context).WalkMinutes;
+        var over = _segments.Sum(s => s.Minutes) + walks + pauses - _request.Minutes;
+        while (over > 0 && _segments.OfType<PracticeSegment>().Where(s => s.Minutes > 1).MaxBy(s => s.Minutes) is { } longest)
+        {
+            var less = Math.Min(over, Math.Max(1, longest.Minutes / 8));
+            var at = _segments.IndexOf(longest);
+            _segments[at] = Resized(longest, longest.Minutes - less);
+            over -= less;
+        }
+    }
+
+    private void PlacePauses(int most)
+    {
+        for (var i = 0; i < 12; i++)
+        {
+            var plan = new SessionPlan { Title = "", Segments = _segments, Frame = new PlanFrame { Hot = most == MinutesWithoutBreakWhenHot } };
+            var mended = PlanCheck.Look(plan, _context).FirstOrDefault(f => f.Id == FindingId.NoBreak)?.Mend?.Invoke();
+            if (mended is null) return;
+            _segments.Clear();
+            _segments.AddRange(mended.Segments);
+        }
+    }
+
+    /// <summary>
+    /// Range balls within the bucket: taken first where the pace allows fewer, warm-up and holes among them; only then, and
+    /// said so, below the usual pace.
+    /// </summary>
+    private SessionPlan WithinBalls(SessionPlan plan)
+    {
+        var bought = plan.Practice().Where(s => s.Place.BallsAreBought()).Sum(s => s.Balls);
+        var over = bought - _request.Balls;
+        if (over <= 0) return plan;
+        var slack = plan.Practice().Where(s => s.Place.BallsAreBought()).ToDictionary(s => s.Id, s => Math.Max(0, s.Balls - LeastBalls(s)));
+        var all = slack.Values.Sum();
+        if (all > 0)
+        {
+            var left = Math.Min(over, all);
+            plan = plan with
+            {
+                Segments =
+                [
+                    .. plan.Segments.Select(s =>
+                    {
+                        if (s is not PracticeSegment p || !slack.TryGetValue(p.Id, out var room) || room == 0) return s;
+                        var less = Math.Min(left, (int)Math.Ceiling((double)Math.Min(over, all) * room / all));
+                        left -= less;
+                        return p with { Balls = p.Balls - less, Exit = p.Balls - less == 0 && p.Exit is AfterBalls ? new AfterMinutes() : p.Exit };
+                    }),
+                ],
+            };
+        }
+
+        if (over <= all) return plan;
+        _constraints.Add($"{_request.Balls} range balls are few for this: {bought - all} would be the least at a useful pace.");
+        return Mending.ToBalls(plan, _request.Balls);
+    }
+
+    private static int LeastBalls(PracticeSegment segment) => segment switch
+    {
+        { Phase: Phase.WarmUp } => 0,
+        { Holes: { } holes } => 2 * holes,
+        _ when PaceRules.Usual(segment) is { } usual => (int)Math.Ceiling(usual.Least * segment.Minutes),
+        _ => Math.Min(segment.Balls, 1),
+    };
+
+    private static int BallsFor(PracticeSegment segment)
+    {
+        if (segment.Drill is not { Drill: { UsualBalls: > 0 } drill }) return segment.Drill is null ? segment.Balls : 0;
+        if (segment.Holes is { } holes) return BallsAHole * holes;
+        var pace = (double)drill.UsualBalls / drill.UsualMinutes;
+        if (PaceRules.Usual(segment) is { } usual) pace = Math.Clamp(pace, usual.Least + 0.05, usual.Most);
+        return Math.Max(1, (int)Math.Round(pace * segment.Minutes, MidpointRounding.AwayFromZero));
+    }
+
+    /// <summary>A segment of other length, with the balls and holes that fit it.</summary>
+    private static PracticeSegment Resized(PracticeSegment segment, int minutes)
+    {
+        var other = segment with { Minutes = minutes, Holes = segment.Holes is null ? null : HolesIn(minutes) };
+        return other with { Balls = segment.Drill is null ? segment.Balls * minutes / segment.Minutes : BallsFor(other) };
+    }
+
+    private static int HolesIn(int minutes) => Math.Clamp(minutes / MinutesAHole, 1, PlanRules.MostHoles);
+
+    /// <summary>What can still be put right is put right, the heaviest first.</summary>
+    private SessionPlan Mended(SessionPlan plan)
+    {
+        for (var i = 0; i < MostFixes; i++)
+        {
+            var found = PlanCheck.Run(plan, _context);
+            if (found.FirstOrDefault(f => f.Level > FindingLevel.Note && f.Fix is not null) is not { } offered) break;
+            plan = PlanCheck.Fix(plan, _context, offered.Id, offered.SegmentId);
+        }
+
+        return plan;
+    }
+}

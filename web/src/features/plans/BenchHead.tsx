@@ -1,0 +1,53 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Key } from '../../ui/states';
+import type { BenchState } from './useBench';
+
+interface Props {
+  bench: BenchState;
+  onDraftOne: () => void;
+  onSet: () => void;
+  onRemove: () => void;
+}
+
+/** The plan's name, whether it is saved, and what is done with it as a whole. */
+export function BenchHead({ bench, onDraftOne, onSet, onRemove }: Props) {
+  const { draft, change } = bench;
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 2.5, mb: 1.5, flexWrap: 'wrap' }}>
+      <Typography variant="h1">{draft.plan.title || 'New plan'}</Typography>
+      <Typography
+        role="status"
+        data-testid="save-state"
+        sx={{ color: bench.isDirty ? 'secondary.main' : 'text.secondary' }}
+      >
+        {bench.isSaving ? 'saving …' : bench.isDirty ? 'not saved yet' : bench.isSaved ? 'saved' : ''}
+      </Typography>
+      <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button disabled={draft.past.length === 0} onClick={() => change({ do: 'undo' })}>
+          Undo<Key>Ctrl Z</Key>
+        </Button>
+        <Button disabled={draft.future.length === 0} onClick={() => change({ do: 'redo' })}>
+          Redo<Key>Ctrl Y</Key>
+        </Button>
+        <Button variant="outlined" onClick={onDraftOne}>
+          Draft one<Key>g</Key>
+        </Button>
+        {bench.isSaved && (
+          <Button onClick={onRemove} disabled={bench.isDirty}>
+            Take off the list
+          </Button>
+        )}
+        {bench.isSaved && (
+          <Button variant="outlined" disabled={bench.isDirty} onClick={onSet}>
+            Set for a student
+          </Button>
+        )}
+        <Button variant="contained" onClick={bench.save} disabled={!bench.isDirty || bench.isSaving}>
+          Save<Key>Ctrl S</Key>
+        </Button>
+      </Box>
+    </Box>
+  );
+}
