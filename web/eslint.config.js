@@ -8,7 +8,7 @@ export default tseslint.config(
   ...tseslint.configs.strictTypeChecked,
   reactHooks.configs.flat['recommended-latest'],
   {
-    files: ['src/**/*.{ts,tsx}', 'vite.config.ts'],
+    files: ['src/**/*.{ts,tsx}', 'vite.config.ts', 'reactCompiler.ts'],
     languageOptions: { parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname } },
     rules: {
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],

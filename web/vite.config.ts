@@ -1,9 +1,11 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { reactCompiler } from './reactCompiler';
 
 export default defineConfig({
   plugins: [
+    reactCompiler(),
     react(),
     VitePWA({
       injectRegister: false,

@@ -1,0 +1,24 @@
+import { transformAsync } from '@babel/core';
+import type { Plugin } from 'vite';
+
+/** React's compiler over the components of the application: screens render again only what changed. */
+export function reactCompiler(): Plugin {
+  return {
+    name: 'react-compiler',
+    enforce: 'pre',
+    transform: {
+      filter: { id: /\/web\/src\/.*\.tsx?$/ },
+      async handler(code, id) {
+        const compiled = await transformAsync(code, {
+          filename: id,
+          configFile: false,
+          babelrc: false,
+          sourceMaps: true,
+          parserOpts: { plugins: id.endsWith('x') ? ['typescript', 'jsx'] : ['typescript'] },
+          plugins: ['babel-plugin-react-compiler'],
+        });
+        return compiled?.code ? { code: compiled.code, map: compiled.map ?? null } : null;
+      },
+    },
+  };
+}
