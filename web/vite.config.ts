@@ -1,11 +1,12 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
-import { reactCompiler } from './reactCompiler';
+import { reactCompiler } from './reactCompiler.ts';
 
 export default defineConfig({
   plugins: [
-    reactCompiler(),
+    // Unit tests look at what components do, and are spared the time; the browser's tests run what ships.
+    !process.env.VITEST && reactCompiler(),
     react(),
     VitePWA({
       injectRegister: false,

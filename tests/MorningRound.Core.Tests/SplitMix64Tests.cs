@@ -16,7 +16,7 @@ public class SplitMix64Tests
 
     [Fact]
     public void Drawn_numbers_stay_inside_their_bounds() =>
-        Gen.Select(Gen.ULong, Gen.Int[1, 1000]).Sample((seed, bound) =>
+        Gen.Select(Gen.ULong, Gen.Int[1, 1000]).ForEachSeed((seed, bound) =>
         {
             var generator = new SplitMix64(seed);
             Assert.InRange(generator.Below(bound), 0, bound - 1);

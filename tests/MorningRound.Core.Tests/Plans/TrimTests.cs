@@ -64,7 +64,7 @@ public sealed class TrimTests
 
     [Fact]
     public void Any_trim_fits_keeps_a_warm_up_and_gives_a_reason() =>
-        Gen.Select(GenPlan.Any, Gen.Int[1, 120], Gen.Int[0, 150]).Sample((plan, minutes, balls) =>
+        Gen.Select(GenPlan.Any, Gen.Int[1, 120], Gen.Int[0, 150]).ForEachSeed((plan, minutes, balls) =>
         {
             if (PlanTrim.Of(plan, minutes, balls, Context) is not { } trimmed) return;
             Assert.True(trimmed.Kept.Sum(k => k.Minutes) <= minutes);
@@ -72,7 +72,7 @@ public sealed class TrimTests
             Assert.NotEmpty(trimmed.Reasons);
             Assert.Equal(plan.Segments.Select(s => s.Id).Order(), trimmed.Kept.Select(k => k.SegmentId).Concat(trimmed.Dropped).Order());
             if (plan.Practice().FirstOrDefault(s => s.Phase == Phase.WarmUp) is { } warmUp) Assert.DoesNotContain(warmUp.Id, trimmed.Dropped);
-        }, iter: 1_000);
+        }, seeds: 1_000);
 
     [Fact]
     public void Steps_are_worked_out_beforehand_for_less_time_and_fewer_balls()

@@ -68,7 +68,7 @@ public sealed class WarmUpTests
 
     [Fact]
     public void Any_length_adds_up_at_a_pace_of_at_most_four_balls_a_minute_and_never_a_third_ball_up_the_bag() =>
-        Gen.Select(Gen.Int[5, 90], Gen.Enum<WarmUpBefore>(), Gen.Int[0, 60], Gen.Enum<Club>().HashSet[0, 12], Gen.Bool).Sample((minutes, before, days, bag, noDriver) =>
+        Gen.Select(Gen.Int[5, 90], Gen.Enum<WarmUpBefore>(), Gen.Int[0, 60], Gen.Enum<Club>().HashSet[0, 12], Gen.Bool).ForEachSeed((minutes, before, days, bag, noDriver) =>
         {
             var parts = WarmUps.Of(minutes, before, Even.AddDays(days), bag, noDriver ? [Club.Driver] : []);
             Assert.Equal(minutes, parts.Sum(p => p.Minutes));
@@ -76,5 +76,5 @@ public sealed class WarmUpTests
             Assert.All(parts.Where(p => p.Title.StartsWith("Two", StringComparison.Ordinal)), p => Assert.Equal(2 * p.Clubs.Count, p.Balls));
             Assert.Equal(Area.Body, parts[0].Area);
             if (noDriver) Assert.DoesNotContain(parts, p => p.Clubs.Contains(Club.Driver));
-        }, iter: 3_000);
+        }, seeds: 3_000);
 }

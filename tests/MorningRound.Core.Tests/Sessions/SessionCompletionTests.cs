@@ -83,7 +83,7 @@ public class SessionCompletionTests
 
     [Fact]
     public void Completion_lies_between_nothing_and_everything_and_a_second_log_never_lowers_it() =>
-        Gen.Select(GenPlan.Any, GenEntries(10), GenEntries(10)).Sample((plan, first, second) =>
+        Gen.Select(GenPlan.Any, GenEntries(10), GenEntries(10)).ForEachSeed((plan, first, second) =>
         {
             var one = SessionCompletion.Of(plan, [first]);
             Assert.InRange(one.Fraction ?? 0, 0, 1 + 1e-9);

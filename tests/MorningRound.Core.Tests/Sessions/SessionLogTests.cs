@@ -97,7 +97,7 @@ public class SessionLogTests
 
     [Fact]
     public void Entries_may_arrive_in_any_order() =>
-        Gen.Shuffle(Enumerable.Range(1, 8).ToArray()).Sample(order =>
+        Gen.Shuffle(Enumerable.Range(1, 8).ToArray()).ForEachSeed(order =>
         {
             SessionEntry[] entries =
             [

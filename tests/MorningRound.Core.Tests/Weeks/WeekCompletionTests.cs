@@ -39,7 +39,7 @@ public class WeekCompletionTests
 
     [Fact]
     public void A_week_lies_between_nothing_and_everything() =>
-        Gen.Select(Gen.Int[1, 120], Gen.Double[0, 1], Gen.Bool).Array[0, 8].Sample(rows =>
+        Gen.Select(Gen.Int[1, 120], Gen.Double[0, 1], Gen.Bool).Array[0, 8].ForEachSeed(rows =>
         {
             var week = WeekCompletion.Of([.. rows.Select(r => Assigned(r.Item1, r.Item1 * r.Item2, r.Item3 ? Requirement.Must : Requirement.Extra))]);
             if (week.Fraction is { } fraction) Assert.InRange(fraction, 0, 1 + 1e-9);

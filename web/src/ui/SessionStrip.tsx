@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Schemas } from '../api/client';
+import { findingLevels } from './findingLevels';
 import { count, minutes } from './format';
 import { phases } from './phases';
 import { stripDrag } from './stripDrag';
@@ -89,22 +90,14 @@ export function SessionStrip(props: Props) {
   );
 }
 
-const marksDrawn: Record<Schemas['FindingLevel'], string> = { stop: '■', caution: '▲', advice: '◆', note: '●' };
-const markColours: Record<Schemas['FindingLevel'], string> = {
-  stop: '#a3261c',
-  caution: '#8a4b00',
-  advice: '#1e4f6b',
-  note: '#5a6259',
-};
-
 /** Something is said about this segment, beside the plan. */
 function Mark({ level }: { level: Schemas['FindingLevel'] }) {
   return (
     <Box
       aria-hidden
-      sx={{ position: 'absolute', top: 0, right: 4, fontSize: 13, lineHeight: 1, color: markColours[level] }}
+      sx={{ position: 'absolute', top: 0, right: 4, fontSize: 13, lineHeight: 1, color: findingLevels[level].colour }}
     >
-      {marksDrawn[level]}
+      {findingLevels[level].sign}
     </Box>
   );
 }

@@ -12,7 +12,8 @@ internal sealed record Found(Guid? SegmentId, string Why, string? Fix = null, Fu
 
 /// <summary>
 /// Looks a plan over and says what a coach would want to know. Pure and quick: it runs at every keystroke. A fix is only offered
-/// where the mended plan is better, so that applying what is offered always comes to an end.
+/// where the mended plan is better and no finding heavier than the mended one comes of it, so that applying what is offered always
+/// comes to an end.
 /// </summary>
 public static class PlanCheck
 {
@@ -33,8 +34,8 @@ public static class PlanCheck
     public static IReadOnlyList<Finding> Run(SessionPlan plan, PlanContext context)
     {
         var found = Look(plan, context);
-        var weight = Weight(found);
-        return [.. found.Select(f => f.Mend is { } mend && Weight(Look(mend(), context)).CompareTo(weight) < 0 ? f : f with { Fix = null, Mend = null })];
+        var before = Weight.Of(found);
+        return [.. found.Select(f => f.Mend is { } mend && Weight.Of(Look(mend(), context)).IsBetterThan(before, f.Level) ? f : f with { Fix = null, Mend = null })];
     }
 
     /// <summary>
@@ -90,8 +91,18 @@ public static class PlanCheck
         return [.. findings.OrderByDescending(f => f.Level).ThenBy(f => seen.IndexOf(f.SegmentId)).ThenBy(f => f.Id)];
     }
 
-    /// <summary>Heavier first: one stop outweighs any number of cautions, and so on down.</summary>
-    private static (int Stops, int Cautions, int Advice, int Notes) Weight(List<Finding> findings) => (
-        findings.Count(f => f.Level == FindingLevel.Stop), findings.Count(f => f.Level == FindingLevel.Caution),
-        findings.Count(f => f.Level == FindingLevel.Advice), findings.Count(f => f.Level == FindingLevel.Note));
+    /// <summary>How many findings there are of each level.</summary>
+    private readonly record struct Weight(int Stops, int Cautions, int Advice, int Notes)
+    {
+        public static Weight Of(List<Finding> findings) => new(
+            findings.Count(f => f.Level == FindingLevel.Stop), findings.Count(f => f.Level == FindingLevel.Caution),
+            findings.Count(f => f.Level == FindingLevel.Advice), findings.Count(f => f.Level == FindingLevel.Note));
+
+        /// <summary>Lighter, one stop outweighing any number of cautions and so on down, and with nothing more above a level.</summary>
+        public bool IsBetterThan(Weight other, FindingLevel level) =>
+            (Stops, Cautions, Advice, Notes).CompareTo((other.Stops, other.Cautions, other.Advice, other.Notes)) < 0
+            && (level >= FindingLevel.Stop || Stops <= other.Stops)
+            && (level >= FindingLevel.Caution || Cautions <= other.Cautions)
+            && (level >= FindingLevel.Advice || Advice <= other.Advice);
+    }
 }

@@ -37,7 +37,7 @@ public sealed class FixPropertyTests
         });
 
     [Fact]
-    public void Applying_what_is_offered_ends_deletes_nothing_and_never_adds_anything_heavier() => Plan.Sample(start =>
+    public void Applying_what_is_offered_ends_deletes_nothing_and_never_adds_anything_heavier() => Plan.ForEachSeed(start =>
     {
         var plan = start;
         for (var step = 0; step < MostSteps; step++)
@@ -55,14 +55,14 @@ public sealed class FixPropertyTests
         }
 
         Assert.Fail("What is offered does not come to an end.");
-    }, iter: 500);
+    }, seeds: 500);
 
     [Fact]
-    public void The_same_plan_is_found_the_same_and_checking_changes_nothing() => Plan.Sample(plan =>
+    public void The_same_plan_is_found_the_same_and_checking_changes_nothing() => Plan.ForEachSeed(plan =>
     {
         var first = PlanCheck.Run(plan, GivenPlan.Context);
         Assert.Equal(first.Select(f => (f.Id, f.SegmentId, f.Why, f.Fix)), PlanCheck.Run(plan, GivenPlan.Context).Select(f => (f.Id, f.SegmentId, f.Why, f.Fix)));
-    }, iter: 300);
+    }, seeds: 300);
 
     [Fact]
     public void A_fix_nobody_offered_changes_nothing() =>

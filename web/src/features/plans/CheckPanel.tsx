@@ -4,18 +4,12 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Field } from '../../ui/Field';
+import { findingLevels } from '../../ui/findingLevels';
 import { approaches, areas, minutes } from '../../ui/format';
 import { Key } from '../../ui/states';
 import type { Plan } from './draft';
 
 type Finding = Schemas['Finding'];
-
-const levels: Record<Schemas['FindingLevel'], { name: string; sign: string; colour: string }> = {
-  stop: { name: 'Stop', sign: '■', colour: '#a3261c' },
-  caution: { name: 'Caution', sign: '▲', colour: '#8a4b00' },
-  advice: { name: 'Advice', sign: '◆', colour: '#1e4f6b' },
-  note: { name: 'Note', sign: '●', colour: '#5a6259' },
-};
 
 interface Props {
   check: Schemas['PlanCheckView'] | undefined;
@@ -84,7 +78,7 @@ function Item({
   onOverrule,
 }: Omit<Props, 'check' | 'plan'> & { finding: Finding; title: string | undefined; hasKey: boolean }) {
   const [reason, setReason] = useState<string>();
-  const level = levels[finding.level];
+  const level = findingLevels[finding.level];
   return (
     <Box
       component="li"

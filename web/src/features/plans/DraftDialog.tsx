@@ -29,6 +29,7 @@ export function DraftDialog({ frame, error, isDrafting, onDraft, onClose }: Prop
   const [approach, setApproach] = useState<Schemas['Approach'] | ''>(frame.approach ?? '');
   const problem = error instanceof Problem ? error : undefined;
   const at = (field: string) => problem?.fieldError(`request.${field}`);
+  const isSaidAtFields = ['minutes', 'balls', 'places'].some(at);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="draft-title">
       <DialogTitle id="draft-title">Draft one</DialogTitle>
@@ -50,7 +51,7 @@ export function DraftDialog({ frame, error, isDrafting, onDraft, onClose }: Prop
           />
         </Box>
         <Chips label="Where" names={places} value={where} onChange={setWhere} error={at('places')} />
-        {error && !problem?.status && <Trouble error={error} />}
+        {error && !isSaidAtFields && <Trouble error={error} />}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Leave it</Button>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { Choice, optionsOf } from '../../ui/Field';
-import { approaches, equipment, hands, levels, minutes, seasons } from '../../ui/format';
+import { approaches, count, equipment, hands, levels, minutes, seasons } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { Tick } from '../../ui/Tick';
 import { usePlanContext, type For } from './queries';
@@ -96,8 +96,10 @@ export function FrameFields({ frame, onChange, writtenFor, onFor, check, errorAt
       {(check?.minutesLeft ?? null) !== null || (check?.ballsLeft ?? null) !== null ? (
         <Box data-testid="left-over" sx={{ mt: 1, fontWeight: 620 }}>
           {[
-            check?.minutesLeft === null || check?.minutesLeft === undefined ? '' : left(check.minutesLeft, 'min'),
-            check?.ballsLeft === null || check?.ballsLeft === undefined ? '' : left(check.ballsLeft, 'balls'),
+            check?.minutesLeft === null || check?.minutesLeft === undefined ? '' : left(check.minutesLeft, minutes),
+            check?.ballsLeft === null || check?.ballsLeft === undefined
+              ? ''
+              : left(check.ballsLeft, (n) => count(n, 'ball')),
           ]
             .filter(Boolean)
             .join(' · ')}
@@ -113,7 +115,7 @@ export function FrameFields({ frame, onChange, writtenFor, onFor, check, errorAt
   );
 }
 
-const left = (n: number, unit: string) => (n < 0 ? `${-n} ${unit} too many` : `${n} ${unit} left`);
+const left = (n: number, inWords: (n: number) => string) => (n < 0 ? `${inWords(-n)} too many` : `${inWords(n)} left`);
 
 /** Who it is for, in a line or two: season, competition, focus, what is carried, what hurts. */
 function ContextLine({ studentId }: { studentId: string }) {
@@ -125,7 +127,7 @@ function ContextLine({ studentId }: { studentId: string }) {
       ? ''
       : c.daysToCompetition <= 0
         ? `${c.nextCompetition} is on`
-        : `${c.nextCompetition} in ${c.daysToCompetition} days`;
+        : `${c.nextCompetition} in ${count(c.daysToCompetition, 'day')}`;
   const carried = c.equipment.map((e) => equipment[e].toLowerCase()).join(', ');
   const windows = c.windows
     .map((w) => `${w.weekday.charAt(0).toUpperCase()}${w.weekday.slice(1, 3)} ${minutes(w.minutes)}`)

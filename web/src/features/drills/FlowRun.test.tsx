@@ -1,0 +1,166 @@
+// @vitest-environment happy-dom
+import { act, fireEvent, screen } from '@testing-library/react';
+import { readFileSync } from 'node:fs';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { drawn } from '../../testing/drawn';
+import { useState } from 'react';
+import { walkThrough, withoutLastAttempt, type DrillInput, type Flow } from './flow';
+import { FlowRun } from './FlowRun';
+import type { Protocol } from './queries';
+
+interface SharedFlow {
+  name: string;
+  flow: Flow;
+  games: { inputs: DrillInput[] }[];
+}
+
+const shared = JSON.parse(readFileSync('../tests/fixtures/flows.json', 'utf8')) as SharedFlow[];
+const named = (name: string) => {
+  const found = shared.find((s) => s.name.startsWith(name));
+  if (!found) throw new Error(`There is no flow called ${name}.`);
+  return found;
+};
+
+/** Pictures have their own tests in the browser; this one is the plainest and needs no parameters of the drill. */
+const protocol: Protocol = { kind: 'makeRate', attempts: 10, make: 'holed' };
+
+function Drill({
+  flow,
+  onChange,
+  routine,
+}: {
+  flow: Flow;
+  onChange: (inputs: DrillInput[]) => void;
+  routine?: string[];
+}) {
+  const [inputs, setInputs] = useState<DrillInput[]>([]);
+  const change = (next: DrillInput[]) => {
+    setInputs(next);
+    onChange(next);
+  };
+  return (
+    <FlowRun
+      flow={flow}
+      inputs={inputs}
+      protocol={protocol}
+      calls={[]}
+      isLeftHanded={false}
+      hidesCounts
+      routine={routine ?? []}
+      onInput={(input) => change([...inputs, input])}
+      onUndo={() => change(withoutLastAttempt(inputs))}
+    />
+  );
+}
+
+/** Looking a button up by its words is many times faster here than by its role. */
+const buttons = (name: string, within: ParentNode = document) =>
+  [...within.querySelectorAll('button')].filter((b) => (b.getAttribute('aria-label') ?? b.textContent) === name);
+const press = (name: string, within?: ParentNode) => {
+  const [button] = buttons(name, within);
+  if (!button) throw new Error(`There is no button "${name}".`);
+  fireEvent.click(button);
+};
+
+/** Answers the question on the screen as a thumb would. */
+function answer(flow: Flow, before: readonly DrillInput[], input: DrillInput) {
+  const ask = walkThrough(flow, before).state?.ask;
+  if (!ask) throw new Error('Nothing is asked any more.');
+  if (input.kind === 'stop') press('Stop here');
+  else if (ask.kind === 'choice')
+    press(ask.options.find((o) => input.kind === 'choice' && o.value === input.value)?.label ?? '');
+  else if (ask.kind === 'tap') press(ask.label);
+  else if (ask.kind === 'text' && input.kind === 'text') {
+    fireEvent.change(screen.getByLabelText('In your words'), { target: { value: input.text } });
+    press('That is it');
+  } else if (ask.kind === 'timer') {
+    if (buttons('Start').length > 0) press('Start');
+    act(() => void vi.advanceTimersByTime((ask.seconds + 1) * 1000));
+  } else if (input.kind === 'number') {
+    const dial = document.querySelector('[role=group]');
+    if (dial) press(String(input.tenths / 10), dial);
+    else {
+      fireEvent.change(document.querySelector('input') as HTMLInputElement, {
+        target: { value: String(input.tenths / 10) },
+      });
+      press('Enter');
+    }
+  }
+}
+
+afterEach(() => void vi.useRealTimers());
+
+describe('a drill under way', () => {
+  it.each(shared.map((s) => [s.name, s] as const))(
+    'answers %s with the thumb as the core’s games do',
+    (_, { flow, games }) => {
+      vi.useFakeTimers();
+      for (const { inputs } of games.slice(0, 1)) {
+        let given: DrillInput[] = [];
+        drawn(<Drill flow={flow} onChange={(next) => (given = next)} />);
+        const told = inputs.filter((i) => i.kind !== 'timeUp').slice(0, 20);
+        for (const input of told) answer(flow, given, input);
+        const plain = (i: DrillInput) => ({ ...i, attempt: undefined, tags: undefined });
+        expect(given.map(plain)).toEqual(told.map(plain));
+        expect(given.map((i) => i.attempt)).toEqual(told.map((i) => i.attempt));
+      }
+    },
+  );
+
+  it('lets one tag of a group ride with the attempt, and only with that one', async () => {
+    const { flow } = named('make rate');
+    let given: DrillInput[] = [];
+    const { hands } = drawn(<Drill flow={flow} onChange={(next) => (given = next)} />);
+    const labels = walkThrough(flow, []).state?.ask;
+    const make = labels?.kind === 'choice' ? (labels.options[0]?.label ?? '') : '';
+    await hands.click(screen.getByRole('button', { name: 'Tag this one' }));
+    await hands.click(screen.getByRole('button', { name: 'heavy' }));
+    await hands.click(screen.getByRole('button', { name: 'thin' }));
+    await hands.click(screen.getByRole('button', { name: make }));
+    await hands.click(screen.getByRole('button', { name: make }));
+    expect(given.map((i) => i.tags)).toEqual([{ contact: 'thin' }, undefined]);
+  });
+
+  it('takes the last attempt back, and has nothing to take back before the first', async () => {
+    const { flow } = named('make rate');
+    let given: DrillInput[] = [];
+    const { hands } = drawn(<Drill flow={flow} onChange={(next) => (given = next)} />);
+    const undo = screen.getByRole('button', { name: 'Undo the last one' });
+    expect(undo).toHaveProperty('disabled', true);
+    const ask = walkThrough(flow, []).state?.ask;
+    await hands.click(
+      screen.getByRole('button', { name: ask?.kind === 'choice' ? (ask.options[1]?.label ?? '') : '' }),
+    );
+    expect(given).toHaveLength(1);
+    await hands.click(undo);
+    expect(given).toHaveLength(0);
+  });
+
+  it('says between which numbers an answer lies, and takes no other', async () => {
+    const { flow } = named('measured shots');
+    const given: DrillInput[][] = [];
+    const { hands } = drawn(<Drill flow={flow} onChange={(next) => given.push(next)} />);
+    const ask = walkThrough(flow, []).state?.ask;
+    if (ask?.kind !== 'number') throw new Error('Measured shots ask for a number.');
+    await hands.type(screen.getByRole('textbox'), String(ask.most / 10 + 1));
+    expect(screen.getByText(`Between ${ask.least / 10} and ${ask.most / 10}, please.`)).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Enter' })).toHaveProperty('disabled', true);
+    await hands.keyboard('{Enter}');
+    expect(given).toEqual([]);
+  });
+
+  it('notes how far the routine was done', async () => {
+    const { flow } = named('make rate');
+    let given: DrillInput[] = [];
+    const { hands } = drawn(
+      <Drill flow={flow} routine={['Look from behind', 'One breath']} onChange={(next) => (given = next)} />,
+    );
+    await hands.click(screen.getByRole('button', { name: 'My routine' }));
+    await hands.click(screen.getByRole('button', { name: '1. Look from behind' }));
+    const ask = walkThrough(flow, []).state?.ask;
+    await hands.click(
+      screen.getByRole('button', { name: ask?.kind === 'choice' ? (ask.options[0]?.label ?? '') : '' }),
+    );
+    expect(given[0]?.tags).toEqual({ routine: 'partly' });
+  });
+});

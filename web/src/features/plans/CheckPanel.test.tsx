@@ -1,0 +1,83 @@
+// @vitest-environment happy-dom
+import { screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { drawn } from '../../testing/drawn';
+import { CheckPanel } from './CheckPanel';
+import { emptyPlan, newSegment } from './draft';
+
+const block = { ...newSegment('block', 'range'), title: 'Start line' };
+const plan = { ...emptyPlan, segments: [block] };
+const noPurpose: Schemas['Finding'] = {
+  id: 'noPurpose',
+  level: 'stop',
+  segmentId: null,
+  why: 'The plan has no purpose.',
+  fix: null,
+  overruledBecause: null,
+};
+const tooFast: Schemas['Finding'] = {
+  id: 'paceFast',
+  level: 'advice',
+  segmentId: block.id,
+  why: 'Four balls a minute leave no time to look.',
+  fix: 'Take 20 balls',
+  overruledBecause: null,
+};
+
+function panel(findings: Schemas['Finding'][], shares: Schemas['ShareView'][] = []) {
+  const told = { onSelect: vi.fn(), onFix: vi.fn(), onOverrule: vi.fn() };
+  const check = { findings, shares, areas: [], approach: 'evenSplit' } as unknown as Schemas['PlanCheckView'];
+  return { told, ...drawn(<CheckPanel check={check} plan={plan} isFixing={false} {...told} />) };
+}
+
+describe('what the check says beside the plan', () => {
+  it('says so when nothing stands against it', () => {
+    panel([]);
+    expect(screen.getByText('Nothing stands against it')).toBeTruthy();
+  });
+
+  it('points at the segment, and its fix is one click away', async () => {
+    const { hands, told } = panel([noPurpose, tooFast]);
+    expect(screen.getByText('2 to look at')).toBeTruthy();
+    await hands.click(screen.getByRole('button', { name: 'Start line' }));
+    expect(told.onSelect).toHaveBeenCalledWith(block.id);
+    await hands.click(screen.getByRole('button', { name: /^Take 20 balls/ }));
+    expect(told.onFix).toHaveBeenCalledWith(tooFast);
+  });
+
+  it('offers no way around a stop', () => {
+    panel([noPurpose]);
+    expect(screen.queryByRole('button', { name: 'Live with it' })).toBeNull();
+  });
+
+  it('wants a reason before a finding is lived with', async () => {
+    const { hands, told } = panel([tooFast]);
+    await hands.click(screen.getByRole('button', { name: 'Live with it' }));
+    const why = screen.getByLabelText('Why');
+    await hands.type(why, '   ');
+    expect(screen.getByRole('button', { name: 'Keep' })).toHaveProperty('disabled', true);
+    await hands.type(why, 'It is a rhythm drill{Enter}');
+    expect(told.onOverrule).toHaveBeenCalledWith(tooFast, 'It is a rhythm drill');
+  });
+
+  it('keeps what was overruled in sight, with its reason and the way back', async () => {
+    const kept = { ...tooFast, overruledBecause: 'It is a rhythm drill' };
+    const { hands, told } = panel([kept]);
+    expect(screen.getByText('Nothing stands against it')).toBeTruthy();
+    expect(screen.getByText(/Kept, because: It is a rhythm drill/)).toBeTruthy();
+    await hands.click(screen.getByRole('button', { name: 'Take back' }));
+    expect(told.onOverrule).toHaveBeenCalledWith(kept, undefined);
+  });
+
+  it('names a band by the ends it has', () => {
+    panel([], [
+      { of: 'block', percent: 50, least: 45, most: 55 },
+      { of: 'skill', percent: 30, least: 25, most: 100 },
+      { of: 'technique', percent: 5, least: 0, most: 15 },
+    ] as Schemas['ShareView'][]);
+    for (const words of ['50 % of 45–55', '30 % of at least 25', '5 % of at most 15'])
+      expect(document.body.textContent).toContain(words);
+    expect(document.body.textContent).toContain('against “Even split”');
+  });
+});

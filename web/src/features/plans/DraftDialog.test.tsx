@@ -1,0 +1,66 @@
+// @vitest-environment happy-dom
+import { screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import { Problem, type Schemas } from '../../api/client';
+import { drawn } from '../../testing/drawn';
+import { DraftDialog } from './DraftDialog';
+
+function dialog(frame: Schemas['PlanFrame'] = {}, error: Error | null = null) {
+  const onDraft = vi.fn();
+  const shown = drawn(
+    <DraftDialog frame={frame} error={error} isDrafting={false} onDraft={onDraft} onClose={vi.fn()} />,
+  );
+  return { ...shown, onDraft, draft: () => shown.hands.click(screen.getByRole('button', { name: 'Draft' })) };
+}
+
+describe('a few answers for a draft', () => {
+  it('begins with an hour and a hundred balls on the range, and leaves the rest to the student’s file', async () => {
+    const { draft, onDraft } = dialog();
+    await draft();
+    expect(onDraft).toHaveBeenCalledWith({
+      minutes: 60,
+      balls: 100,
+      places: ['range'],
+      area: null,
+      approach: null,
+      hot: false,
+      windFromDegrees: null,
+      warmedUpBefore: false,
+      another: 0,
+    });
+  });
+
+  it('takes over what the bench already knows', async () => {
+    const { draft, onDraft } = dialog({ minutes: 45, balls: 30, approach: 'sharpen', hot: true, windFromDegrees: 90 });
+    await draft();
+    expect(onDraft.mock.calls[0]?.[0]).toMatchObject({
+      minutes: 45,
+      balls: 30,
+      approach: 'sharpen',
+      hot: true,
+      windFromDegrees: 90,
+    });
+  });
+
+  it('may draw on several places', async () => {
+    const { draft, onDraft, hands } = dialog();
+    await hands.click(screen.getByRole('button', { name: 'Putting green' }));
+    await draft();
+    expect((onDraft.mock.calls[0]?.[0] as Schemas['DraftRequest']).places).toEqual(['range', 'puttingGreen']);
+  });
+
+  it('says at the field what the server would not take, and keeps the answers', () => {
+    const refused = new Problem(400, 'Not possible', { 'request.minutes': ['Between 5 and 480.'] });
+    dialog({ minutes: 2 }, refused);
+    expect(screen.getByText('Between 5 and 480.')).toBeTruthy();
+    expect(screen.getByLabelText('Minutes')).toHaveProperty('value', '2');
+  });
+
+  it.each([new Problem(500, 'The server could not do that.'), new TypeError('No connection')])(
+    'says so when it did not work for another reason: %s',
+    (error) => {
+      dialog({}, error);
+      expect(screen.getByRole('alert').textContent).toContain(error.message);
+    },
+  );
+});

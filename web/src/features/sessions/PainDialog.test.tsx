@@ -1,0 +1,57 @@
+// @vitest-environment happy-dom
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../../api/client';
+import { drawn } from '../../testing/drawn';
+import { PainDialog } from './PainDialog';
+
+const form: Schemas['PainForm'] = {
+  parts: [
+    { part: 'wristOrHand', isPaired: true },
+    { part: 'lowerBack', isPaired: false },
+  ],
+  scale: [],
+  sharpEndsSession: true,
+  advice: 'See a doctor.',
+};
+
+function dialog(hand: Schemas['Hand'] = 'right') {
+  const onReport = vi.fn();
+  const shown = drawn(<PainDialog open hand={hand} form={form} onClose={vi.fn()} onReport={onReport} />);
+  const pick = (group: string | RegExp, name: string | RegExp) =>
+    shown.hands.click(within(screen.getByRole('group', { name: group })).getByRole('button', { name }));
+  const tell = screen.getByRole('button', { name: 'Tell my coach' });
+  return { ...shown, onReport, pick, tell };
+}
+
+describe('telling where it hurts', () => {
+  it('wants a part, its side and how bad before it is told', async () => {
+    const { pick, tell, hands, onReport } = dialog();
+    await pick('Part of the body', /wrist/i);
+    await pick(/How bad/, /: 3$/);
+    expect(tell).toHaveProperty('disabled', true);
+    await pick('Which side', /^Trail/i);
+    await hands.click(tell);
+    expect(onReport).toHaveBeenCalledWith({ kind: 'pain', part: 'wristOrHand', side: 'trail', level: 3, sharp: false });
+  });
+
+  it('asks no side of a part there is one of, even after a paired one was picked', async () => {
+    const { pick, tell, hands, onReport } = dialog();
+    await pick('Part of the body', /wrist/i);
+    await pick('Which side', /^Lead/i);
+    await pick('Part of the body', /lower back/i);
+    await pick(/How bad/, /: 7$/);
+    await pick('What kind', 'Sharp');
+    await hands.click(tell);
+    expect(onReport).toHaveBeenCalledWith({ kind: 'pain', part: 'lowerBack', side: null, level: 7, sharp: true });
+  });
+
+  it.each([
+    ['right', /lead.*left/i],
+    ['left', /lead.*right/i],
+  ] as const)('shows a %s-handed student which hand leads', async (hand, name) => {
+    const { pick } = dialog(hand);
+    await pick('Part of the body', /wrist/i);
+    expect(within(screen.getByRole('group', { name: 'Which side' })).getByRole('button', { name })).toBeTruthy();
+  });
+});
