@@ -82,7 +82,7 @@ internal static class BalanceRules
         return seen.Plan with
         {
             Segments = [.. seen.Plan.Segments.Select(s => s is PracticeSegment p && minutes.TryGetValue(p.Id, out var now) && now != p.Minutes
-                ? p with { Minutes = now, Balls = p.Minutes > 0 ? p.Balls * now / p.Minutes : p.Balls }
+                ? Mending.Lasting(p, now)
                 : s)],
         };
     }

@@ -52,8 +52,14 @@ internal static class CareRules
         if (segments[at] is PracticeSegment practice && practice.Minutes > most)
         {
             var length = most - before >= BreakMinutes ? Math.Min(practice.Minutes / 2, most - before) : practice.Minutes / 2;
-            var first = practice with { Minutes = length, Balls = practice.Balls * length / practice.Minutes };
-            var second = practice with { Id = NewIds.From(practice.Id, plan), Minutes = practice.Minutes - length, Balls = practice.Balls - first.Balls };
+            var first = practice with { Minutes = length, Balls = practice.Balls * length / practice.Minutes, Holes = practice.Holes is { } all ? Math.Max(1, all * length / practice.Minutes) : null };
+            var second = practice with
+            {
+                Id = NewIds.From(practice.Id, plan),
+                Minutes = practice.Minutes - length,
+                Balls = practice.Balls - first.Balls,
+                Holes = practice.Holes is { } holes ? Math.Max(1, holes - first.Holes!.Value) : null,
+            };
             segments.RemoveAt(at);
             segments.InsertRange(at, [first, Water(practice.Id, plan), second]);
             if (before + length > most) segments.Insert(at, Water(second.Id, plan));

@@ -99,9 +99,25 @@ internal static class Mending
     /// its pace. The minutes must be at least as many as the segments.
     /// </summary>
     public static SessionPlan ToMinutes(SessionPlan plan, int minutes) =>
-        Scale(plan, minutes - plan.Segments.Count, s => s.Minutes - 1, (s, n) => s is PracticeSegment { Balls: > 0 } p
-            ? p with { Minutes = n + 1, Balls = Math.Max(1, p.Balls * (n + 1) / p.Minutes) }
-            : s with { Minutes = n + 1 });
+        Scale(plan, minutes - plan.Segments.Count, s => s.Minutes - 1, (s, n) => Lasting(s, n + 1));
+
+    /// <summary>
+    /// A segment of another length at its pace: balls in proportion, and within the usual pace where they were; holes only as
+    /// far as it takes to stay within two to five minutes each.
+    /// </summary>
+    public static Segment Lasting(Segment segment, int minutes)
+    {
+        if (segment is not PracticeSegment practice || practice.Minutes <= 0) return segment with { Minutes = minutes };
+        var other = practice with { Minutes = minutes };
+        if (practice.Holes is { } holes && PaceRules.FitsHoles(practice.Minutes, holes))
+            other = other with { Holes = Math.Clamp(holes, PaceRules.LeastHoles(minutes), PaceRules.MostHoles(minutes)) };
+        if (practice.Balls == 0) return other;
+        var share = practice.Holes is > 0 and { } before && other.Holes is { } after ? (double)after / before : (double)minutes / practice.Minutes;
+        var balls = (int)Math.Round(practice.Balls * share, MidpointRounding.AwayFromZero);
+        if (PaceRules.Usual(practice) is { } usual && practice.Balls >= usual.Least * practice.Minutes - 1e-9 && practice.Balls <= usual.Most * practice.Minutes + 1e-9)
+            balls = Math.Clamp(balls, (int)Math.Ceiling((usual.Least * minutes) - 1e-9), (int)Math.Max(Math.Ceiling((usual.Least * minutes) - 1e-9), Math.Floor((usual.Most * minutes) + 1e-9)));
+        return other with { Balls = Math.Max(1, balls) };
+    }
 
     /// <summary>All balls bought in proportion, so that they add up to so many.</summary>
     public static SessionPlan ToBalls(SessionPlan plan, int balls) =>
@@ -115,7 +131,7 @@ internal static class Mending
         var longest = plan.Practice().Where(s => s.Id != apartFrom && s.Phase != Phase.WarmUp).MaxBy(s => s.Minutes) ?? plan.Practice().MaxBy(s => s.Minutes);
         if (longest is null || longest.Minutes <= minutes + 1) return plan;
         var left = longest.Minutes - minutes;
-        return plan with { Segments = [.. plan.Segments.Select(s => s.Id == longest.Id ? longest with { Minutes = left, Balls = longest.Balls * left / longest.Minutes } : s)] };
+        return plan with { Segments = [.. plan.Segments.Select(s => s.Id == longest.Id ? Lasting(longest, left) : s)] };
     }
 
     /// <summary>The whole again in whole numbers: shares rounded down, what is left over given to those who lost most.</summary>

@@ -43,6 +43,15 @@ internal static class PaceRules
         };
     }
 
+    /// <summary>Whether so many holes fit into the minutes at two to five each.</summary>
+    internal static bool FitsHoles(int minutes, int holes) => holes >= LeastHoles(minutes) && holes <= MostHoles(minutes);
+
+    /// <summary>The fewest holes that are not slow for the minutes, at least one.</summary>
+    internal static int LeastHoles(int minutes) => Math.Max(1, (int)Math.Ceiling(minutes / MostMinutesAHole));
+
+    /// <summary>The most holes that are not hurried for the minutes, at least one.</summary>
+    internal static int MostHoles(int minutes) => Math.Max(LeastHoles(minutes), (int)(minutes / LeastMinutesAHole));
+
     private static IEnumerable<Found> Segments(CheckedPlan seen, bool isFast)
     {
         foreach (var segment in seen.Practice)

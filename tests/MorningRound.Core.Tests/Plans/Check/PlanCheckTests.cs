@@ -150,6 +150,32 @@ public sealed class PlanCheckTests
         Assert.NotNull(Assert.Single(PlanCheck.Run(given.Plan, given.Against ?? Context)).Fix);
     }
 
+    /// <summary>As it comes off the shelf: 14 balls in 20 minutes is the slowest that called shots go, and has to stay within that.</summary>
+    [Fact]
+    public void Minutes_divided_anew_keep_every_part_at_its_pace()
+    {
+        var plan = Clean with
+        {
+            Segments = [Stretch, HalfSwings, Technique with { Minutes = 12 }, CalledIrons with { Minutes = 20, Balls = 14 }, Holes with { Minutes = 13, Holes = 3, Balls = 9 }],
+        };
+        var offered = Assert.Single(PlanCheck.Run(plan, Context));
+        Assert.Equal((FindingId.Balance, "Divide the minutes by the approach"), (offered.Id, offered.Fix));
+        var mended = PlanCheck.Fix(plan, Context, offered.Id, offered.SegmentId);
+        Assert.Empty(PlanCheck.Run(mended, Context));
+        Assert.Equal(plan.Segments.Sum(s => s.Minutes), mended.Segments.Sum(s => s.Minutes));
+    }
+
+    [Fact]
+    public void Holes_are_shared_by_the_halves_when_a_pause_parts_them()
+    {
+        var round = Holes with { Minutes = 70, Holes = 18, Balls = 54 };
+        var plan = Only(Unjudged with { Approach = Approach.PlayIt }, Stretch, HalfSwings, round);
+        var mended = PlanCheck.Fix(plan, Context, FindingId.NoBreak, round.Id);
+        var parts = mended.Practice().Where(s => s.Phase == Phase.OnCourse).ToList();
+        Assert.Equal([18, 54, 70], new[] { parts.Sum(s => s.Holes ?? 0), parts.Sum(s => s.Balls), parts.Sum(s => s.Minutes) });
+        Assert.Equal(2, parts.Count);
+    }
+
     [Fact]
     public void A_reason_is_kept_with_what_it_overrules_and_never_overrules_a_stop()
     {

@@ -12,7 +12,7 @@ import { SessionStrip, type StripSegment } from '../../ui/SessionStrip';
 import { Empty, Key, Trouble } from '../../ui/states';
 import { BenchHead } from './BenchHead';
 import { CheckPanel } from './CheckPanel';
-import { newSegment, planFrom, segmentOf, type Plan } from './draft';
+import { keepingWords, newSegment, planFrom, segmentOf, type Plan } from './draft';
 import { DraftDialog } from './DraftDialog';
 import { Drafted } from './Drafted';
 import { DrillDialog } from './DrillDialog';
@@ -39,7 +39,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
   const [isSetting, setIsSetting] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
   const [isDrafting, setIsDrafting] = useState(false);
-  const [drafted, setDrafted] = useState<{ request: Schemas['DraftRequest']; draft: Schemas['Drafted'] }>();
+  const [drafted, setDrafted] = useState<{ request: Schemas['DraftRequest']; draft: Schemas['Drafted']; over: Plan }>();
   const { studentId } = props.writtenFor;
   const context = usePlanContext(studentId);
   const fix = useFix();
@@ -65,14 +65,14 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         : [...others, { finding: finding.id, segmentId: finding.segmentId ?? null, reason }];
     change({ do: 'write', text: { overruled } });
   };
-  const draftWith = (request: Schemas['DraftRequest']) =>
+  const draftWith = (request: Schemas['DraftRequest'], over: Plan) =>
     draftOne.mutate(
       { request, studentId },
       {
         onSuccess: (draft) => {
-          setDrafted({ request, draft });
+          setDrafted({ request, draft, over });
           setIsDrafting(false);
-          change({ do: 'take', plan: planFrom(draft.plan) });
+          change({ do: 'take', plan: keepingWords(over, planFrom(draft.plan)) });
         },
       },
     );
@@ -135,7 +135,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           another={drafted.request.another ?? 0}
           plan={plan}
           isDrafting={draftOne.isPending}
-          onAnother={(another) => draftWith({ ...drafted.request, another })}
+          onAnother={(another) => draftWith({ ...drafted.request, another }, drafted.over)}
           onClose={() => setDrafted(undefined)}
         />
       )}
@@ -167,7 +167,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         ) : (
           <>
             <Empty title="No segments yet">Begin with a warm-up, then climb: block, random, on-course.</Empty>
-            <Templates onTake={(template) => change({ do: 'take', plan: template })} />
+            <Templates onTake={(template) => change({ do: 'take', plan: keepingWords(plan, template) })} />
           </>
         )}
       </Box>
@@ -268,7 +268,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           frame={plan.frame}
           error={draftOne.error}
           isDrafting={draftOne.isPending}
-          onDraft={draftWith}
+          onDraft={(request) => draftWith(request, plan)}
           onClose={() => setIsDrafting(false)}
         />
       )}

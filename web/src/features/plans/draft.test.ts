@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { changed, emptyPlan, newSegment, opened, planFrom, type Change, type Draft } from './draft';
+import {
+  changed,
+  emptyPlan,
+  keepingWords,
+  newSegment,
+  opened,
+  planFrom,
+  type Change,
+  type Draft,
+  type Plan,
+} from './draft';
 
 const start = opened(emptyPlan);
 const after = (...changes: Change[]) => changes.reduce(changed, start);
@@ -113,5 +123,33 @@ describe('the plan on the bench', () => {
     expect(gate?.kind === 'practice' && gate.exit.kind === 'until' && gate.exit.criterion).toBe('three are in');
     expect(gate).toMatchObject({ balls: 0, clubs: [], cue: '', feedback: null, holes: null });
     expect(water).toEqual({ kind: 'pause', id: 'b', title: 'Water', minutes: 3, instruction: '' });
+  });
+
+  it('parts a segment without making balls or holes', () => {
+    const holes = { ...newSegment('onCourse', 'range'), minutes: 15, balls: 11, holes: 5 } as Plan['segments'][number];
+    const { segments } = after({ do: 'add', segment: holes }, { do: 'split', id: holes.id }).plan;
+    expect(segments).toMatchObject([
+      { minutes: 7, balls: 5, holes: 2 },
+      { minutes: 8, balls: 6, holes: 3 },
+    ]);
+  });
+
+  it('keeps what was written on an empty bench when a template is taken', () => {
+    const template = {
+      ...emptyPlan,
+      title: 'An hour',
+      purpose: 'Theirs',
+      frame: { minutes: 60, balls: 100 },
+      segments: [block],
+    };
+    const written = { ...emptyPlan, title: 'Mine', frame: { ...emptyPlan.frame, balls: 80 } };
+    const taken = keepingWords(written, template);
+    expect(taken).toMatchObject({
+      title: 'Mine',
+      purpose: 'Theirs',
+      frame: { minutes: 60, balls: 80 },
+      segments: [block],
+    });
+    expect(keepingWords({ ...written, segments: [random] }, template)).toBe(template);
   });
 });

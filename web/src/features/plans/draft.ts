@@ -100,6 +100,15 @@ export function segmentOf({ id, drill, reading }: Schemas['DrillView'], place: S
   };
 }
 
+/** A template or a draft taken onto a bench that holds words but no segments yet: what was written there stays. */
+export function keepingWords(written: Plan, taken: Plan): Plan {
+  if (written.segments.length > 0) return taken;
+  const set = (part: object) =>
+    Object.fromEntries(Object.entries(part).filter(([, value]) => value !== null && value !== '' && value !== false));
+  const { title, purpose, successTest } = written;
+  return { ...taken, ...set({ title, purpose, successTest }), frame: { ...taken.frame, ...set(written.frame) } };
+}
+
 export interface Draft {
   plan: Plan;
   selected: string | undefined;
@@ -140,6 +149,15 @@ export const opened = (plan: Plan): Draft => ({
   lastTo: undefined,
   removed: undefined,
 });
+
+/** A segment parted: together the halves have the balls and the holes of the whole, a single hole apart. */
+function halves(segment: PracticeSegment, balls: number): [PracticeSegment, PracticeSegment] {
+  const { holes } = segment;
+  return [
+    { ...segment, balls, holes: holes && Math.max(1, Math.floor(holes / 2)) },
+    { ...segment, balls: segment.balls - balls, holes: holes && Math.max(1, Math.ceil(holes / 2)) },
+  ];
+}
 
 /** The bench's one way to change a plan. */
 export function changed(draft: Draft, change: Change): Draft {
@@ -247,12 +265,16 @@ function edited(draft: Draft, change: Edit): Draft {
       const segment = plan.segments[at];
       if (!segment || segment.minutes < 2) return draft;
       const minutes = Math.floor(segment.minutes / 2);
-      const half = (part: number): Segment =>
+      const [first, second] =
         segment.kind === 'pause'
-          ? { ...segment, minutes: part }
-          : { ...segment, minutes: part, balls: Math.round((segment.balls * part) / segment.minutes) };
-      const second = { ...half(segment.minutes - minutes), id: uuid() };
-      return withSegments([...plan.segments.slice(0, at), half(minutes), second, ...plan.segments.slice(at + 1)]);
+          ? [segment, segment]
+          : halves(segment, Math.round((segment.balls * minutes) / segment.minutes));
+      return withSegments([
+        ...plan.segments.slice(0, at),
+        { ...first, minutes },
+        { ...second, minutes: segment.minutes - minutes, id: uuid() },
+        ...plan.segments.slice(at + 1),
+      ]);
     }
     case 'remove': {
       const index = indexOf(draft, change.id);
