@@ -162,6 +162,19 @@ test('for the whole squad it is said who of them cannot do it', async ({ page })
   ).toBeVisible();
 });
 
+test('what is left, and the strip, stay in sight while details are written further down', async ({ page }) => {
+  await comeIn(page, 'coach');
+  await page.goto('/plans/new');
+  await page.getByRole('button', { name: /^An hour on the range with 100 balls/ }).click();
+  await expect(page.getByTestId('left-over')).toHaveText('0 min left · 0 balls left');
+  await expect(page.getByTestId('in-sight')).toBeHidden();
+  await page.getByLabel('Cue').scrollIntoViewIfNeeded();
+  await page.mouse.wheel(0, 600);
+  await expect(page.getByTestId('in-sight')).toContainText('0 min left · 0 balls left · nothing to look at');
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(page.getByTestId('in-sight')).toContainText('1 min too many');
+});
+
 test('a plan that was saved once is saved by itself', async ({ page }) => {
   await newPlan(page, 'By itself');
   await page.keyboard.press('Control+s');

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
@@ -18,6 +18,7 @@ import { Drafted } from './Drafted';
 import { DrillDialog } from './DrillDialog';
 import { DrillsThatFit } from './DrillsThatFit';
 import { FrameFields } from './FrameFields';
+import { InSight } from './InSight';
 import { LeaveDialog } from './LeaveDialog';
 import { useDraftOne, useFix, usePlanContext, useRemovePlan } from './queries';
 import { SegmentEditor } from './SegmentEditor';
@@ -28,6 +29,15 @@ import { Totals } from './Totals';
 import { useBench, type BenchProps } from './useBench';
 
 const addKeys = { warmUp: 'w', block: 'b', random: 'r', onCourse: 'o', pause: 'p' } as const;
+
+/** Stays beside whatever is written, however long that is, below what is kept in sight. */
+const besideAll = {
+  position: { lg: 'sticky' },
+  top: { lg: 76 },
+  alignSelf: 'start',
+  maxHeight: { lg: 'calc(100vh - 88px)' },
+  overflowY: { lg: 'auto' },
+} as const;
 
 /** Where a coach writes a plan: the words on top, the strip across, segments to the left, the one in hand to the right. */
 export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: string | null) => void }) {
@@ -46,6 +56,8 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
   const draftOne = useDraftOne();
   const index = plan.segments.findIndex((s) => s.id === selected);
   const segment = plan.segments[index];
+  const strip = useRef<HTMLElement>(null);
+  const drawn = stripOf(plan, bench.reading?.strip ?? []);
   const place = plan.segments.findLast((s) => s.kind === 'practice')?.place ?? 'range';
   const add = (of: keyof typeof addKeys) => change({ do: 'add', segment: newSegment(of, place) });
   const problems = bench.saveError instanceof Problem ? bench.saveError : undefined;
@@ -151,13 +163,13 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         errorAt={errorAt}
       />
 
-      <Box sx={{ mt: 2 }}>
+      <Box ref={strip} sx={{ mt: 2 }}>
         {plan.segments.length > 0 ? (
           <SessionStrip
             size="large"
             shows="plan"
             label="Session strip"
-            segments={stripOf(plan, bench.reading?.strip ?? [])}
+            segments={drawn}
             selected={selected}
             onSelect={(id) => change({ do: 'select', id })}
             onResize={(id, by) => change({ do: 'lengthen', id, by })}
@@ -171,6 +183,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           </>
         )}
       </Box>
+      {plan.segments.length > 0 && <InSight of={strip} segments={drawn} selected={selected} check={bench.check} />}
       {bench.reading && <Totals reading={bench.reading} />}
       {bench.checkError && <Trouble error={bench.checkError} />}
 
@@ -186,7 +199,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           mt: 2,
         }}
       >
-        <Box className="no-print" sx={{ order: { xs: 3, lg: 0 } }}>
+        <Box className="no-print" sx={{ order: { xs: 3, lg: 0 }, ...besideAll }}>
           <DrillsThatFit
             place={place}
             minutesLeft={bench.check?.minutesLeft ?? null}
@@ -254,14 +267,16 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         ) : (
           <Box />
         )}
-        <CheckPanel
-          check={bench.check}
-          plan={plan}
-          onSelect={(id) => change({ do: 'select', id })}
-          onFix={mend}
-          isFixing={fix.isPending}
-          onOverrule={overrule}
-        />
+        <Box sx={besideAll}>
+          <CheckPanel
+            check={bench.check}
+            plan={plan}
+            onSelect={(id) => change({ do: 'select', id })}
+            onFix={mend}
+            isFixing={fix.isPending}
+            onOverrule={overrule}
+          />
+        </Box>
       </Box>
       {isDrafting && (
         <DraftDialog

@@ -93,18 +93,11 @@ export function FrameFields({ frame, onChange, writtenFor, onFor, check, errorAt
           />
         </Box>
       </Box>
-      {(check?.minutesLeft ?? null) !== null || (check?.ballsLeft ?? null) !== null ? (
+      {leftOver(check) && (
         <Box data-testid="left-over" sx={{ mt: 1, fontWeight: 620 }}>
-          {[
-            check?.minutesLeft === null || check?.minutesLeft === undefined ? '' : left(check.minutesLeft, minutes),
-            check?.ballsLeft === null || check?.ballsLeft === undefined
-              ? ''
-              : left(check.ballsLeft, (n) => count(n, 'ball')),
-          ]
-            .filter(Boolean)
-            .join(' · ')}
+          {leftOver(check)}
         </Box>
-      ) : null}
+      )}
       {studentId && <ContextLine studentId={studentId} />}
       {isSquad && check?.squad && (
         <Box data-testid="plan-context" sx={{ mt: 1, fontSize: 15, color: 'text.secondary' }}>
@@ -115,7 +108,12 @@ export function FrameFields({ frame, onChange, writtenFor, onFor, check, errorAt
   );
 }
 
-const left = (n: number, inWords: (n: number) => string) => (n < 0 ? `${inWords(-n)} too many` : `${inWords(n)} left`);
+const left = (n: number | null | undefined, inWords: (n: number) => string) =>
+  n === null || n === undefined ? '' : n < 0 ? `${inWords(-n)} too many` : `${inWords(n)} left`;
+
+/** What is left of the minutes and balls there are; empty where neither is known. */
+export const leftOver = (check: Schemas['PlanCheckView'] | undefined) =>
+  [left(check?.minutesLeft, minutes), left(check?.ballsLeft, (n) => count(n, 'ball'))].filter(Boolean).join(' · ');
 
 /** Who it is for, in a line or two: season, competition, focus, what is carried, what hurts. */
 function ContextLine({ studentId }: { studentId: string }) {

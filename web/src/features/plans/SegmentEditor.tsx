@@ -90,11 +90,7 @@ function PhaseChoice({
   onChange: (phase: PracticeSegment['phase']) => void;
 }) {
   return (
-    <Box
-      role="radiogroup"
-      aria-label="Phase"
-      sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(116px, 1fr))', gap: 0.75 }}
-    >
+    <Box role="radiogroup" aria-label="Phase" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 0.75 }}>
       {phaseOrder.map((phase) => (
         <Box
           component="label"
@@ -216,10 +212,9 @@ function PracticeFields({
         {segment.phase === 'onCourse' && (
           <Stepper
             label="Holes"
-            value={segment.holes ?? 1}
-            least={1}
+            value={segment.holes ?? 0}
             most={18}
-            onChange={(holes) => onChange({ holes })}
+            onChange={(holes) => onChange({ holes: holes > 0 ? holes : null })}
             error={errorAt('holes')}
           />
         )}

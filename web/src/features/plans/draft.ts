@@ -90,6 +90,7 @@ export function segmentOf({ id, drill, reading }: Schemas['DrillView'], place: S
     intent: drill.intents[0] ?? 'skill',
     minutes: drill.usualMinutes,
     balls: drill.usualBalls ?? 0,
+    holes: phase === 'onCourse' && drill.protocol.kind === 'repetitions' ? (drill.protocol.count ?? null) : null,
     area: drill.area,
     place: drill.places.includes(place) ? place : (drill.places[0] ?? place),
     instruction: drill.setUp,
