@@ -35,25 +35,26 @@ test('what loads a part that hurts a little falls out, and counts for nothing', 
   await student.getByRole('button', { name: 'Nerves: 7' }).click();
   await student.getByLabel('Minutes I have').fill('50');
   await student.getByRole('button', { name: 'Something hurts today' }).click();
-  await student.getByRole('button', { name: 'Wrist or hand' }).click();
-  await student.getByRole('button', { name: 'Trail (right)' }).click();
+  await student.getByRole('button', { name: 'Elbow' }).click();
+  await student.getByRole('button', { name: 'Lead (left)' }).click();
   await student.getByRole('button', { name: 'How bad, from 1 to 10: 2', exact: true }).click();
   await student.getByRole('button', { name: 'Tell my coach' }).click();
-  // Stretching and the low point drill load the wrist; the rest of the hour goes on.
-  await expect(student.getByText(/^Left out.*: Stretch, Ball first, then turf/)).toBeVisible();
+  // Full swings load the lead elbow, with a drill or without; stretching and half swings go on.
+  await expect(
+    student.getByText(/^Left out.*: Ball first, then turf, Five balls a club, Four quick holes/),
+  ).toBeVisible();
   await student.getByRole('button', { name: 'Begin' }).click();
+  await expect(student.getByRole('heading', { level: 1, name: 'Stretch' })).toBeVisible();
+  await student.getByRole('button', { name: 'Done, next' }).click();
   await expect(student.getByRole('heading', { level: 1, name: 'Set-up and half swings' })).toBeVisible();
-  await student.getByRole('button', { name: 'Done, next' }).click();
-  await expect(student.getByRole('heading', { level: 1, name: 'Five balls a club' })).toBeVisible();
-  await student.getByRole('button', { name: 'Done, next' }).click();
   await student.getByRole('button', { name: 'Done', exact: true }).click();
   await student.getByRole('button', { name: 'Finish' }).click();
   await expect(student.getByText('Your coach can see it now.')).toBeVisible();
 
-  // 60 minutes were planned; 5 of stretching and 15 of the drill count for nothing: 40 of 40.
+  // 60 minutes were planned; 45 of full swings count for nothing: 15 of 15.
   await toStudent(coach);
   await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
-  await expect(coach.getByText('40 of 40 planned minutes done, pauses apart')).toBeVisible();
+  await expect(coach.getByText('15 of 15 planned minutes done, pauses apart')).toBeVisible();
   await expect(coach.getByText('Came with nerves of 7 of 10, with 50 min')).toBeVisible();
   await expect(coach.getByTestId('segment-done').filter({ hasText: 'Ball first' })).toContainText('dropped for pain');
 });
@@ -110,6 +111,29 @@ test('on a shared phone nobody goes on with somebody else’s session', async ({
   await expect(shared.getByRole('button', { name: 'Begin' })).toBeVisible();
 });
 
+test('where everything loads what hurts, the session is left for today, and nothing is missed', async ({
+  page: coach,
+  browser,
+}) => {
+  await comeIn(coach, 'coach');
+  const link = await addStudent(coach, 'Hedda Pause');
+  await setAndPublish(coach, /Set-up, aim/);
+  const student = await onPhone(browser);
+  await join(student, link, 'hedda@phone.example');
+  await student.getByRole('link', { name: 'Practise' }).click();
+  await student.getByRole('button', { name: 'Something hurts today' }).click();
+  await student.getByRole('button', { name: 'Wrist or hand' }).click();
+  await student.getByRole('button', { name: 'Trail (right)' }).click();
+  await student.getByRole('button', { name: 'How bad, from 1 to 10: 2', exact: true }).click();
+  await student.getByRole('button', { name: 'Tell my coach' }).click();
+  await expect(student.getByText('Everything in this session loads what hurts')).toBeVisible();
+  await expect(student.getByRole('button', { name: 'Begin' })).toBeHidden();
+  await student.getByRole('button', { name: 'Leave it for today' }).click();
+  await expect(student.getByText('Your coach can see it now.')).toBeVisible();
+  await toStudent(coach);
+  await expect(coach.getByTestId('session-tile')).not.toContainText('missed');
+});
+
 test('half an hour and forty balls make the session fit, with reasons, and it is labelled trimmed', async ({
   page: coach,
   browser,
@@ -131,6 +155,8 @@ test('half an hour and forty balls make the session fit, with reasons, and it is
   await expect(fit).toContainText('The rest is shortened in proportion, to 30 minutes.');
   await student.getByRole('button', { name: 'Begin' }).click();
   await expect(student.getByTestId('left')).toContainText('30 min, 40 balls');
+  // The exit rule speaks of the shorter segment: five minutes of stretching are no longer five.
+  await expect(student.getByText('After 5 min')).toBeHidden();
   await student.context().setOffline(false);
   for (;;) {
     const next = student.getByRole('button', { name: /^Done/ });

@@ -37,7 +37,7 @@ await coach.page.goto('/tee-line');
 await coach.page.getByRole('link', { name: 'Henrik Solmar' }).click();
 await coach.page
   .getByRole('region', { name: 'Last sessions' })
-  .getByRole('link', { name: 'Short game, gently' })
+  .getByRole('link', { name: 'Putting, gently' })
   .first()
   .click();
 await coach.page.getByTestId('completion').waitFor();

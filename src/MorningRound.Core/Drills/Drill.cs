@@ -20,6 +20,9 @@ public sealed record BodyLoad
 
     /// <summary>None for a part without sides, and where both sides are loaded.</summary>
     public BodySide? Side { get; init; }
+
+    /// <summary>Whether it loads a part on a side; a side that is not named, here or there, means either.</summary>
+    public bool Touches(BodyPart part, BodySide? side) => Part == part && (Side is null || side is null || Side == side);
 }
 
 /// <summary>Which clubs a drill is for.</summary>

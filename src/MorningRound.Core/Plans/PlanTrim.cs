@@ -3,7 +3,18 @@ using MorningRound.Core.Plans.Check;
 namespace MorningRound.Core.Plans;
 
 /// <summary>What is left of a segment after trimming.</summary>
-public sealed record TrimmedSegment(Guid SegmentId, int Minutes, int Balls);
+/// <param name="SegmentId">The segment of the plan.</param>
+/// <param name="Minutes">Minutes it keeps, at least one.</param>
+/// <param name="Balls">Balls it keeps.</param>
+/// <param name="Holes">Holes still to be played; none where it has none, and in records from before holes were trimmed.</param>
+public sealed record TrimmedSegment(Guid SegmentId, int Minutes, int Balls, int? Holes = null);
+
+/// <summary>When a segment is over, said for its own minutes and balls.</summary>
+public sealed record ExitRuleInWords(Guid SegmentId, string Words)
+{
+    /// <summary>The exit rules of a plan's segments, pauses apart.</summary>
+    public static IReadOnlyList<ExitRuleInWords> Of(SessionPlan plan) => [.. plan.Practice().Select(s => new ExitRuleInWords(s.Id, s.Exit.InWords(s)))];
+}
 
 /// <summary>A session made to fit less time or fewer balls.</summary>
 /// <param name="Minutes">The minutes it fits.</param>
@@ -11,7 +22,9 @@ public sealed record TrimmedSegment(Guid SegmentId, int Minutes, int Balls);
 /// <param name="Kept">What is left, in the order of the plan.</param>
 /// <param name="Dropped">What fell out whole.</param>
 /// <param name="Reasons">What was done and why, in sentences.</param>
-public sealed record Trimmed(int Minutes, int? Balls, IReadOnlyList<TrimmedSegment> Kept, IReadOnlyList<Guid> Dropped, IReadOnlyList<string> Reasons);
+/// <param name="ExitRules">When what is left is over.</param>
+public sealed record Trimmed(
+    int Minutes, int? Balls, IReadOnlyList<TrimmedSegment> Kept, IReadOnlyList<Guid> Dropped, IReadOnlyList<string> Reasons, IReadOnlyList<ExitRuleInWords> ExitRules);
 
 /// <summary>
 /// A student comes with 30 minutes and 40 balls for a plan of an hour. A warm-up stays; segments fall out whole, the lowest
@@ -50,7 +63,7 @@ public static class PlanTrim
         if (left.Segments.Sum(s => s.Minutes) > there)
         {
             left = Mending.ToMinutes(left, there);
-            reasons.Add($"The rest is shortened in proportion, to {there} minutes.");
+            reasons.Add($"{(left.Segments.Count == plan.Segments.Count ? "Everything" : "The rest")} is shortened in proportion, to {there} minutes.");
         }
 
         if (balls is { } bucket && Bought(left) > bucket)
@@ -61,8 +74,8 @@ public static class PlanTrim
 
         var kept = left.Segments.Select(s => s.Id).ToHashSet();
         return new Trimmed(
-            minutes, balls, [.. left.Segments.Select(s => new TrimmedSegment(s.Id, s.Minutes, (s as PracticeSegment)?.Balls ?? 0))],
-            [.. plan.Segments.Where(s => !kept.Contains(s.Id)).Select(s => s.Id)], reasons);
+            minutes, balls, [.. left.Segments.Select(s => new TrimmedSegment(s.Id, s.Minutes, (s as PracticeSegment)?.Balls ?? 0, (s as PracticeSegment)?.Holes))],
+            [.. plan.Segments.Where(s => !kept.Contains(s.Id)).Select(s => s.Id)], reasons, ExitRuleInWords.Of(left));
     }
 
     /// <summary>Trims for a few steps of minutes and balls below what the plan takes.</summary>

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Places;
+using MorningRound.Core.Sessions;
 
 namespace MorningRound.Core.Plans;
 
@@ -109,4 +110,7 @@ public sealed record PracticeSegment : Segment
 
     [JsonIgnore]
     public FeedbackSource? FeedbackOrDrills => Feedback ?? Drill?.Drill.Feedback;
+
+    /// <summary>Whether it loads a part of the body: its drill says so, or, without a drill, the size of its swings.</summary>
+    public bool Loads(BodyPart part, BodySide? side) => (Drill?.Drill.Loads ?? SwingLoads.Of(this)).Any(l => l.Touches(part, side));
 }

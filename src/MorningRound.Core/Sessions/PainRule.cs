@@ -28,15 +28,11 @@ public static class PainRule
         [.. Enumerable.Range(0, 11).Select(level => new PainStep(level, EndsSession(level, sharp: false)))];
 
     /// <summary>
-    /// The segments of a plan that load a part which hurts without ending the session: they fall out. A drill that loads a paired
-    /// part without naming a side loads both; a segment without a drill says nothing about what it loads, and stays.
+    /// The segments of a plan that load a part which hurts without ending the session: they fall out. What loads a paired part
+    /// without naming a side loads both.
     /// </summary>
     public static IReadOnlyList<Guid> SegmentsLoading(SessionPlan plan, BodyPart part, BodySide? side) =>
-    [
-        .. plan.Practice()
-            .Where(s => s.Drill is { } planned && planned.Drill.Loads.Any(l => l.Part == part && (l.Side is null || l.Side == side)))
-            .Select(s => s.Id),
-    ];
+    [.. plan.Practice().Where(s => s.Loads(part, side)).Select(s => s.Id)];
 
     /// <summary>
     /// For every part and side that some segment loads, which segments those are: worked out beforehand, so that a phone without

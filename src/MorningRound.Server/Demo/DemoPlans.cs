@@ -1,3 +1,4 @@
+using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
@@ -46,7 +47,7 @@ internal static class DemoPlans
         Stretch(5),
         Practice("Set-up and half swings", Phase.WarmUp, Intent.Technique, Area.Iron, 10, 15, [Club.Iron9],
             "Club on the ground for the feet, half swings to waist height. Feel the finish, forget the flight.",
-            "Chest to the target at the end", FeedbackSource.Mirror, bridge: true),
+            "Chest to the target at the end", FeedbackSource.Mirror, bridge: true, swing: SwingSize.Half),
         Practice("Ball first, then turf", Phase.Block, Intent.Technique, Area.Iron, 15, 20, [Club.Iron7],
             "A line on the ground. Brush the turf on the target side of it.", "Trail elbow in front of the hip",
             FeedbackSource.Contact, new AfterBalls(), drill: "Ball, then ground", goal: new DrillGoal("share", 60)),
@@ -61,7 +62,7 @@ internal static class DemoPlans
         "Move the low point forward without hurrying the change",
         "The last ten balls feel the same as the first ten, and video agrees",
         Practice("Stretch and eight balls", Phase.WarmUp, Intent.Skill, Area.Iron, 10, 8, [Club.Iron9],
-            "Stretch, then eight soft balls.", ""),
+            "Stretch, then eight soft balls.", "", swing: SwingSize.Half),
         Slow(40, 14),
         Water(5),
         Slow(40, 14),
@@ -73,7 +74,7 @@ internal static class DemoPlans
         "Take numbers and a start line to the course, and nothing else",
         "Six of nine wedge numbers with the first three balls",
         Stretch(5),
-        Practice("Ten easy balls", Phase.WarmUp, Intent.Skill, Area.Wedge, 10, 10, [Club.SandWedge, Club.Iron8], "Up the bag, half speed.", ""),
+        Practice("Ten easy balls", Phase.WarmUp, Intent.Skill, Area.Wedge, 10, 10, [Club.SandWedge, Club.Iron8], "Up the bag, half speed.", "", swing: SwingSize.Half),
         Practice("Wedge numbers", Phase.Random, Intent.Skill, Area.Wedge, 27, 27, [Club.PitchingWedge, Club.GapWedge, Club.SandWedge],
             "Nine numbers from your list, up to three balls each, on at the first that lands on it.", "Same rhythm, other length",
             FeedbackSource.LaunchNumbers, routine: true, drill: "Wedge numbers", goal: new DrillGoal("hits", 6)),
@@ -83,19 +84,19 @@ internal static class DemoPlans
             "Round the hole, ten from each side.", "Over the spot", FeedbackSource.Gate, place: PlaceKind.PuttingGreen));
 
     public static SessionPlan GentleReturn => Plan(
-        "Short game, gently",
-        "Come back without a full swing: hands soft, distances small",
+        "Putting, gently",
+        "Come back without a swing: hands soft, and the hole in sight",
         "No pain above 2 of 10 while you practise or the morning after",
         Practice("Stretch, wrists left out", Phase.WarmUp, Intent.Body, Area.Body, 8, 0, [],
             "Arm circles small and big, side bends 5 a side, turns with a club across the chest. Nothing for the wrists.", "",
             place: PlaceKind.PuttingGreen),
         Practice("Putts through the gate", Phase.Block, Intent.Technique, Area.Putting, 12, 36, [Club.Putter],
-            "Six feet, a gate of two tees.", "Grip pressure three of ten", FeedbackSource.Gate, place: PlaceKind.PuttingGreen, drill: "Through the gate"),
-        Practice("Chips to three spots", Phase.Random, Intent.Skill, Area.Chip, 12, 14, [Club.PitchingWedge, Club.SandWedge],
-            "Three landing spots; change the spot and the club each ball. Stop at the first twinge.", "Chest moves the club",
-            place: PlaceKind.ChippingGreen),
-        Practice("Six holes from the fringe", Phase.OnCourse, Intent.Performance, Area.Chip, 12, 16, [Club.PitchingWedge, Club.Putter],
-            "One ball: chip, then hole out. Keep the card.", "", place: PlaceKind.ChippingGreen, holes: 6, routine: true));
+            "Six feet, a gate of two tees. Stop at the first twinge.", "Grip pressure three of ten", FeedbackSource.Gate, place: PlaceKind.PuttingGreen, drill: "Through the gate"),
+        Practice("Round the compass", Phase.Random, Intent.Skill, Area.Putting, 12, 12, [Club.Putter],
+            "From two to seven feet, on all sides of the hole. One putt each.", "See it drop, then roll it",
+            place: PlaceKind.PuttingGreen, drill: "Compass"),
+        Practice("Six holes, one ball", Phase.OnCourse, Intent.Performance, Area.Putting, 12, 12, [Club.Putter],
+            "One ball, six different holes, everything holed out. Keep the card.", "", place: PlaceKind.PuttingGreen, holes: 6, routine: true));
 
     public static SessionPlan FirstSteps => Plan(
         "First steps on the range",
@@ -103,7 +104,7 @@ internal static class DemoPlans
         "Five balls in the air out of ten with the 9 iron",
         Stretch(5),
         Practice("Brush the grass", Phase.WarmUp, Intent.Technique, Area.Iron, 6, 8, [Club.Iron9],
-            "Small swings over the grass, then with a ball on a low tee.", "Brush the same place", FeedbackSource.Contact, bridge: true),
+            "Small swings over the grass, then with a ball on a low tee.", "Brush the same place", FeedbackSource.Contact, bridge: true, swing: SwingSize.Half),
         Practice("Nine iron from a tee", Phase.Block, Intent.Technique, Area.Iron, 12, 16, [Club.Iron9],
             "Low tee, waist to waist. Count the ones in the air.", "Finish facing the target", FeedbackSource.Contact),
         Water(2),
@@ -116,7 +117,7 @@ internal static class DemoPlans
         "Nine holes on the range",
         "Play the nine as they come, one ball, no second try",
         "Seven of nine tee shots inside the fairway you named",
-        Practice("Stretch and wedges", Phase.WarmUp, Intent.Skill, Area.Wedge, 10, 12, [Club.SandWedge, Club.PitchingWedge], "Stretch, then wedges until ready.", ""),
+        Practice("Stretch and wedges", Phase.WarmUp, Intent.Skill, Area.Wedge, 10, 12, [Club.SandWedge, Club.PitchingWedge], "Stretch, then wedges until ready.", "", swing: SwingSize.Half),
         Practice("Nine quick holes", Phase.OnCourse, Intent.Performance, Area.Driver, 36, 30, [Club.Driver, Club.Iron7, Club.PitchingWedge],
             "Name a fairway between two targets. Then the shot that is left, then the next.", "One ball, one shot", holes: 9, routine: true),
         Practice("Putting out", Phase.OnCourse, Intent.Performance, Area.Putting, 9, 18, [Club.Putter],
@@ -144,7 +145,7 @@ internal static class DemoPlans
     private static PracticeSegment Practice(
         string title, Phase phase, Intent intent, Area area, int minutes, int balls, Club[] clubs, string instruction, string cue,
         FeedbackSource? feedback = null, ExitRule? exit = null, PlaceKind place = PlaceKind.Range, int? holes = null,
-        bool bridge = false, bool routine = false, bool slow = false, string? drill = null, DrillGoal? goal = null) => new()
+        bool bridge = false, bool routine = false, bool slow = false, SwingSize? swing = null, string? drill = null, DrillGoal? goal = null) => new()
         {
             Id = Guid.CreateVersion7(),
             Title = title,
@@ -163,6 +164,7 @@ internal static class DemoPlans
             Bridge = bridge,
             FullRoutine = routine,
             SlowRepetitions = slow,
+            Swing = swing,
             Drill = drill is null ? null : FromShelf(drill, goal),
         };
 

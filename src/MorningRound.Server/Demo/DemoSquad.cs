@@ -43,7 +43,7 @@ internal static class DemoSquad
     private const string Three = "Set-up, aim, four holes";
     private const string Slow = "Slow repetitions";
     private const string Before = "Two days before";
-    private const string Gentle = "Short game, gently";
+    private const string Gentle = "Putting, gently";
     private const string First = "First steps on the range";
     private const string Nine = "Nine holes on the range";
     private const string Short = "Twenty minutes of short putts";

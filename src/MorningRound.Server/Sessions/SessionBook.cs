@@ -41,7 +41,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock, StudentFil
             Hand = hand.Hand,
             Plan = row.Document,
             Totals = PlanTotals.Of(row.Document),
-            ExitRules = [.. row.Document.Practice().Select(s => new ExitRuleInWords(s.Id, s.Exit.InWords(s)))],
+            ExitRules = ExitRuleInWords.Of(row.Document),
             Segments = completion.Segments,
             Logs = [.. row.Logs.OrderBy(l => l.Day).ThenBy(l => l.Id).Select(LogView.Of)],
             Pain = PainForm.Asked,

@@ -65,8 +65,6 @@ public sealed record PainPart(BodyPart Part, bool IsPaired)
     public static IReadOnlyList<PainPart> All { get; } = [.. Enum.GetValues<BodyPart>().Select(part => new PainPart(part, part.IsPaired()))];
 }
 
-public sealed record ExitRuleInWords(Guid SegmentId, string Words);
-
 /// <summary>One log of a session. The account is the one that keeps it; nobody else goes on with it.</summary>
 public sealed record LogView(
     Guid Id, DateOnly Day, DateTimeOffset? StartedAt, DateTimeOffset? FinishedAt, double Minutes, int Balls, bool EndedByPain,

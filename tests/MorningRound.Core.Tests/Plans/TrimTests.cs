@@ -47,7 +47,21 @@ public sealed class TrimTests
     {
         var trimmed = PlanTrim.Of(Clean with { Frame = new PlanFrame(), Segments = [Stretch, Technique, CalledIrons, Holes] }, 30, null, Context)!;
         Assert.Empty(trimmed.Dropped);
-        Assert.Equal("The rest is shortened in proportion, to 30 minutes.", Assert.Single(trimmed.Reasons));
+        Assert.Equal("Everything is shortened in proportion, to 30 minutes.", Assert.Single(trimmed.Reasons));
+    }
+
+    [Fact]
+    public void What_is_left_is_over_by_its_own_minutes_and_holes()
+    {
+        var trimmed = PlanTrim.Of(Clean, 30, null, Context)!;
+        var after = After(Clean, trimmed);
+        Assert.Equal(after.Practice().Select(s => new ExitRuleInWords(s.Id, s.Exit.InWords(s))), trimmed.ExitRules);
+        var holes = trimmed.Kept.Single(k => k.SegmentId == Holes.Id);
+        Assert.Equal((9, 4), (holes.Minutes, holes.Holes));
+        // Two minutes a hole is as hurried as it may get.
+        var hurried = PlanTrim.Of(Clean, 18, null, Context)!.Kept.Single(k => k.SegmentId == Holes.Id);
+        Assert.InRange(hurried.Holes!.Value, 1, 3);
+        Assert.True(hurried.Minutes >= 2 * hurried.Holes);
     }
 
     [Fact]

@@ -3461,6 +3461,7 @@ export interface components {
       kept: components['schemas']['TrimmedSegment'][];
       dropped: string[];
       reasons: string[];
+      exitRules: components['schemas']['ExitRuleInWords'][];
     };
     TrimmedSegment: {
       /** Format: uuid */
@@ -3469,6 +3470,8 @@ export interface components {
       minutes: number;
       /** Format: int32 */
       balls: number;
+      /** Format: int32 */
+      holes?: null | number;
     };
     WalkTo: {
       /** Format: uuid */

@@ -104,8 +104,7 @@ internal static class CareRules
 
     private static IEnumerable<Found> Hurt(CheckedPlan seen) =>
         from segment in seen.Practice
-        where segment.Drill is not null
-        let hurting = seen.Context.Hurt.FirstOrDefault(h => segment.Drill!.Drill.Loads.Any(l => l.Part == h.Part && (l.Side is null || h.Side is null || l.Side == h.Side)))
+        let hurting = seen.Context.Hurt.FirstOrDefault(h => segment.Loads(h.Part, h.Side))
         where hurting is not null
         select new Found(segment.Id, $"It loads the {BodyParts.InWords(hurting.Part, hurting.Side)}, which hurts and which no doctor or physiotherapist has cleared.");
 

@@ -48,13 +48,15 @@ internal sealed partial class DraftInProgress
         {
             var minutes = Math.Min(longer.Minutes + left, LongestWhole);
             _segments[index] = Resized(longer, minutes);
-            left -= minutes - longer.Minutes;
         }
 
-        var said = slot.Phase switch { Phase.OnCourse => "on-course", var p => p.ToString().ToLowerInvariant() };
-        if (!_segments.OfType<PracticeSegment>().Any(s => s.Phase == slot.Phase && s.Intent == slot.Intent))
-            _constraints.Add($"No {said} part for {slot.Intent.ToString().ToLowerInvariant()}: no drill on the shelf fits {Where()} with {_request.Balls} balls and what there is at hand.");
-        if (left > 0) _constraints.Add($"{left} minutes could not be filled: the shelf has nothing more that fits {Where()}.");
+        if (_segments.OfType<PracticeSegment>().Any(s => s.Phase == slot.Phase && s.Intent == slot.Intent)) return;
+        var said = slot.Phase == Phase.OnCourse ? "on-course" : slot.Phase.ToString().ToLowerInvariant();
+        var why = _shelf.Any(s => Places().Any(place => Fits(s.Drill, slot, place, isHurtForgotten: true)))
+            ? $"everything that fits loads the {HurtInWords()}, which hurts and which nobody has cleared"
+            : $"no drill on the shelf fits {Where()} with {_request.Balls} balls and what there is at hand";
+        var elsewhere = Enum.GetValues<PlaceKind>().Except(_request.Places).Where(place => _shelf.Any(s => !_used.Contains(s.Id) && Fits(s.Drill, slot, place))).ToList();
+        _constraints.Add($"No {said} part for {slot.Intent.ToString().ToLowerInvariant()}: {why}.{(elsewhere.Count > 0 ? $" There would be something for {Words(elsewhere)}." : "")}");
     }
 
     /// <summary>A short session stays in one place: walking would eat it up.</summary>
@@ -80,13 +82,13 @@ internal sealed partial class DraftInProgress
         return best;
     }
 
-    private bool Fits(Drill drill, Slot slot, PlaceKind place)
+    private bool Fits(Drill drill, Slot slot, PlaceKind place, bool isHurtForgotten = false)
     {
         if (!drill.Phases.Contains(slot.Phase) || !drill.Intents.Contains(slot.Intent) || !drill.Places.Contains(place)) return false;
         if (drill.UsualBalls > 0 && place.BallsAreBought() && _request.Balls < 10) return false;
         if (_main != PlaceKind.Range && place == PlaceKind.Range && !_request.WarmedUpBefore && drill.Swing == SwingSize.Full) return false;
         if (drill.Equipment.Any(e => e.Substitute.Length == 0 && !Has(e.Item, place))) return false;
-        if (_context.Hurt.Any(h => drill.Loads.Any(l => l.Part == h.Part && (l.Side is null || h.Side is null || l.Side == h.Side)))) return false;
+        if (!isHurtForgotten && _context.Hurt.Any(h => drill.Loads.Any(l => l.Touches(h.Part, h.Side)))) return false;
         if (ClubsFor(drill, slot, place).Count == 0 && drill.ClubGroup is ClubGroup.Driver) return false;
         if (IsSlow(drill, slot) && _context.Season == Season.CompetitionWeek) return false;
         if (drill.CountsTowardsSwingChange && drill.UsualBalls < 0.6 * drill.UsualMinutes && !IsSlow(drill, slot)) return false;

@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills;
 using MorningRound.Core.Places;
+using MorningRound.Core.Sessions;
 using MorningRound.Core.Plans.Check;
 using MorningRound.Core.Students;
 
@@ -46,13 +47,23 @@ internal sealed partial class DraftInProgress
 
         var walks = new CheckedPlan(plan, _context).WalkMinutes;
         var unfilled = _request.Minutes - plan.Segments.Sum(s => s.Minutes) - walks;
-        if (unfilled * 10 > _request.Minutes && !_constraints.Any(c => c.Contains("could not be filled", StringComparison.Ordinal)))
+        if (unfilled * 10 > _request.Minutes)
             _constraints.Add($"{unfilled} minutes could not be filled: the shelf has nothing more that fits {Where()}.");
         foreach (var found in PlanCheck.Run(plan, _context).Where(f => f.Level > FindingLevel.Note && f.Id != FindingId.Minor))
             _constraints.Add($"It could not be put right: {found.Why}");
     }
 
-    private string Where() => string.Join(" and ", _request.Places.Select(p => p switch { PlaceKind.PuttingGreen => "the putting green", PlaceKind.ChippingGreen => "the chipping green", PlaceKind.Home => "home", var o => $"the {o.ToString().ToLowerInvariant()}" }));
+    private string Where() => Words(_request.Places);
+
+    private static string Words(IEnumerable<PlaceKind> places) => string.Join(" and ", places.Select(p => p switch
+    {
+        PlaceKind.PuttingGreen => "the putting green",
+        PlaceKind.ChippingGreen => "the chipping green",
+        PlaceKind.Home => "home",
+        _ => $"the {p.ToString().ToLowerInvariant()}",
+    }));
+
+    private string HurtInWords() => string.Join(" and ", _context.Hurt.Select(h => BodyParts.InWords(h.Part, h.Side)));
 
     private static string Name(Area area) => area switch
     {

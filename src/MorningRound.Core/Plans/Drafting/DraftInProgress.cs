@@ -103,6 +103,12 @@ internal sealed partial class DraftInProgress
             if (_request.Balls < 20) segment = segment with { Balls = 0, Exit = new AfterMinutes() };
             // Full swings early in a long session are kept for later.
             if (_request.Minutes > 90) segment = segment with { Clubs = [.. segment.Clubs.Where(c => c != Club.Driver)] };
+            if (_context.Hurt.Any(h => segment.Loads(h.Part, h.Side)))
+            {
+                length -= segment.Minutes;
+                continue;
+            }
+
             Add(segment, segment.Intent == Intent.Body ? "The body first." : "Small swings before bigger ones; nothing is counted.");
         }
 

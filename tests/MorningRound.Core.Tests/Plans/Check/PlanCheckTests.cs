@@ -150,6 +150,29 @@ public sealed class PlanCheckTests
         Assert.NotNull(Assert.Single(PlanCheck.Run(given.Plan, given.Against ?? Context)).Fix);
     }
 
+    /// <summary>What a swing loads follows from its size; common practice, no source.</summary>
+    [Theory]
+    [InlineData(BodyPart.WristOrHand, BodySide.Trail, "Half swings, Low point, Called irons, Four quick holes")]
+    [InlineData(BodyPart.Elbow, BodySide.Lead, "Low point, Called irons, Four quick holes")]
+    [InlineData(BodyPart.Elbow, BodySide.Trail, "")]
+    [InlineData(BodyPart.LowerBack, null, "Half swings, Low point, Called irons, Four quick holes")]
+    [InlineData(BodyPart.Knee, BodySide.Lead, "")]
+    public void A_segment_without_a_drill_loads_what_its_swings_load(BodyPart part, BodySide? side, string titles)
+    {
+        var found = PlanCheck.Run(Clean, Context with { Hurt = [new HurtPart(part, side)] });
+        Assert.Equal(titles, string.Join(", ", found.Where(f => f.Id == FindingId.Hurt).Select(f => Clean.Segments.Single(s => s.Id == f.SegmentId).Title)));
+    }
+
+    [Theory]
+    [InlineData(Area.Putting, PlaceKind.PuttingGreen, 20, false)]
+    [InlineData(Area.Chip, PlaceKind.ChippingGreen, 20, true)]
+    [InlineData(null, PlaceKind.PuttingGreen, 20, false)]
+    [InlineData(null, PlaceKind.Range, 20, true)]
+    [InlineData(Area.Iron, PlaceKind.Range, 0, false)]
+    [InlineData(Area.Body, PlaceKind.Range, 20, false)]
+    public void Putting_talking_and_stretching_spare_the_wrist(Area? area, PlaceKind place, int balls, bool loads) =>
+        Assert.Equal(loads, (Technique with { Area = area, Place = place, Balls = balls }).Loads(BodyPart.WristOrHand, BodySide.Trail));
+
     /// <summary>As it comes off the shelf: 14 balls in 20 minutes is the slowest that called shots go, and has to stay within that.</summary>
     [Fact]
     public void Minutes_divided_anew_keep_every_part_at_its_pace()

@@ -191,6 +191,21 @@ public sealed class DraftTests
     }
 
     [Fact]
+    public void Where_nothing_spares_what_hurts_a_draft_says_so_and_where_there_would_be_something()
+    {
+        var hurt = Island with { Hurt = [new HurtPart(Core.Sessions.BodyPart.WristOrHand, Core.Sessions.BodySide.Trail)] };
+        var onRange = Draft(Range(), hurt);
+        Assert.DoesNotContain(PlanCheck.Run(onRange.Plan, hurt), f => f.Id == FindingId.Hurt);
+        Assert.Equal(0, PlanTotals.Of(onRange.Plan).Balls);
+        Assert.Contains(
+            "No random part for skill: everything that fits loads the trail wrist or hand, which hurts and which nobody has cleared. There would be something for the putting green.",
+            onRange.Constraints);
+        Assert.Single(onRange.Constraints, c => c.Contains("could not be filled", StringComparison.Ordinal));
+        var onGreen = Draft(Range() with { Places = [PlaceKind.PuttingGreen] }, hurt);
+        Assert.DoesNotContain(PlanCheck.Run(onGreen.Plan, hurt), f => f.Level > FindingLevel.Note);
+    }
+
+    [Fact]
     public void Without_balls_on_the_range_it_says_so_and_fills_what_it_can()
     {
         var drafted = Draft(Range(60, 0));

@@ -20,6 +20,7 @@ const trim = (minutes: number, balls: number | null, part: Partial<Trim> = {}): 
   kept: kept(minutes / 2, 0, minutes / 2),
   dropped: [block?.id ?? ''],
   reasons: ['Block falls out: it comes first.'],
+  exitRules: [],
   ...part,
 });
 
@@ -33,8 +34,16 @@ const session = {
 
 function before(dropped: string[] = []) {
   const onBegin = vi.fn();
+  const onLeave = vi.fn();
   const shown = drawn(
-    <Before session={session} isLesson={false} dropped={new Set(dropped)} onBegin={onBegin} onHurt={vi.fn()} />,
+    <Before
+      session={session}
+      isLesson={false}
+      dropped={new Set(dropped)}
+      onBegin={onBegin}
+      onHurt={vi.fn()}
+      onLeave={onLeave}
+    />,
   );
   const comesWith = async (has: { minutes?: string; balls?: string }) => {
     await shown.hands.click(screen.getByRole('button', { name: 'How do you come today?' }));
@@ -45,7 +54,7 @@ function before(dropped: string[] = []) {
     await shown.hands.click(screen.getByRole('button', { name: 'Begin' }));
     return onBegin.mock.calls[0] as [unknown, Trim | undefined];
   };
-  return { ...shown, comesWith, begun };
+  return { ...shown, onLeave, comesWith, begun };
 }
 
 describe('a session before it begins', () => {
@@ -87,6 +96,13 @@ describe('a session before it begins', () => {
     const { comesWith, begun } = before([random?.id ?? '']);
     await comesWith({ minutes: '40' });
     expect((await begun())[1]).toBeUndefined();
+  });
+
+  it('is left for today where everything in it loads what hurts', async () => {
+    const { hands, onLeave } = before(segments.map((s) => s.id));
+    expect(screen.queryByRole('button', { name: 'Begin' })).toBeNull();
+    await hands.click(screen.getByRole('button', { name: 'Leave it for today' }));
+    expect(onLeave).toHaveBeenCalledOnce();
   });
 
   it('says the cautions before anybody swings', () => {

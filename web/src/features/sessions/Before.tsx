@@ -18,6 +18,8 @@ interface Props {
   dropped: ReadonlySet<string>;
   onBegin: (ready: Ready, trim: Trim | undefined) => void;
   onHurt: () => void;
+  /** Ends it before it began: nothing in it spares what hurts. */
+  onLeave: () => void;
 }
 
 /** The trim worked out beforehand that fits what the student has; nothing where the session fits as it is. */
@@ -39,12 +41,13 @@ const left = (trim: Trim | undefined, segment: { id: string; minutes: number }) 
   trim ? trim.kept.find((k) => k.segmentId === segment.id)?.minutes : segment.minutes;
 
 /** The session before it begins: what for, what is in it, and how the student comes. */
-export function Before({ session, isLesson, dropped, onBegin, onHurt }: Props) {
+export function Before({ session, isLesson, dropped, onBegin, onHurt, onLeave }: Props) {
   const [ready, setReady] = useState<Ready>({});
   const [keepsWhole, setKeepsWhole] = useState(false);
   const { plan, totals } = session;
   const trim = trimFor(session, ready, dropped);
   const taken = keepsWhole ? undefined : trim;
+  const sparesNothing = plan.segments.every((s) => s.kind === 'pause' || dropped.has(s.id));
   const where = [...new Set(plan.segments.flatMap((s) => (s.kind === 'practice' ? [places[s.place]] : [])))];
   return (
     <>
@@ -109,13 +112,25 @@ export function Before({ session, isLesson, dropped, onBegin, onHurt }: Props) {
         own rules. Drink, find shade, and leave when it thunders. Stop when it hurts.
       </Box>
       <Box sx={{ display: 'grid', gap: 1, mt: 2 }}>
-        <Button
-          variant="contained"
-          onClick={() => onBegin(ready, taken)}
-          sx={{ minHeight: 64, fontSize: 19, borderRadius: 32 }}
-        >
-          {isLesson ? 'Begin the lesson' : 'Begin'}
-        </Button>
+        {sparesNothing ? (
+          <>
+            <Typography role="status" sx={{ fontSize: 17 }}>
+              Everything in this session loads what hurts. Rest it today; your coach sees why, and nothing is held
+              against you.
+            </Typography>
+            <Button variant="contained" onClick={onLeave} sx={{ minHeight: 64, fontSize: 19, borderRadius: 32 }}>
+              Leave it for today
+            </Button>
+          </>
+        ) : (
+          <Button
+            variant="contained"
+            onClick={() => onBegin(ready, taken)}
+            sx={{ minHeight: 64, fontSize: 19, borderRadius: 32 }}
+          >
+            {isLesson ? 'Begin the lesson' : 'Begin'}
+          </Button>
+        )}
         <Button onClick={onHurt} sx={{ minHeight: 56 }}>
           Something hurts today
         </Button>

@@ -30,10 +30,25 @@ function trimmed(plan: Plan, trim: EntryOf<'trimmed'> | null): Plan {
       const kept = trim.kept.find((k) => k.segmentId === s.id);
       if (!kept) return [];
       return [
-        s.kind === 'pause' ? { ...s, minutes: kept.minutes } : { ...s, minutes: kept.minutes, balls: kept.balls },
+        s.kind === 'pause'
+          ? { ...s, minutes: kept.minutes }
+          : { ...s, minutes: kept.minutes, balls: kept.balls, holes: kept.holes ?? s.holes },
       ];
     }),
   };
+}
+
+/** When each segment is over: in the words of the trim that was taken, otherwise of the plan. */
+function exitRulesOf(session: Session, trim: EntryOf<'trimmed'> | null) {
+  const taken = session.trims.find(
+    (t) =>
+      t.kept.length === trim?.kept.length &&
+      t.kept.every((k, i) => {
+        const kept = trim.kept[i];
+        return kept?.segmentId === k.segmentId && kept.minutes === k.minutes && kept.balls === k.balls;
+      }),
+  );
+  return taken?.exitRules ?? session.exitRules;
 }
 
 interface Props {
@@ -150,6 +165,7 @@ export function Practice({ session, onServer }: Props) {
         dropped={dropped}
         onBegin={begin}
         onHurt={() => setIsHurting(true)}
+        onLeave={() => log.add({ kind: 'finished' })}
       />
     );
   else
@@ -158,6 +174,7 @@ export function Practice({ session, onServer }: Props) {
         key={current.id}
         session={session}
         segment={current}
+        exitRule={exitRulesOf(session, state.trim).find((r) => r.segmentId === current.id)?.words}
         open={plan.segments.filter((s) => isOpen(s.id))}
         log={state}
         add={log.add}

@@ -18,6 +18,8 @@ import type { Session } from './queries';
 interface Props {
   session: Session;
   segment: Segment;
+  /** When it is over, in words; none for a pause. */
+  exitRule: string | undefined;
   /** The segments that are not closed yet, this one among them. */
   open: Segment[];
   log: LogState;
@@ -38,8 +40,7 @@ function useTick(isRunning: boolean): number {
 const wide = { minHeight: 60, fontSize: 17, borderRadius: 30 };
 
 /** One segment under way: what to do, the clock, the count, and how it ends. */
-export function SegmentRun({ session, segment, open, log, add }: Props) {
-  const exitRule = session.exitRules.find((r) => r.segmentId === segment.id)?.words;
+export function SegmentRun({ session, segment, exitRule, open, log, add }: Props) {
   const drill = session.drills.find((d) => d.segmentId === segment.id);
   const next = open[open.indexOf(segment) + 1];
   const following = open.find((s) => s.id !== segment.id);
