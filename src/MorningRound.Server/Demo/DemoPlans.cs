@@ -92,7 +92,7 @@ internal static class DemoPlans
             place: PlaceKind.PuttingGreen),
         Practice("Putts through the gate", Phase.Block, Intent.Technique, Area.Putting, 12, 36, [Club.Putter],
             "Six feet, a gate of two tees. Stop at the first twinge.", "Grip pressure three of ten", FeedbackSource.Gate, place: PlaceKind.PuttingGreen, drill: "Through the gate"),
-        Practice("Round the compass", Phase.Random, Intent.Skill, Area.Putting, 12, 12, [Club.Putter],
+        Practice("Round the compass", Phase.Random, Intent.Skill, Area.Putting, 16, 24, [Club.Putter],
             "From two to seven feet, on all sides of the hole. One putt each.", "See it drop, then roll it",
             place: PlaceKind.PuttingGreen, drill: "Compass"),
         Practice("Six holes, one ball", Phase.OnCourse, Intent.Performance, Area.Putting, 12, 12, [Club.Putter],

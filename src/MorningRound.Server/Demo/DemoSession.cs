@@ -88,7 +88,7 @@ internal sealed class DemoSession(
     private void Rate()
     {
         var note = lot.Below(7) == 0 ? DemoSquad.Notes[lot.Below(DemoSquad.Notes.Count)] : "";
-        if (hurts) note = "The wrist was fine until the last putts. I left the chips alone.";
+        if (hurts) note = "The wrist was fine until the last putts. I left the rest alone.";
         Add(n => new SessionRated
         {
             Sequence = n,

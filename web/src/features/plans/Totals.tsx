@@ -12,7 +12,7 @@ export function Totals({ reading: { totals, toPublish } }: { reading: Schemas['P
       aria-label="Totals"
       sx={{
         display: 'flex',
-        columnGap: { xs: 2, md: 3 },
+        columnGap: { xs: 2, md: 2.5 },
         rowGap: 1,
         flexWrap: 'wrap',
         py: 1.25,
@@ -41,7 +41,7 @@ export function Totals({ reading: { totals, toPublish } }: { reading: Schemas['P
       <Figure name="Pace" value={totals.ballsPerMinute === null ? '–' : pace(totals.ballsPerMinute)} />
       <Box sx={{ minWidth: 0 }}>
         <Name>After warm-up, by phase</Name>
-        <Box sx={{ display: 'flex', columnGap: 1.5, flexWrap: 'wrap', fontSize: 15, lineHeight: '28px' }}>
+        <Box sx={{ display: 'flex', columnGap: 1.25, flexWrap: 'wrap', fontSize: 14.5, lineHeight: '28px' }}>
           {totals.phases.map((share) => (
             <Box key={share.phase} sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
               <PhaseSign phase={share.phase} size={16} />
@@ -58,7 +58,7 @@ export function Totals({ reading: { totals, toPublish } }: { reading: Schemas['P
       </Box>
       <Box sx={{ minWidth: 0 }}>
         <Name>By intent</Name>
-        <Box sx={{ display: 'flex', columnGap: 1.5, flexWrap: 'wrap', fontSize: 15, lineHeight: '28px' }}>
+        <Box sx={{ display: 'flex', columnGap: 1.25, flexWrap: 'wrap', fontSize: 14.5, lineHeight: '28px' }}>
           {totals.intents.length === 0
             ? '–'
             : totals.intents.map((s) => (
