@@ -18,7 +18,10 @@ async function open(size, as) {
   const shoot = async (name) => {
     await page.evaluate(() => document.fonts.ready);
     await page.waitForLoadState('networkidle');
-    await page.getByText(/^(sending|Getting .*) …$/).first().waitFor({ state: 'hidden' });
+    await page
+      .getByText(/^(sending|Getting .*) …$/)
+      .first()
+      .waitFor({ state: 'hidden' });
     await page.evaluate(() => window.scrollTo(0, 0));
     await page.screenshot({ path: `${folder}${name}.png` });
   };
