@@ -158,7 +158,10 @@ test('for the whole squad it is said who of them cannot do it', async ({ page })
   await expect(page.getByTestId('plan-context')).toContainText('Not cleared: Henrik Solmar');
   await page.getByText('Loosen up', { exact: true }).click();
   await expect(
-    page.getByTestId('finding').filter({ hasText: 'Henrik Solmar: It loads the trail wrist' }),
+    page
+      .getByTestId('finding')
+      .filter({ hasText: 'Loosen up' })
+      .filter({ hasText: 'Henrik Solmar: It loads the trail wrist' }),
   ).toBeVisible();
 });
 
