@@ -55,14 +55,14 @@ public sealed class FixPropertyTests
         }
 
         Assert.Fail("What is offered does not come to an end.");
-    }, seeds: 500);
+    }, seeds: 200);
 
     [Fact]
     public void The_same_plan_is_found_the_same_and_checking_changes_nothing() => Plan.ForEachSeed(plan =>
     {
         var first = PlanCheck.Run(plan, GivenPlan.Context);
         Assert.Equal(first.Select(f => (f.Id, f.SegmentId, f.Why, f.Fix)), PlanCheck.Run(plan, GivenPlan.Context).Select(f => (f.Id, f.SegmentId, f.Why, f.Fix)));
-    }, seeds: 300);
+    }, seeds: 100);
 
     [Fact]
     public void A_fix_nobody_offered_changes_nothing() =>
