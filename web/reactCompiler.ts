@@ -7,15 +7,15 @@ export function reactCompiler(): Plugin {
     name: 'react-compiler',
     enforce: 'pre',
     transform: {
-      // Components, and the hooks that stand in files of their own.
-      filter: { id: /\/web\/src\/.*(\.tsx|\/use\w+\.ts)$/ },
+      // Components are in .tsx files; hooks of our own that draw nothing gain little.
+      filter: { id: /\/web\/src\/.*\.tsx$/ },
       async handler(code, id) {
         const compiled = await transformAsync(code, {
           filename: id,
           configFile: false,
           babelrc: false,
           sourceMaps: true,
-          parserOpts: { plugins: id.endsWith('x') ? ['typescript', 'jsx'] : ['typescript'] },
+          parserOpts: { plugins: ['typescript', 'jsx'] },
           plugins: ['babel-plugin-react-compiler'],
         });
         return compiled?.code ? { code: compiled.code, map: compiled.map ?? null } : null;
