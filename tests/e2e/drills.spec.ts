@@ -43,6 +43,8 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await coach.getByRole('button', { name: 'As it comes' }).click();
   await expect(coach.getByTestId('trial-result')).toContainText('1 of 3 cells hit with 1 ball.');
   await coach.getByRole('button', { name: 'Save', exact: false }).first().click();
+  // The editor shows the name too; only the drill's own page says that it was saved.
+  await coach.waitForURL(/\/drills\/[0-9a-f-]{36}$/);
   await expect(coach.getByRole('heading', { level: 1, name: 'One wedge, three lengths' })).toBeVisible();
 
   // Into a plan, with a goal.
