@@ -8,11 +8,10 @@ import { makeTheme } from '../app/theme';
 /** For tests: draws a part of a screen in the application's look, and lends hands for it. */
 export function drawn(part: ReactNode) {
   cleanup();
-  const inLook = (ui: ReactNode) => (
+  render(
     <MemoryRouter>
-      <ThemeProvider theme={makeTheme(false)}>{ui}</ThemeProvider>
-    </MemoryRouter>
+      <ThemeProvider theme={makeTheme(false)}>{part}</ThemeProvider>
+    </MemoryRouter>,
   );
-  const shown = render(inLook(part));
-  return { hands: userEvent.setup(), redraw: (ui: ReactNode) => shown.rerender(inLook(ui)) };
+  return { hands: userEvent.setup() };
 }

@@ -115,7 +115,11 @@ internal static class Mending
         var share = practice.Holes is > 0 and { } before && other.Holes is { } after ? (double)after / before : (double)minutes / practice.Minutes;
         var balls = (int)Math.Round(practice.Balls * share, MidpointRounding.AwayFromZero);
         if (PaceRules.Usual(practice) is { } usual && practice.Balls >= usual.Least * practice.Minutes - 1e-9 && practice.Balls <= usual.Most * practice.Minutes + 1e-9)
-            balls = Math.Clamp(balls, (int)Math.Ceiling((usual.Least * minutes) - 1e-9), (int)Math.Max(Math.Ceiling((usual.Least * minutes) - 1e-9), Math.Floor((usual.Most * minutes) + 1e-9)));
+        {
+            var least = (int)Math.Ceiling((usual.Least * minutes) - 1e-9);
+            balls = Math.Clamp(balls, least, Math.Max(least, (int)Math.Floor((usual.Most * minutes) + 1e-9)));
+        }
+
         return other with { Balls = Math.Max(1, balls) };
     }
 

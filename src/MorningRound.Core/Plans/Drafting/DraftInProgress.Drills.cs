@@ -52,7 +52,7 @@ internal sealed partial class DraftInProgress
 
         if (_segments.OfType<PracticeSegment>().Any(s => s.Phase == slot.Phase && s.Intent == slot.Intent)) return;
         var said = slot.Phase == Phase.OnCourse ? "on-course" : slot.Phase.ToString().ToLowerInvariant();
-        var why = _shelf.Any(s => Places().Any(place => Fits(s.Drill, slot, place, isHurtForgotten: true)))
+        var why = _context.Hurt.Count > 0 && _shelf.Any(s => !_used.Contains(s.Id) && Places().Any(place => Fits(s.Drill, slot, place, isHurtForgotten: true)))
             ? $"everything that fits loads the {HurtInWords()}, which hurts and which nobody has cleared"
             : $"no drill on the shelf fits {Where()} with {_request.Balls} balls and what there is at hand";
         var elsewhere = Enum.GetValues<PlaceKind>().Except(_request.Places).Where(place => _shelf.Any(s => !_used.Contains(s.Id) && Fits(s.Drill, slot, place))).ToList();

@@ -191,6 +191,16 @@ public sealed class DraftTests
     }
 
     [Fact]
+    public void Nobody_is_told_of_pain_who_has_none()
+    {
+        foreach (var place in Enum.GetValues<PlaceKind>())
+            Assert.DoesNotContain(Draft(Range(180) with { Places = [place] }).Constraints, c => c.Contains("hurts", StringComparison.Ordinal));
+        // One drill that does for block and random alike is used up by the first.
+        var only = Shelf.Where(s => s.Drill.Places.Contains(PlaceKind.Range)).Take(1).Select(s => s with { Drill = s.Drill with { Phases = [Phase.Block, Phase.Random], Intents = [Intent.Technique, Intent.Skill] } }).ToList();
+        Assert.DoesNotContain(PlanDraft.Of(Range(), Island, only).Constraints, c => c.Contains("hurts", StringComparison.Ordinal));
+    }
+
+    [Fact]
     public void Where_nothing_spares_what_hurts_a_draft_says_so_and_where_there_would_be_something()
     {
         var hurt = Island with { Hurt = [new HurtPart(Core.Sessions.BodyPart.WristOrHand, Core.Sessions.BodySide.Trail)] };

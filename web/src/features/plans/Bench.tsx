@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';

@@ -47,7 +47,7 @@ export function Before({ session, isLesson, dropped, onBegin, onHurt, onLeave }:
   const { plan, totals } = session;
   const trim = trimFor(session, ready, dropped);
   const taken = keepsWhole ? undefined : trim;
-  const sparesNothing = plan.segments.every((s) => s.kind === 'pause' || dropped.has(s.id));
+  const sparesNothing = dropped.size > 0 && plan.segments.every((s) => s.kind === 'pause' || dropped.has(s.id));
   const where = [...new Set(plan.segments.flatMap((s) => (s.kind === 'practice' ? [places[s.place]] : [])))];
   return (
     <>
