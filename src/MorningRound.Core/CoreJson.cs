@@ -15,6 +15,16 @@ public static class CoreJson
     /// <summary>Ready-made options for storage and tests. Immutable.</summary>
     public static JsonSerializerOptions Options { get; } = Made();
 
+    /// <summary>The longest list that is read from outside. No honest one comes near it; what a list may hold in earnest is its own rule.</summary>
+    public const int LongestListFromOutside = 1000;
+
+    /// <summary>The same shape for what comes from outside: lists have an end, so that no call costs more than it is worth.</summary>
+    public static void ApplyToOutside(JsonSerializerOptions options)
+    {
+        Apply(options);
+        options.TypeInfoResolver = options.TypeInfoResolver!.WithAddedModifier(RefuseLongLists);
+    }
+
     /// <summary>Sets the options of another serializer, such as the web framework's, to the same shape.</summary>
     public static void Apply(JsonSerializerOptions options)
     {
@@ -74,6 +84,25 @@ public static class CoreJson
                 {
                     if (items[i] is null) throw new JsonException($"The list '{name}' has a gap.");
                 }
+            }
+        };
+    }
+
+    private static void RefuseLongLists(JsonTypeInfo type)
+    {
+        if (type.Kind != JsonTypeInfoKind.Object) return;
+        var lists = type.Properties
+            .Where(p => p.Get is not null && p.PropertyType != typeof(string) && typeof(IEnumerable).IsAssignableFrom(p.PropertyType))
+            .Select(p => (p.Name, Get: p.Get!))
+            .ToArray();
+        if (lists.Length == 0) return;
+        var before = type.OnDeserialized;
+        type.OnDeserialized = read =>
+        {
+            before?.Invoke(read);
+            foreach (var (name, get) in lists)
+            {
+                if (get(read) is ICollection { Count: > LongestListFromOutside }) throw new JsonException($"The list '{name}' is too long.");
             }
         };
     }

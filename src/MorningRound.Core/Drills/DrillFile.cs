@@ -30,6 +30,7 @@ public sealed record DrillFile
             .Require(Format == FormatName, "format", $"This is not a drill file; it should say {FormatName}.")
             .Require(Version == CurrentVersion, "version", $"This release reads version {CurrentVersion}.")
             .RequireAtMost(Drills.Count, MostDrills, "drills");
+        if (Drills.Count > MostDrills) return errors.Found;
         for (var i = 0; i < Drills.Count; i++)
         {
             var id = Drills[i].Id;

@@ -31,6 +31,13 @@ public abstract record DrillInput
         var last = inputs[^1].Attempt;
         return [.. inputs.Take(inputs.Count - inputs.Reverse().TakeWhile(i => i.Attempt == last).Count())];
     }
+
+    /// <summary>The inputs with other tags on one attempt: on its last input, and off all others of it.</summary>
+    public static IReadOnlyList<DrillInput> WithTags(IReadOnlyList<DrillInput> inputs, int attempt, AttemptTags tags)
+    {
+        var last = inputs.LastOrDefault(i => i.Attempt == attempt);
+        return [.. inputs.Select(i => i.Attempt != attempt ? i : i with { Tags = ReferenceEquals(i, last) ? tags : null })];
+    }
 }
 
 public sealed record ChoiceMade : DrillInput

@@ -1,3 +1,4 @@
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Units;
@@ -72,7 +73,7 @@ public static class PlaceRules
     private const int MostTargets = 40;
 
     /// <summary>Everything wrong, each with its path; empty when the place can be kept.</summary>
-    public static IReadOnlyList<FieldError> Check(Place place)
+    public static IReadOnlyList<FieldError> Check(Place place, DateOnly today)
     {
         var isRange = place.Kind == PlaceKind.Range;
         var errors = new FieldErrors()
@@ -85,6 +86,7 @@ public static class PlaceRules
             .Require(place.GreenSpeedFeet is null || place.Kind == PlaceKind.PuttingGreen, "greenSpeedFeet", "Only a putting green has a speed.")
             .Require(place.GreenSpeedFeet is null or (>= 4 and <= 16), "greenSpeedFeet", "Between 4 and 16 feet, please.")
             .Require(place.GreenSpeedFeet is null == place.GreenSpeedOn is null, "greenSpeedOn", "A speed and the day it was measured belong together.")
+            .RequirePast(place.GreenSpeedOn, today, "greenSpeedOn")
             .Require(place.Targets.Count == 0 || isRange, "targets", "Only a range has targets.")
             .RequireAtMost(place.Targets.Count, MostTargets, "targets")
             .RequireOnce([.. place.Targets.Select(t => t.Name)], "targets")
@@ -94,6 +96,7 @@ public static class PlaceRules
             var (target, at) = (place.Targets[i], $"targets[{i}]");
             errors.RequireText(target.Name, $"{at}.name", 80)
                 .AllowText(target.Look, $"{at}.look", 120)
+                .RequirePast(target.MeasuredOn, today, $"{at}.measuredOn")
                 .Require(target.Distance.Unit is LengthUnit.Yards or LengthUnit.Metres, $"{at}.distance.unit", "Targets are marked in yards or metres.")
                 .Require(target.Distance.Value is > 0 and <= 400, $"{at}.distance.value", "A distance lies above 0 and up to 400.")
                 .Require(Math.Abs(target.BearingDegrees) <= 60, $"{at}.bearingDegrees", "A bearing lies within 60 degrees to either side.");

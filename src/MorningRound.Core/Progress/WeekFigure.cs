@@ -23,17 +23,23 @@ public sealed record MeanRatings(double? Focus, double? Quality, double? Confide
 /// <param name="Completion">What was done of it.</param>
 /// <param name="Ratings">How the student judged it.</param>
 /// <param name="MinutesPractised">Minutes the clock ran, whatever was planned.</param>
-/// <param name="Balls">Balls counted.</param>
+/// <param name="Strokes">Strokes as far as they were counted.</param>
 /// <param name="WorstPain">The highest pain reported, 1–10; none where none was.</param>
 public sealed record WeekFigure(
-    IsoWeek Week, WeekCompletion Completion, MeanRatings Ratings, double MinutesPractised, int Balls, int? WorstPain)
+    IsoWeek Week, WeekCompletion Completion, MeanRatings Ratings, double MinutesPractised, Strokes Strokes, int? WorstPain)
 {
     /// <summary>Adds up one week from its published sessions and all logs kept of them.</summary>
-    public static WeekFigure Of(IsoWeek week, IReadOnlyCollection<AssignedSession> sessions, IReadOnlyCollection<SessionLog> logs) => new(
+    /// <param name="week">The week.</param>
+    /// <param name="sessions">Its sessions.</param>
+    /// <param name="logs">Their logs.</param>
+    /// <param name="strokes">The strokes of each session.</param>
+    /// <param name="today">The day by which something is due or not.</param>
+    public static WeekFigure Of(
+        IsoWeek week, IReadOnlyCollection<AssignedSession> sessions, IReadOnlyCollection<SessionLog> logs, IReadOnlyCollection<Strokes> strokes, DateOnly today) => new(
         week,
-        WeekCompletion.Of(sessions),
+        WeekCompletion.Of(sessions, today),
         MeanRatings.Of([.. logs.Select(l => l.Rating).OfType<SessionRated>()]),
         logs.Sum(l => l.Spent.TotalMinutes),
-        logs.Sum(l => l.Balls),
+        new Strokes(strokes.Sum(s => s.Counted), strokes.Sum(s => s.RangeBalls), strokes.Any(s => s.SomeUnknown)),
         logs.SelectMany(l => l.Pain).Max(p => (int?)p.Level));
 }

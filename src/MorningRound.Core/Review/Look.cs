@@ -1,3 +1,5 @@
+using MorningRound.Core.Calendar;
+using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
 
 namespace MorningRound.Core.Review;
@@ -5,8 +7,11 @@ namespace MorningRound.Core.Review;
 /// <summary>Why a coach should stop behind a student, the most pressing first.</summary>
 public enum LookReason
 {
-    /// <summary>Pain ended a session in the last fortnight.</summary>
+    /// <summary>Pain that somebody has to clear, or feeling unwell ended a session in the last fortnight.</summary>
     Pain,
+
+    /// <summary>Less pain, of which the student has not said that it is gone.</summary>
+    LightPain,
 
     /// <summary>Nothing is published for this week.</summary>
     NothingSet,
@@ -14,7 +19,10 @@ public enum LookReason
     /// <summary>Must sessions were missed, this week or the last.</summary>
     Missed,
 
-    /// <summary>The student wrote a note with a session of the last seven days.</summary>
+    /// <summary>Nothing was missed, but less than three quarters of the minutes due by today were done.</summary>
+    Behind,
+
+    /// <summary>The student wrote a note with a session of the last seven days, or practised one that had been taken out.</summary>
     Note,
 
     /// <summary>Every session of this week is excused.</summary>
@@ -25,38 +33,47 @@ public enum LookReason
 }
 
 /// <summary>What the tee line knows about one student.</summary>
-/// <param name="PainEndedSessionOn">The last day on which pain ended a session; none if never.</param>
-/// <param name="WorstPart">Where that was, in words; none if never.</param>
+/// <param name="Pain">Pain that still counts, the worst first.</param>
+/// <param name="Unwell">How the student felt when feeling unwell last ended a session; none if never.</param>
+/// <param name="UnwellOn">The day of that; none if never.</param>
 /// <param name="ThisWeek">Published sessions of this week.</param>
 /// <param name="LastWeek">Published sessions of the week before.</param>
 /// <param name="LastNoteOn">The day of the last session with a note; none if never.</param>
+/// <param name="KeptAfterTakenOutOn">The last day on which a session was practised that had been taken out of the week; none if never.</param>
 public sealed record LookFacts(
-    DateOnly? PainEndedSessionOn,
-    string? WorstPart,
+    IReadOnlyList<OpenPain> Pain,
+    Unwell? Unwell,
+    DateOnly? UnwellOn,
     IReadOnlyCollection<AssignedSession> ThisWeek,
     IReadOnlyCollection<AssignedSession> LastWeek,
-    DateOnly? LastNoteOn);
+    DateOnly? LastNoteOn,
+    DateOnly? KeptAfterTakenOutOn);
 
 /// <summary>Whether and why a student needs a look today. The order of the reasons is the order of the walk.</summary>
 /// <param name="Reason">The most pressing reason.</param>
 /// <param name="Words">The reason in a few words, for the bay.</param>
 public sealed record Look(LookReason Reason, string Words)
 {
-    private const int PainDays = 14;
+    private const int UnwellDays = 14;
     private const int NoteDays = 7;
 
     /// <summary>The first reason that fits, most pressing first. The days are the product's own defaults.</summary>
     public static Look At(LookFacts facts, DateOnly today)
     {
-        if (facts.PainEndedSessionOn is { } hurt && hurt.AddDays(PainDays) >= today)
-            return new Look(LookReason.Pain, facts.WorstPart ?? "pain");
-        if (facts.ThisWeek.Count == 0) return new Look(LookReason.NothingSet, "nothing set");
+        if (facts.Pain.FirstOrDefault(p => p.NeedsClearing) is { } hurt) return new Look(LookReason.Pain, hurt.InWords());
+        if (facts.UnwellOn is { } unwellOn && unwellOn.Plus(UnwellDays) >= today) return new Look(LookReason.Pain, facts.Unwell == Unwell.Dizzy ? "dizzy" : "overheated");
+        var set = facts.ThisWeek.Where(s => s.Requirement != Requirement.Own).ToList();
+        if (facts.Pain.Count > 0) return new Look(LookReason.LightPain, facts.Pain[0].InWords());
+        if (set.Count == 0) return new Look(LookReason.NothingSet, "nothing set");
 
         var missed = facts.ThisWeek.Concat(facts.LastWeek)
             .Count(s => s.Requirement == Requirement.Must && s.StandingOn(today) == Standing.Missed);
         if (missed > 0) return new Look(LookReason.Missed, $"missed {missed}");
-        if (facts.LastNoteOn is { } noted && noted.AddDays(NoteDays) >= today) return new Look(LookReason.Note, "note");
-        return facts.ThisWeek.All(s => s.StandingOn(today) == Standing.Excused)
+        var week = WeekCompletion.Of(set, today);
+        if (!week.IsOnTrack) return new Look(LookReason.Behind, $"{week.DueDoneMinutes:0} of {week.DueMinutes} min due");
+        if (facts.KeptAfterTakenOutOn is { } kept && kept.Plus(NoteDays) >= today) return new Look(LookReason.Note, "practised what was taken out");
+        if (facts.LastNoteOn is { } noted && noted.Plus(NoteDays) >= today) return new Look(LookReason.Note, "note");
+        return set.All(s => s.StandingOn(today) == Standing.Excused)
             ? new Look(LookReason.Away, "away")
             : new Look(LookReason.OnTrack, "on track");
     }

@@ -12,6 +12,9 @@ public enum BodyPart
     Hip,
     Knee,
     AnkleOrFoot,
+
+    /// <summary>None of those; the student says where.</summary>
+    AnotherPart,
 }
 
 /// <summary>The lead side is the one nearer the target: the left of a right-handed player.</summary>
@@ -25,7 +28,7 @@ public static class BodyParts
 {
     /// <summary>Whether there is one on the lead and one on the trail side.</summary>
     public static bool IsPaired(this BodyPart part) =>
-        part is not (BodyPart.Neck or BodyPart.UpperBack or BodyPart.LowerBack);
+        part is not (BodyPart.Neck or BodyPart.UpperBack or BodyPart.LowerBack or BodyPart.AnotherPart);
 
     /// <summary>Paired parts need a side, the others have none.</summary>
     public static FieldErrors RequireSide(this FieldErrors errors, BodyPart part, BodySide? side, string path) =>
@@ -41,6 +44,7 @@ public static class BodyParts
             BodyPart.UpperBack => "upper back",
             BodyPart.LowerBack => "lower back",
             BodyPart.AnkleOrFoot => "ankle or foot",
+            BodyPart.AnotherPart => "another part",
             _ => part.ToString().ToLowerInvariant(),
         };
         return side switch { BodySide.Lead => $"lead {name}", BodySide.Trail => $"trail {name}", _ => name };

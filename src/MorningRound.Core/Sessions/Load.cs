@@ -1,3 +1,5 @@
+using MorningRound.Core.Calendar;
+
 namespace MorningRound.Core.Sessions;
 
 /// <summary>One session as load counts it.</summary>
@@ -56,15 +58,15 @@ public sealed record Load
     /// <param name="monday">The Monday of the week in question.</param>
     public static Load Of(IReadOnlyCollection<LoadedSession> sessions, DateOnly monday)
     {
-        var oldest = monday.AddDays(-7 * Weeks);
-        var counted = sessions.Where(s => s.Day >= oldest && s.Day < monday.AddDays(7)).ToList();
+        var oldest = monday.Plus(-7 * Weeks);
+        var counted = sessions.Where(s => s.Day >= oldest && s.Day < monday.Plus(7)).ToList();
         var efforts = counted.Where(s => s.Effort is not null).Select(s => (double)s.Effort!.Value).ToList();
         var mean = efforts.Count == 0 ? (double?)null : efforts.Average();
-        var hasHistory = sessions.Any(s => s.Day < oldest.AddDays(7));
+        var hasHistory = sessions.Any(s => s.Day < oldest.Plus(7));
         double Sum(DateOnly from, DateOnly to) => counted.Where(s => s.Day >= from && s.Day < to).Sum(s => s.Minutes * (s.Effort ?? mean ?? 0));
         return new Load
         {
-            ThisWeek = Sum(monday, monday.AddDays(7)),
+            ThisWeek = Sum(monday, monday.Plus(7)),
             MeanBefore = hasHistory ? Sum(oldest, monday) / Weeks : null,
             MeanEffort = mean,
         };

@@ -20,6 +20,10 @@ namespace MorningRound.Core.Sessions;
 [JsonDerivedType(typeof(AttemptDropped), "attemptDropped")]
 [JsonDerivedType(typeof(SegmentSettled), "settled")]
 [JsonDerivedType(typeof(PainReported), "pain")]
+[JsonDerivedType(typeof(PainMended), "painMended")]
+[JsonDerivedType(typeof(PainFollowedUp), "painFollowedUp")]
+[JsonDerivedType(typeof(UnwellReported), "unwell")]
+[JsonDerivedType(typeof(TagsMended), "tagsMended")]
 [JsonDerivedType(typeof(SessionRated), "rated")]
 [JsonDerivedType(typeof(LessonNoted), "lessonNoted")]
 [JsonDerivedType(typeof(SessionFinished), "finished")]
@@ -29,8 +33,14 @@ public abstract record SessionEntry
     /// <summary>The place in the log, from 1.</summary>
     public required int Sequence { get; init; }
 
-    /// <summary>When it happened, by the phone's clock.</summary>
+    /// <summary>When it happened: the phone's clock plus <see cref="ClockOffset"/>.</summary>
     public required DateTimeOffset At { get; init; }
+
+    /// <summary>
+    /// Seconds by which the server's clock was ahead of the phone's when the phone last heard of it; none where it never had. The
+    /// phone's own time is <see cref="At"/> less this.
+    /// </summary>
+    public int? ClockOffset { get; init; }
 }
 
 /// <summary>How a log came to be.</summary>
@@ -111,6 +121,9 @@ public sealed record SegmentSettled : SessionEntry
     public required Guid SegmentId { get; init; }
 
     public required SegmentOutcome Outcome { get; init; }
+
+    /// <summary>How much of it was done, 1 to 99 percent, where it was done in part and the student can say; none otherwise.</summary>
+    public int? Percent { get; init; }
 }
 
 /// <summary>How a segment was left.</summary>
@@ -142,8 +155,65 @@ public sealed record PainReported : SessionEntry
 
     public required bool Sharp { get; init; }
 
+    /// <summary>Where it hurts in the student's words, for a part that has no name of its own here; empty otherwise.</summary>
+    public string Where { get; init; } = "";
+
     /// <summary>Where and how bad, as a coach reads it: "trail wrist or hand, 5 of 10, sharp".</summary>
-    public string InWords() => $"{BodyParts.InWords(Part, Side)}, {Level} of 10{(Sharp ? ", sharp" : "")}";
+    public string InWords() => $"{Place}, {Level} of 10{(Sharp ? ", sharp" : "")}";
+
+    private string Place => Part == BodyPart.AnotherPart && !string.IsNullOrWhiteSpace(Where) ? Where.Trim() : BodyParts.InWords(Part, Side);
+}
+
+/// <summary>What a student said of pain was not right. The first report stays in the log; this one counts.</summary>
+public sealed record PainMended : SessionEntry
+{
+    /// <summary>The sequence number of the report.</summary>
+    public required int Mends { get; init; }
+
+    /// <summary>1 to 10, or 0 where nothing hurt and the report was a slip of the thumb.</summary>
+    public required int Level { get; init; }
+
+    public required bool Sharp { get; init; }
+}
+
+/// <summary>How pain of an earlier session is when this one begins.</summary>
+public sealed record PainFollowedUp : SessionEntry
+{
+    public required BodyPart Part { get; init; }
+
+    public BodySide? Side { get; init; }
+
+    /// <summary>0 where it is gone, otherwise as it was or better, up to 10. Worse pain is reported anew.</summary>
+    public required int Level { get; init; }
+
+    /// <summary>Whether only the file can end it: then what loads the part is left out whatever the student says.</summary>
+    public required bool NeedsClearing { get; init; }
+
+    /// <summary>Whether what loads the part falls out of this session.</summary>
+    public bool LeavesOut() => NeedsClearing || Level > 0;
+}
+
+/// <summary>The student feels unwell in a way that has no place in the body. It ends the session like pain that ends one.</summary>
+public sealed record UnwellReported : SessionEntry
+{
+    public required Unwell Feeling { get; init; }
+}
+
+public enum Unwell
+{
+    Dizzy,
+    Overheated,
+}
+
+/// <summary>What was tapped about one attempt was not right, or was forgotten. Replaces the attempt's tags.</summary>
+public sealed record TagsMended : SessionEntry
+{
+    public required Guid SegmentId { get; init; }
+
+    /// <summary>The attempt, counted from 1.</summary>
+    public required int Attempt { get; init; }
+
+    public required AttemptTags Tags { get; init; }
 }
 
 /// <summary>The student's own judgement of the session. Whatever is missing was not answered. Rating again replaces it.</summary>

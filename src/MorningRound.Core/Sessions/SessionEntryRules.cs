@@ -10,21 +10,22 @@ public static class SessionEntryRules
     public const int LongestNote = 2000;
     private const int LongestChoice = 40;
 
-    /// <summary>How far a phone's clock may run ahead of the server's before its entries are refused.</summary>
-    public static readonly TimeSpan ClockTolerance = TimeSpan.FromHours(26);
+    private const int LongestWhere = 60;
 
-    private static readonly DateTimeOffset Earliest = new(2000, 1, 1, 0, 0, 0, TimeSpan.Zero);
+    /// <summary>All text of a log together, in characters: notes, causes, scenarios.</summary>
+    public const int MostTextInLog = 60_000;
+
+    /// <summary>How long after the end note, tags, ratings and pain can still be mended.</summary>
+    public const int MendingDays = 7;
 
     /// <summary>Everything wrong with an entry of a session of this plan; empty when it can be taken.</summary>
     /// <param name="entry">The entry.</param>
     /// <param name="plan">The plan as it was set.</param>
-    /// <param name="now">The time at the server.</param>
     /// <param name="path">Where the entry stands in what was sent, such as <c>entries[3]</c>.</param>
-    public static IReadOnlyList<FieldError> Check(SessionEntry entry, SessionPlan plan, DateTimeOffset now, string path)
+    /// <remarks>No time is refused: what a phone's clock says is put right by <see cref="PhoneClock"/>.</remarks>
+    public static IReadOnlyList<FieldError> Check(SessionEntry entry, SessionPlan plan, string path)
     {
-        var errors = new FieldErrors()
-            .RequireBetween(entry.Sequence, 1, MostEntriesInLog, $"{path}.sequence", "")
-            .Require(entry.At >= Earliest && entry.At <= now + ClockTolerance, $"{path}.at", "The time lies too far from now.");
+        var errors = new FieldErrors().RequireBetween(entry.Sequence, 1, MostEntriesInLog, $"{path}.sequence", "");
         switch (entry)
         {
             case SessionReadied readied:
@@ -53,7 +54,7 @@ public static class SessionEntryRules
             case DrillAnswered answered:
                 RequireSegment(answered.SegmentId);
                 errors.RequireBetween(answered.Input.Attempt, 1, MostEntriesInLog, $"{path}.input.attempt", "attempts")
-                    .AllowText((answered.Input as TextWritten)?.Text, $"{path}.input.text", LongestNote)
+                    .AllowText((answered.Input as TextWritten)?.Text, $"{path}.input.text", DrillInput.LongestText)
                     .AllowText((answered.Input as ChoiceMade)?.Value, $"{path}.input.value", LongestChoice);
                 break;
             case AttemptDropped dropped:
@@ -61,9 +62,22 @@ public static class SessionEntryRules
                 break;
             case SegmentSettled settled:
                 RequireSegment(settled.SegmentId);
+                if (settled.Percent is { } percent)
+                    errors.RequireBetween(percent, 1, 99, $"{path}.percent", "%").Require(settled.Outcome == SegmentOutcome.PartDone, $"{path}.percent", "Only what was done in part has a share.");
                 break;
             case PainReported pain:
-                errors.RequireBetween(pain.Level, 1, 10, $"{path}.level", "of 10").RequireSide(pain.Part, pain.Side, $"{path}.side");
+                errors.RequireBetween(pain.Level, 1, 10, $"{path}.level", "of 10").RequireSide(pain.Part, pain.Side, $"{path}.side")
+                    .AllowText(pain.Where, $"{path}.where", LongestWhere);
+                break;
+            case PainFollowedUp followUp:
+                errors.RequireBetween(followUp.Level, 0, 10, $"{path}.level", "of 10").RequireSide(followUp.Part, followUp.Side, $"{path}.side");
+                break;
+            case PainMended mended:
+                errors.RequireBetween(mended.Level, 0, 10, $"{path}.level", "of 10").Require(mended.Mends >= 1 && mended.Mends < entry.Sequence, $"{path}.mends", "Only an earlier report can be mended.");
+                break;
+            case TagsMended tags:
+                RequireSegment(tags.SegmentId);
+                errors.RequireBetween(tags.Attempt, 1, MostEntriesInLog, $"{path}.attempt", "attempts");
                 break;
             case SessionRated rated:
                 RequireRating(rated.Focus, 1, "focus");
@@ -92,4 +106,23 @@ public static class SessionEntryRules
             if (value is { } given) errors.RequireBetween(given, least, 10, $"{path}.{name}", "of 10");
         }
     }
+
+    /// <summary>What is wrong with mending a log that was finished; empty where it is not, or still within <see cref="MendingDays"/>.</summary>
+    /// <param name="entry">The entry, with its time put right.</param>
+    /// <param name="finishedAt">When the log was finished; none while it is open.</param>
+    /// <param name="path">Where the entry stands in what was sent.</param>
+    public static IReadOnlyList<FieldError> CheckMending(SessionEntry entry, DateTimeOffset? finishedAt, string path) =>
+        finishedAt is { } end && entry.At > end.AddDays(MendingDays)
+            ? [new FieldError(path, $"A session can be mended for {MendingDays} days after it was finished.")]
+            : [];
+
+    /// <summary>Characters of free text in an entry; 0 for most.</summary>
+    public static int TextIn(SessionEntry entry) => entry switch
+    {
+        SessionRated rated => rated.Note.Length,
+        LessonNoted noted => noted.Checkpoint.Length + (noted.Homework?.Title.Length ?? 0) + (noted.Homework?.Instruction.Length ?? 0),
+        DrillAnswered { Input: TextWritten written } => written.Text.Length,
+        PainReported pain => pain.Where.Length,
+        _ => 0,
+    };
 }

@@ -13,6 +13,9 @@ public sealed record SegmentLog
     /// <summary>How it was left; none while it is open.</summary>
     public SegmentOutcome? Outcome { get; init; }
 
+    /// <summary>How much of it was done in percent, where the student said so of a part; none otherwise.</summary>
+    public int? Percent { get; init; }
+
     /// <summary>Balls counted; none when nothing was counted, which is not the same as zero.</summary>
     public int? Balls { get; init; }
 
@@ -40,6 +43,11 @@ public sealed record SegmentLog
     public ProtocolResult? Result { get; init; }
 }
 
+/// <summary>Pain that was reported otherwise first. A coach sees both.</summary>
+/// <param name="First">What was reported.</param>
+/// <param name="Now">What counts; none where nothing hurt.</param>
+public sealed record MendedPain(PainReported First, PainReported? Now);
+
 /// <summary>The segment the clock runs for, and since when.</summary>
 public sealed record RunningClock(Guid SegmentId, DateTimeOffset Since);
 
@@ -49,8 +57,11 @@ public sealed record RunningClock(Guid SegmentId, DateTimeOffset Since);
 /// </summary>
 public sealed record SessionLog
 {
-    /// <summary>The longest stretch without any sign of life that still counts as practice: a phone left running is not.</summary>
-    public static readonly TimeSpan LongestStretch = TimeSpan.FromHours(4);
+    /// <summary>The longest stretch without any entry that still counts as practice: a phone left running overnight is not.</summary>
+    public static readonly TimeSpan LongestStretch = TimeSpan.FromHours(2);
+
+    /// <summary>After so long without any entry the phone asks how much of it was practice.</summary>
+    public static readonly TimeSpan AskAfter = TimeSpan.FromHours(1);
 
     /// <summary>The time of the first entry; none in an empty log.</summary>
     public DateTimeOffset? StartedAt { get; init; }
@@ -73,8 +84,23 @@ public sealed record SessionLog
     /// <summary>What was agreed, where it was a lesson; the last said counts.</summary>
     public LessonNoted? Agreed { get; init; }
 
-    /// <summary>All pain that was reported, in order.</summary>
+    /// <summary>All pain that was reported, in order, as it counts: mended where it was mended, left out where it was a slip.</summary>
     public required IReadOnlyList<PainReported> Pain { get; init; }
+
+    /// <summary>The reports that were mended, in order.</summary>
+    public IReadOnlyList<MendedPain> MendedPain { get; init; } = [];
+
+    /// <summary>How pain of earlier sessions was when this one began; of one part, the last said counts.</summary>
+    public IReadOnlyList<PainFollowedUp> FollowUps { get; init; } = [];
+
+    /// <summary>Whether the student felt unwell, and how; the first said counts.</summary>
+    public Unwell? Unwell { get; init; }
+
+    /// <summary>Whether the rating was given or changed after the session was finished.</summary>
+    public bool RatedAfterwards { get; init; }
+
+    /// <summary>Whether a clock ran longer than counts, because nobody stopped it.</summary>
+    public bool ClockLeftRunning { get; init; }
 
     /// <summary>How the student came; none where nothing was said.</summary>
     public SessionReadied? Ready { get; init; }
@@ -85,15 +111,15 @@ public sealed record SessionLog
     /// <summary>Time the clock ran, over all segments.</summary>
     public TimeSpan Spent => Segments.Aggregate(TimeSpan.Zero, (sum, s) => sum + s.Spent);
 
-    /// <summary>Balls counted, over all segments.</summary>
-    public int Balls => Segments.Sum(s => s.Balls ?? 0);
-
     /// <summary>Whether reported pain ended the session.</summary>
     public bool EndedByPain => Pain.Any(p => PainRule.EndsSession(p.Level, p.Sharp));
 
+    /// <summary>Whether pain or feeling unwell ended the session.</summary>
+    public bool EndedForCare => EndedByPain || Unwell is not null;
+
     /// <summary>
     /// Reads a log's entries in the order of their numbers, whatever order they come in. Clocks that run backwards add no
-    /// time, and one stretch counts for at most <see cref="LongestStretch"/>.
+    /// time, and what lies between two entries counts for at most <see cref="LongestStretch"/>, unless it was typed in from paper.
     /// </summary>
     /// <param name="entries">The entries.</param>
     /// <param name="drills">The drills of the session as they were set, by which inputs are scored.</param>
@@ -118,19 +144,28 @@ public sealed record SessionLog
         private LessonNoted? _agreed;
         private SessionTrimmed? _trim;
         private Recording _recording;
+        private readonly Dictionary<int, PainMended> _mended = [];
+        private readonly List<PainFollowedUp> _followUps = [];
         private DateTimeOffset? _finished;
+        private DateTimeOffset _seen;
+        private TimeSpan _stretch;
+        private Unwell? _unwell;
+        private bool _ratedAfterwards;
+        private bool _clockLeftRunning;
 
         public void Take(SessionEntry entry)
         {
+            Advance(entry.At);
             switch (entry)
             {
                 case SegmentEntered entered:
-                    StopClock(entered.At);
+                    StopClock();
                     Change(entered.SegmentId, s => s);
                     _running = new RunningClock(entered.SegmentId, entered.At);
+                    (_seen, _stretch) = (entered.At, TimeSpan.Zero);
                     break;
                 case ClockStopped:
-                    StopClock(entry.At);
+                    StopClock();
                     break;
                 case BallsCounted counted:
                     Change(counted.SegmentId, s => s with { Balls = Math.Max(0, (s.Balls ?? 0) + counted.Balls) });
@@ -143,12 +178,26 @@ public sealed record SessionLog
                     Change(dropped.SegmentId, s => s with { Inputs = DrillInput.WithoutLastAttempt(s.Inputs) });
                     break;
                 case SegmentSettled settled:
-                    if (_running?.SegmentId == settled.SegmentId) StopClock(settled.At);
-                    Change(settled.SegmentId, s => s with { Outcome = settled.Outcome });
+                    if (_running?.SegmentId == settled.SegmentId) StopClock();
+                    Change(settled.SegmentId, s => s with { Outcome = settled.Outcome, Percent = settled.Percent });
                     break;
                 case PainReported pain:
                     _pain.Add(pain);
-                    if (PainRule.EndsSession(pain.Level, pain.Sharp)) StopClock(pain.At);
+                    if (PainRule.EndsSession(pain.Level, pain.Sharp)) StopClock();
+                    break;
+                case PainFollowedUp followUp:
+                    _followUps.RemoveAll(f => f.Part == followUp.Part && f.Side == followUp.Side);
+                    _followUps.Add(followUp);
+                    break;
+                case PainMended mended:
+                    _mended[mended.Mends] = mended;
+                    break;
+                case UnwellReported unwell:
+                    _unwell ??= unwell.Feeling;
+                    StopClock();
+                    break;
+                case TagsMended tags:
+                    Change(tags.SegmentId, s => s with { Inputs = DrillInput.WithTags(s.Inputs, tags.Attempt, tags.Tags) });
                     break;
                 case SessionOpened opened:
                     _recording = opened.Recording;
@@ -164,10 +213,11 @@ public sealed record SessionLog
                     break;
                 case SessionRated rated:
                     _rating = rated;
+                    _ratedAfterwards = _finished is not null;
                     break;
                 case SessionFinished:
-                    StopClock(entry.At);
-                    _finished = entry.At;
+                    StopClock();
+                    _finished ??= entry.At;
                     break;
             }
         }
@@ -178,7 +228,12 @@ public sealed record SessionLog
             FinishedAt = _finished,
             Running = _running,
             Segments = [.. _order.Select(id => _segments[id]).Select(Scored)],
-            Pain = _pain,
+            Pain = [.. _pain.Select(Mended).OfType<PainReported>()],
+            MendedPain = [.. _pain.Where(p => _mended.ContainsKey(p.Sequence)).Select(p => new MendedPain(p, Mended(p)))],
+            FollowUps = _followUps,
+            Unwell = _unwell,
+            RatedAfterwards = _ratedAfterwards,
+            ClockLeftRunning = _clockLeftRunning,
             Rating = _rating,
             Ready = _ready,
             Recording = _recording,
@@ -194,14 +249,31 @@ public sealed record SessionLog
             return segment with { Result = result, DrillReading = result.Reading, DrillAttempts = result.Attempts };
         }
 
-        private void StopClock(DateTimeOffset at)
+        private PainReported? Mended(PainReported report) => !_mended.TryGetValue(report.Sequence, out var mended)
+            ? report
+            : mended.Level == 0 ? null : report with { Level = mended.Level, Sharp = mended.Sharp };
+
+        /// <summary>Any entry is a sign of life: the time since the one before was practice, as far as that can be believed.</summary>
+        private void Advance(DateTimeOffset at)
+        {
+            if (_running is null) return;
+            var since = at - _seen;
+            _seen = at;
+            if (since > LongestStretch && _recording != Recording.Paper)
+            {
+                since = LongestStretch;
+                _clockLeftRunning = true;
+            }
+
+            if (since > TimeSpan.Zero) _stretch += since;
+        }
+
+        private void StopClock()
         {
             if (_running is not { } running) return;
-            var stretch = at - running.Since;
-            if (stretch < TimeSpan.Zero) stretch = TimeSpan.Zero;
-            if (stretch > LongestStretch) stretch = LongestStretch;
+            var stretch = _stretch;
             Change(running.SegmentId, s => s with { Spent = s.Spent + stretch });
-            _running = null;
+            (_running, _stretch) = (null, TimeSpan.Zero);
         }
 
         private void Change(Guid segmentId, Func<SegmentLog, SegmentLog> change)

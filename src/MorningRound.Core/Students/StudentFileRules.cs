@@ -1,3 +1,4 @@
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Units;
 
@@ -13,15 +14,17 @@ public static class StudentFileRules
     private const double LongestCarryYards = 400;
 
     /// <summary>Everything wrong, each with its path; empty when the file can be kept.</summary>
-    public static IReadOnlyList<FieldError> Check(StudentFile file)
+    /// <param name="file">The file.</param>
+    /// <param name="today">The academy's today: days lie within 20 years of it, and what has happened not after it.</param>
+    public static IReadOnlyList<FieldError> Check(StudentFile file, DateOnly today)
     {
         var errors = new FieldErrors();
-        CheckOwn(file.Own, errors);
-        CheckCoachs(file.Coach, errors);
+        CheckOwn(file.Own, today, errors);
+        CheckCoachs(file.Coach, today, errors);
         return errors.Found;
     }
 
-    private static void CheckOwn(StudentsPart own, FieldErrors errors)
+    private static void CheckOwn(StudentsPart own, DateOnly today, FieldErrors errors)
     {
         const string path = "own";
         errors.Require(own.Units is LengthUnit.Yards or LengthUnit.Metres, $"{path}.units", "Yards or metres, please.")
@@ -42,6 +45,9 @@ public static class StudentFileRules
             var (competition, at) = (own.Competitions[i], $"{path}.competitions[{i}]");
             errors.Require(competition.Id != Guid.Empty && own.Competitions.Count(c => c.Id == competition.Id) == 1, $"{at}.id", "Every competition needs an id of its own.")
                 .RequireText(competition.Name, $"{at}.name", LongestLine)
+                .RequireNear(competition.FirstDay, today, $"{at}.firstDay")
+                .RequireNear(competition.LastDay, today, $"{at}.lastDay")
+                .RequireNear(competition.ArrivalDay, today, $"{at}.arrivalDay")
                 .Require(competition.LastDay >= competition.FirstDay, $"{at}.lastDay", "The last day cannot come before the first.")
                 .Require(competition.ArrivalDay is not { } arrival || arrival <= competition.LastDay, $"{at}.arrivalDay", "The arrival cannot come after the last day.")
                 .AllowText(competition.Course, $"{at}.course", LongestLine)
@@ -50,7 +56,7 @@ public static class StudentFileRules
         }
     }
 
-    private static void CheckCoachs(CoachsPart coachs, FieldErrors errors)
+    private static void CheckCoachs(CoachsPart coachs, DateOnly today, FieldErrors errors)
     {
         const string path = "coach";
         errors.AllowText(coachs.Focus.Fault, $"{path}.focus.fault", LongestLine)
@@ -61,7 +67,12 @@ public static class StudentFileRules
             .Require(coachs.Bag.Select(b => b.Club).Distinct().Count() == coachs.Bag.Count, $"{path}.bag", "Each club stands in the bag once.")
             .Require(coachs.WedgeGrid.Select(n => (n.Club, n.Swing)).Distinct().Count() == coachs.WedgeGrid.Count, $"{path}.wedgeGrid", "Each club and swing length has one number.");
         CheckLines(coachs.SetUpBasics, $"{path}.setUpBasics", errors);
-        for (var i = 0; i < coachs.Bag.Count; i++) CheckCarry(coachs.Bag[i].Carry, $"{path}.bag[{i}].carry", errors);
+        for (var i = 0; i < coachs.Bag.Count; i++)
+        {
+            CheckCarry(coachs.Bag[i].Carry, $"{path}.bag[{i}].carry", errors);
+            errors.RequirePast(coachs.Bag[i].MeasuredOn, today, $"{path}.bag[{i}].measuredOn");
+        }
+
         for (var i = 0; i < coachs.WedgeGrid.Count; i++) CheckCarry(coachs.WedgeGrid[i].Carry, $"{path}.wedgeGrid[{i}].carry", errors);
 
         errors.RequireAtMost(coachs.PainfulParts.Count, MostEntries, $"{path}.painfulParts");
@@ -69,6 +80,8 @@ public static class StudentFileRules
         {
             var (part, at) = (coachs.PainfulParts[i], $"{path}.painfulParts[{i}]");
             errors.RequireSide(part.Part, part.Side, $"{at}.side")
+                .RequirePast(part.Since, today, $"{at}.since")
+                .RequirePast(part.ClearedOn, today, $"{at}.clearedOn")
                 .Require(part.ClearedOn is null == string.IsNullOrWhiteSpace(part.ClearedBy), $"{at}.clearedBy", "Say both who cleared it and when, or neither.")
                 .AllowText(part.ClearedBy, $"{at}.clearedBy", LongestLine)
                 .Require(part.ClearedOn is not { } cleared || cleared >= part.Since, $"{at}.clearedOn", "It cannot be cleared before it began.")
@@ -78,7 +91,8 @@ public static class StudentFileRules
         if (coachs.Guardian is { } guardian)
         {
             errors.RequireText(guardian.Name, $"{path}.guardian.name", LongestLine)
-                .AllowText(guardian.Contact, $"{path}.guardian.contact", LongestLine);
+                .AllowText(guardian.Contact, $"{path}.guardian.contact", LongestLine)
+                .RequirePast(guardian.ConsentedOn, today, $"{path}.guardian.consentedOn");
         }
     }
 

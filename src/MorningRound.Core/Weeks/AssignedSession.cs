@@ -36,6 +36,9 @@ public enum Standing
     /// <summary>Some of it was done.</summary>
     PartDone,
 
+    /// <summary>Pain, or feeling unwell, ended it before all of it was done. What was left counts for nothing.</summary>
+    EndedByPain,
+
     /// <summary>It was made to fit less time or fewer balls beforehand, and that much was done: not a failure.</summary>
     Trimmed,
 
@@ -70,12 +73,16 @@ public sealed record AssignedSession
     /// <summary>Whether a log of it was made to fit less time or fewer balls.</summary>
     public bool IsTrimmed { get; init; }
 
+    /// <summary>Whether pain or feeling unwell ended it while something was left to do.</summary>
+    public bool EndedByPain { get; init; }
+
     /// <summary>The last day on which it is due.</summary>
     public DateOnly Due => Day ?? Week.Sunday;
 
     /// <summary>Where the session stands on a day. A session set for a day can still be done later; then it is done.</summary>
     public Standing StandingOn(DateOnly today)
     {
+        if (Excuse is null && EndedByPain) return Standing.EndedByPain;
         if (Excuse is not null || (HasLog && Completion.Fraction is null)) return Standing.Excused;
         if (HasLog && !IsFinished && today <= Due) return Standing.UnderWay;
         if (Completion.IsWhole) return Standing.Done;

@@ -1,6 +1,8 @@
 using System.Diagnostics.CodeAnalysis;
 using System.Globalization;
 
+using MorningRound.Core.Calendar;
+
 namespace MorningRound.Core.Weeks;
 
 /// <summary>A week of the ISO calendar: Monday first, numbered by the year that holds its Thursday. Source: ISO 8601.</summary>
@@ -10,7 +12,7 @@ public readonly record struct IsoWeek : IComparable<IsoWeek>
 
     public DateOnly Monday { get; }
 
-    public DateOnly Sunday => Monday.AddDays(6);
+    public DateOnly Sunday => Monday.Plus(6);
 
     /// <summary>The ISO year, which at the turn of the year differs from the calendar year of some of its days.</summary>
     public int Year => ISOWeek.GetYear(Monday.ToDateTime(TimeOnly.MinValue));
@@ -19,7 +21,7 @@ public readonly record struct IsoWeek : IComparable<IsoWeek>
     public int Number => ISOWeek.GetWeekOfYear(Monday.ToDateTime(TimeOnly.MinValue));
 
     /// <summary>The week that holds a day.</summary>
-    public static IsoWeek Of(DateOnly day) => new(day.AddDays(-(((int)day.DayOfWeek + 6) % 7)));
+    public static IsoWeek Of(DateOnly day) => new(day.Plus(-(((int)day.DayOfWeek + 6) % 7)));
 
     /// <summary>Reads a week written as <c>2026-W53</c>. False for anything else, also for a 53rd week that its year lacks.</summary>
     public static bool TryParse([NotNullWhen(true)] string? text, out IsoWeek week)
@@ -34,8 +36,8 @@ public readonly record struct IsoWeek : IComparable<IsoWeek>
         return true;
     }
 
-    /// <summary>This week moved by a number of weeks; negative numbers go back.</summary>
-    public IsoWeek Plus(int weeks) => new(Monday.AddDays(7 * weeks));
+    /// <summary>This week moved by a number of weeks; negative numbers go back. It stops at the ends of the calendar.</summary>
+    public IsoWeek Plus(int weeks) => Of(Monday.Plus(7 * weeks));
 
     public bool Contains(DateOnly day) => day >= Monday && day <= Sunday;
 

@@ -19,19 +19,40 @@ public sealed record WeekCompletion
     /// <summary>Extra sessions of which something was done.</summary>
     public required int ExtrasDone { get; init; }
 
+    /// <summary>Planned minutes that were due by the day asked for: their day is over, for "any day" the week's Sunday.</summary>
+    public required int DueMinutes { get; init; }
+
+    /// <summary>Planned minutes of what was done of those.</summary>
+    public required double DueDoneMinutes { get; init; }
+
+    /// <summary>Must sessions due of which nothing was done.</summary>
+    public required int Missed { get; init; }
+
+    /// <summary>The share of the minutes due that keeps a week on track.</summary>
+    private const double OnTrackFrom = 0.75;
+
+    /// <summary>Whether no must session due was missed, and at least three quarters of the minutes due are done.</summary>
+    public bool IsOnTrack => Missed == 0 && DueDoneMinutes >= OnTrackFrom * DueMinutes;
+
     /// <summary>0 to 1; none when nothing is left that counts.</summary>
     public double? Fraction => PlannedMinutes == 0 ? null : DoneMinutes / PlannedMinutes;
 
     /// <summary>Adds up the published sessions of one student's week. Order does not matter.</summary>
-    public static WeekCompletion Of(IReadOnlyCollection<AssignedSession> sessions)
+    /// <param name="sessions">The sessions.</param>
+    /// <param name="today">The day by which something is due or not.</param>
+    public static WeekCompletion Of(IReadOnlyCollection<AssignedSession> sessions, DateOnly today)
     {
         var counting = sessions
             .Where(s => s.Requirement == Requirement.Must && s.Excuse is null && s.Completion.Fraction is not null)
             .ToList();
+        var due = counting.Where(s => s.Due < today).ToList();
         return new WeekCompletion
         {
             PlannedMinutes = counting.Sum(s => s.Completion.PlannedMinutes),
             DoneMinutes = counting.Sum(s => s.Completion.DoneMinutes),
+            DueMinutes = due.Sum(s => s.Completion.PlannedMinutes),
+            DueDoneMinutes = due.Sum(s => s.Completion.DoneMinutes),
+            Missed = due.Count(s => s.StandingOn(today) == Standing.Missed),
             Sessions = counting.Count,
             SessionsDone = counting.Count(s => s.Completion.IsWhole),
             ExtrasDone = sessions.Count(s => s.Requirement == Requirement.Extra && s.Completion.DoneMinutes > 0),

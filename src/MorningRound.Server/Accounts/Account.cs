@@ -58,9 +58,27 @@ public sealed class Invitation
     public DateTimeOffset? UsedAt { get; set; }
 }
 
-internal sealed class AccountMappings :
-    IEntityTypeConfiguration<Account>, IEntityTypeConfiguration<Academy>, IEntityTypeConfiguration<Invitation>
+/// <summary>One time that somebody signed in on one device. It ends at sign-out, for every copy of its cookie.</summary>
+public sealed class SignIn
 {
+    public Guid Id { get; init; }
+
+    public Guid AccountId { get; init; }
+
+    public DateTimeOffset At { get; init; }
+
+    public DateTimeOffset? EndedAt { get; set; }
+}
+
+internal sealed class AccountMappings :
+    IEntityTypeConfiguration<Account>, IEntityTypeConfiguration<Academy>, IEntityTypeConfiguration<Invitation>, IEntityTypeConfiguration<SignIn>
+{
+    public void Configure(EntityTypeBuilder<SignIn> builder)
+    {
+        builder.ToTable("sign_ins");
+        builder.HasOne<Account>().WithMany().HasForeignKey(s => s.AccountId);
+    }
+
     public void Configure(EntityTypeBuilder<Account> builder)
     {
         builder.ToTable("accounts");

@@ -43,6 +43,9 @@ public static class AccountServices
                 options.ExpireTimeSpan = TimeSpan.FromDays(30);
                 options.SlidingExpiration = true;
                 // This is an API: it says so instead of sending the browser to a page.
+                options.Events.OnSigningIn = SignInRegister.BeginAsync;
+                options.Events.OnValidatePrincipal = SignInRegister.ValidateAsync;
+                options.Events.OnSigningOut = SignInRegister.EndAsync;
                 options.Events.OnRedirectToLogin = context => Answer(context.Response, StatusCodes.Status401Unauthorized);
                 options.Events.OnRedirectToAccessDenied = context => Answer(context.Response, StatusCodes.Status403Forbidden);
             }));

@@ -32,7 +32,7 @@ internal sealed class DemoHistory
     private readonly DrillBook _drills;
     private readonly PlanBook _plans;
     private readonly WeekBook _weeks;
-    private readonly SessionBook _sessions;
+    private readonly SessionLogBook _logs;
     private readonly SplitMix64 _lot = new(Seed);
     private readonly Dictionary<string, Guid> _planIds = [];
     private readonly Caller _coach = new(Guid.CreateVersion7(), AcademyRole.Owner, null, TimeZone, Guid.CreateVersion7());
@@ -44,12 +44,13 @@ internal sealed class DemoHistory
         _clock = new TurnedClock(clock);
         _students = new StudentBook(db);
         _files = new StudentFileBook(db, _clock);
-        _places = new PlaceBook(db);
+        _places = new PlaceBook(db, _clock);
         _drills = new DrillBook(db, _clock, _files);
         _plans = new PlanBook(db, _clock);
-        var contexts = new PlanContextBook(db, _clock, _files);
-        _weeks = new WeekBook(db, _clock, _students, _files, contexts);
-        _sessions = new SessionBook(db, _clock, _files, new HomeworkBook(db, _clock), contexts);
+        var pain = new PainBook(db);
+        var contexts = new PlanContextBook(db, _clock, _files, pain);
+        _weeks = new WeekBook(db, _clock, _students, _files, contexts, pain);
+        _logs = new SessionLogBook(db, _clock, new HomeworkBook(db, _clock));
     }
 
     private IsoWeek ThisWeek => IsoWeek.Of(_today);
@@ -133,11 +134,11 @@ internal sealed class DemoHistory
         // Pain ended one of the hurt student's sessions last week; the tee line has to show it.
         var hurts = student.Name == DemoSquad.HurtStudent && back == 1;
         var began = new DateTimeOffset(day.ToDateTime(new TimeOnly(7 + _lot.Below(10), 5 * _lot.Below(12))), TimeSpan.Zero);
-        var drills = await _sessions.DrillsAsync(_coach, assignment, cancel);
+        var drills = await _logs.DrillsAsync(_coach, assignment, cancel);
         var entries = new DemoSession(plan, drills, began, student, _lot, hurts, weeksAgo: back).Entries();
         _clock.Turn(entries[^1].At);
         var caller = _coach with { Role = AcademyRole.Student, StudentId = id };
-        await _sessions.AppendAsync(caller, Guid.CreateVersion7(), new AppendInput { AssignmentId = assignment, AccountId = caller.AccountId, Entries = entries }, cancel);
+        await _logs.AppendAsync(caller, Guid.CreateVersion7(), new AppendInput { AssignmentId = assignment, AccountId = caller.AccountId, Entries = entries }, cancel);
     }
 
     private void AddAccount(string name, AcademyRole role, Guid? studentId, Guid accountId)

@@ -44,8 +44,7 @@ public sealed class DrillBook(MorningRoundDb db, DomainClock clock, StudentFileB
         if (row is not null && row.Version != expected.Number)
             return StoredDocuments.Same(row.Document, drill) ? ViewOf(row) : throw Refusal.Stale(ViewOf(row));
         row = Put(caller, row, id, drill);
-        await db.SaveOrRefuseAsync(() => GetAsync(caller, id, cancel), cancel);
-        return ViewOf(row);
+        return await db.SavedAsync(cancel) ? ViewOf(row) : await SaveAsync(caller, id, drill, expected, cancel);
     }
 
     /// <summary>Takes a drill off the shelf. Removing twice is removing once.</summary>
@@ -81,7 +80,7 @@ public sealed class DrillBook(MorningRoundDb db, DomainClock clock, StudentFileB
             Put(caller, row, id, drill);
         }
 
-        await db.SaveOrRefuseAsync(() => ExportAsync(caller, cancel), cancel);
+        if (!await db.SavedAsync(cancel)) return await ImportAsync(caller, file, cancel);
         return new ImportView(added, changed, file.Drills.Count - added - changed);
     }
 

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Diagnostics;
 using MorningRound.Core;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Demo;
@@ -35,17 +36,23 @@ internal static class Composition
         services.AddSingleton(TimeProvider.System);
         services.AddSingleton(provider => ClockFrom(configuration, provider.GetRequiredService<TimeProvider>()));
         services.AddSingleton(new DemoSettings(configuration["MORNING_ROUND_DEMO"] == "1"));
-        services.AddDbContext<MorningRoundDb>(options => options.UseNpgsql(
-            configuration["MORNING_ROUND_DB"] ?? throw new InvalidOperationException("MORNING_ROUND_DB names no database.")));
+        services.AddDbContext<MorningRoundDb>(options => options.UseNpgsql(DatabaseConnection.From(
+            configuration["MORNING_ROUND_DB"] ?? throw new InvalidOperationException("MORNING_ROUND_DB names no database.")))
+            // That somebody else was quicker is an ordinary answer (412), not an error of the server.
+            .ConfigureWarnings(warnings => warnings.Log(
+                (RelationalEventId.CommandError, LogLevel.Debug),
+                (CoreEventId.SaveChangesFailed, LogLevel.Debug),
+                (CoreEventId.OptimisticConcurrencyException, LogLevel.Debug))));
+        services.AddOverloadProtection();
         services.AddAccounts();
         services.AddScoped<StudentBook>().AddScoped<StudentFileBook>().AddScoped<PlaceBook>().AddScoped<DrillBook>()
-            .AddScoped<PlanBook>().AddScoped<PlanContextBook>().AddScoped<PlanDesk>().AddScoped<WeekBook>().AddScoped<SessionBook>()
+            .AddScoped<PlanBook>().AddScoped<PlanContextBook>().AddScoped<PlanDesk>().AddScoped<WeekBook>().AddScoped<SessionBook>().AddScoped<SessionLogBook>().AddScoped<PainBook>()
             .AddScoped<HomeworkBook>().AddScoped<OwnPracticeBook>()
             .AddScoped<ProgressBook>().AddScoped<TeeLine>().AddScoped<DemoAcademy>();
 
-        services.Configure<JsonOptions>(options => CoreJson.Apply(options.SerializerOptions));
+        services.Configure<JsonOptions>(options => CoreJson.ApplyToOutside(options.SerializerOptions));
         services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
-        services.AddProblemDetails(options => options.CustomizeProblemDetails = ProblemAnswers.NameOversizedBody);
+        services.AddProblemDetails(options => options.CustomizeProblemDetails = ProblemAnswers.Complete);
         services.AddExceptionHandler<ProblemAnswers>();
         services.AddOpenApi(OpenApiShapes.Describe);
         services.AddHealthChecks().AddDbContextCheck();
@@ -63,12 +70,13 @@ internal static class Composition
     {
         app.UseForwardedHeaders();
         app.UseRequestLog();
+        app.UseSecurityHeaders();
         app.UseExceptionHandler();
         app.UseStatusCodePages();
-        app.UseSecurityHeaders();
         app.UseResponseCompression();
         app.UseWebFiles();
         app.UseSameSiteWritesOnly();
+        app.UseRateLimiter();
         app.UseAuthentication();
         app.UseAuthorization();
     }

@@ -17,16 +17,19 @@ internal sealed partial class ProblemAnswers(IProblemDetailsService problems, IL
             return true;
         }
 
+        if (context.Response.HasStarted) return false;
         var refusal = exception as Refusal;
         var (status, title, errors) = exception switch
         {
             Refusal r => (r.Status, r.Message, r.Errors),
             BadHttpRequestException bad => Unreadable(bad),
             NotSupportedException { Source: "System.Text.Json" } wrong => Unreadable(wrong),
+            _ when DatabaseTrouble.StatusOf(exception) is { } trouble => (trouble, DatabaseTrouble.InWords(trouble), []),
             _ => (StatusCodes.Status500InternalServerError, "Something broke on our side. What you had is still there; please try again.", []),
         };
-        if (status == StatusCodes.Status500InternalServerError)
+        if (status >= StatusCodes.Status500InternalServerError)
             log.LogError(exception, "Request {RequestId} failed", context.TraceIdentifier);
+        if (status == StatusCodes.Status503ServiceUnavailable) context.Response.Headers.RetryAfter = DatabaseTrouble.RetryAfterSeconds;
 
         context.Response.StatusCode = status;
         var details = new ProblemDetails { Status = status, Title = title };
@@ -36,9 +39,14 @@ internal sealed partial class ProblemAnswers(IProblemDetailsService problems, IL
         return await problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = context, ProblemDetails = details, Exception = exception });
     }
 
-    /// <summary>The framework answers an oversized body itself; it only lacks the name of what was too large.</summary>
-    public static void NameOversizedBody(ProblemDetailsContext context)
+    /// <summary>
+    /// What every problem says: the number of its request, and for an oversized body, which the framework answers itself, what was
+    /// too large.
+    /// </summary>
+    public static void Complete(ProblemDetailsContext context)
     {
+        // What a person is shown is what stands in the log.
+        context.ProblemDetails.Extensions["requestId"] = context.HttpContext.TraceIdentifier;
         if (context.ProblemDetails.Status != StatusCodes.Status413PayloadTooLarge) return;
         context.ProblemDetails.Extensions["errors"] =
             new Dictionary<string, string[]> { ["body"] = [$"At most {Composition.LargestBody:N0} bytes fit into one call."] };
@@ -70,6 +78,7 @@ internal sealed partial class ProblemAnswers(IProblemDetailsService problems, IL
         : message.Contains("NUL", StringComparison.Ordinal) ? "Text cannot hold a NUL character."
         : message.Contains("maximum configured depth", StringComparison.Ordinal) ? "This is nested too deeply."
         : message.Contains("is too large", StringComparison.Ordinal) ? "This number is too large."
+        : message.Contains("is too long", StringComparison.Ordinal) ? $"At most {CoreJson.LongestListFromOutside:N0} fit into one list."
         : GapIn().IsMatch(message) ? "The list has an empty place."
         : "This is not what belongs here.";
 
@@ -79,7 +88,7 @@ internal sealed partial class ProblemAnswers(IProblemDetailsService problems, IL
     [GeneratedRegex(@"missing required properties including: '([^']+)'")]
     private static partial Regex MissingIn();
 
-    [GeneratedRegex("The (?:list|number) '(\\w+)' (?:has a gap|is too large)")]
+    [GeneratedRegex("The (?:list|number) '(\\w+)' (?:has a gap|is too large|is too long)")]
     private static partial Regex GapIn();
 
     [GeneratedRegex(@"parameter ""(?:\S+ )?(\w+)""")]

@@ -20,14 +20,15 @@ public sealed class Refusal : Exception
 
     public IReadOnlyList<FieldError> Errors { get; }
 
-    /// <summary>The newer text, when an edit was stale.</summary>
+    /// <summary>The newer text, when an edit was stale, or how things stand where that helps to go on.</summary>
     public object? Current { get; }
 
     /// <summary>Nothing here for this caller; the same answer whether it does not exist or belongs to somebody else.</summary>
     public static Refusal NotFound(string what) => new(StatusCodes.Status404NotFound, $"There is no such {what}.");
 
+    /// <summary>What somebody wrote cannot be taken as it is. Whoever sends a thousand errors is told of the first hundred.</summary>
     public static Refusal Invalid(IReadOnlyList<FieldError> errors) =>
-        new(StatusCodes.Status422UnprocessableEntity, "Some of this needs another look.", errors);
+        new(StatusCodes.Status422UnprocessableEntity, "Some of this needs another look.", [.. errors.Take(100)]);
 
     public static Refusal Invalid(string path, string message) => Invalid([new FieldError(path, message)]);
 
@@ -40,12 +41,27 @@ public sealed class Refusal : Exception
     public static Refusal Forbidden(string path, string message) =>
         new(StatusCodes.Status403Forbidden, "This is not yours to change.", [new FieldError(path, message)]);
 
+    /// <summary>The address exists, but not for this method. The answer names those it has.</summary>
+    public static Refusal WrongMethod(HttpContext context, string[] methods)
+    {
+        context.Response.OnStarting(() =>
+        {
+            context.Response.Headers.Allow = string.Join(", ", methods);
+            return Task.CompletedTask;
+        });
+        return new(StatusCodes.Status405MethodNotAllowed, $"This address answers to {string.Join(", ", methods)}.");
+    }
+
     public static Refusal SignedOut(string why) => new(StatusCodes.Status401Unauthorized, why);
 
     public static Refusal Locked(string why) => new(StatusCodes.Status423Locked, why);
 
-    public static Refusal Conflict(string why, string path, string message) =>
-        new(StatusCodes.Status409Conflict, why, [new FieldError(path, message)]);
+    /// <param name="why">What is in the way.</param>
+    /// <param name="path">The field it is in the way of.</param>
+    /// <param name="message">What became of what was sent, or what to do.</param>
+    /// <param name="current">How it stands at the server, where that helps to go on.</param>
+    public static Refusal Conflict(string why, string path, string message, object? current = null) =>
+        new(StatusCodes.Status409Conflict, why, [new FieldError(path, message)], current);
 
     /// <summary>Somebody else saved in between. Nothing was overwritten, and the newer text comes along.</summary>
     public static Refusal Stale(object current) =>

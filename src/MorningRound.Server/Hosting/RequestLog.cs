@@ -11,7 +11,12 @@ internal static class RequestLog
         var log = app.ApplicationServices.GetRequiredService<ILoggerFactory>().CreateLogger("MorningRound.Requests");
         return app.Use(async (context, next) =>
         {
-            context.Response.Headers["X-Request-Id"] = context.TraceIdentifier;
+            // An error clears what was written before it, so the number is put on last.
+            context.Response.OnStarting(() =>
+            {
+                context.Response.Headers["X-Request-Id"] = context.TraceIdentifier;
+                return Task.CompletedTask;
+            });
             var began = Stopwatch.GetTimestamp();
             try
             {

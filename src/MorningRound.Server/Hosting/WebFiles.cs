@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Routing.Template;
 using Microsoft.AspNetCore.StaticFiles;
 
 namespace MorningRound.Server.Hosting;
@@ -7,13 +8,18 @@ internal static class WebFiles
 {
     public static void UseSecurityHeaders(this IApplicationBuilder app) => app.Use((context, next) =>
     {
-        var headers = context.Response.Headers;
-        headers.XContentTypeOptions = "nosniff";
-        headers["Referrer-Policy"] = "no-referrer";
-        headers.XFrameOptions = "DENY";
-        // Styles are written by the component library while it runs; scripts come from here only.
-        headers.ContentSecurityPolicy =
-            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+        // Put on last, because an error clears what was written before it.
+        context.Response.OnStarting(() =>
+        {
+            var headers = context.Response.Headers;
+            headers.XContentTypeOptions = "nosniff";
+            headers["Referrer-Policy"] = "no-referrer";
+            headers.XFrameOptions = "DENY";
+            // Styles are written by the component library while it runs; scripts come from here only.
+            headers.ContentSecurityPolicy =
+                "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+            return Task.CompletedTask;
+        });
         return next(context);
     });
 
@@ -22,9 +28,21 @@ internal static class WebFiles
     /// <summary>Addresses of the API that do not exist say so; everything else is a page, which the browser's router knows.</summary>
     public static void MapWebApplication(this WebApplication app)
     {
-        app.Map("/api/{**rest}", IResult () => throw Refusal.NotFound("address")).AllowAnonymous().ExcludeFromDescription();
+        app.Map("/api/{**rest}", IResult (HttpContext context, EndpointDataSource endpoints) =>
+            throw (MethodsAt(context, endpoints) is { Length: > 0 } methods ? Refusal.WrongMethod(context, methods) : Refusal.NotFound("address")))
+            .AllowAnonymous().ExcludeFromDescription();
         app.MapFallbackToFile("index.html", new StaticFileOptions { OnPrepareResponse = Cache }).AllowAnonymous();
     }
+
+    /// <summary>The methods that the address of a call does answer to; empty where there is no such address.</summary>
+    private static string[] MethodsAt(HttpContext context, EndpointDataSource endpoints) =>
+    [
+        .. endpoints.Endpoints.OfType<RouteEndpoint>()
+            .Where(e => e.Metadata.GetMetadata<IHttpMethodMetadata>() is not null
+                && new TemplateMatcher(TemplateParser.Parse(e.RoutePattern.RawText!), []).TryMatch(context.Request.Path, []))
+            .SelectMany(e => e.Metadata.GetMetadata<IHttpMethodMetadata>()!.HttpMethods)
+            .Distinct().Order(),
+    ];
 
     /// <summary>Files under assets carry a hash of their content in their name and never change; the rest is asked for again.</summary>
     private static void Cache(StaticFileResponseContext context) =>

@@ -32,7 +32,7 @@ internal sealed class PlaceMapping : IEntityTypeConfiguration<PlaceRow>
 }
 
 /// <summary>The grounds of an academy. Everybody in it may read them, coaches change them.</summary>
-public sealed class PlaceBook(MorningRoundDb db)
+public sealed class PlaceBook(MorningRoundDb db, DomainClock clock)
 {
     public async Task<IReadOnlyList<PlaceView>> ListAsync(Caller caller, CancellationToken cancel) =>
         [.. (await Rows(caller).AsNoTracking().ToListAsync(cancel)).Select(ViewOf).OrderBy(p => p.Place.Kind).ThenBy(p => p.Place.Name, StringComparer.Ordinal)];
@@ -44,7 +44,7 @@ public sealed class PlaceBook(MorningRoundDb db)
     {
         var known = await Rows(caller).Select(p => p.Id).ToListAsync(cancel);
         // A place is checked as the only one of a file, so that saving and importing refuse the same things in the same words.
-        var errors = PlaceFile.Of([new ListedPlace { Id = id, Place = place }]).Check(known)
+        var errors = PlaceFile.Of([new ListedPlace { Id = id, Place = place }]).Check(known, clock.Today(caller.TimeZone))
             .Select(e => e with { Path = e.Path.Replace("places[0].place.", "", StringComparison.Ordinal).Replace("places[0].", "", StringComparison.Ordinal) }).ToList();
         if (errors.Count > 0) throw Refusal.Invalid(errors);
 
@@ -55,8 +55,7 @@ public sealed class PlaceBook(MorningRoundDb db)
 
         row.Document = place;
         row.Version++;
-        await db.SaveOrRefuseAsync(() => GetAsync(caller, id, cancel), cancel);
-        return ViewOf(row);
+        return await db.SavedAsync(cancel) ? ViewOf(row) : await SaveAsync(caller, id, place, expected, cancel);
     }
 
     /// <summary>Takes a place off the list, and the walks to it. Removing twice is removing once.</summary>
@@ -71,7 +70,7 @@ public sealed class PlaceBook(MorningRoundDb db)
             other.Version++;
         }
 
-        await db.SaveOrRefuseAsync(() => GetAsync(caller, id, cancel), cancel);
+        if (!await db.SavedAsync(cancel)) await RemoveAsync(caller, id, cancel);
     }
 
     public async Task<PlaceFile> ExportAsync(Caller caller, CancellationToken cancel) =>
@@ -81,7 +80,7 @@ public sealed class PlaceBook(MorningRoundDb db)
     public async Task<ImportView> ImportAsync(Caller caller, PlaceFile file, CancellationToken cancel)
     {
         var rows = await Rows(caller).ToDictionaryAsync(p => p.Id, cancel);
-        var errors = file.Check(rows.Keys);
+        var errors = file.Check(rows.Keys, clock.Today(caller.TimeZone));
         if (errors.Count > 0) throw Refusal.Invalid(errors);
         var (added, changed) = (0, 0);
         foreach (var listed in file.Places)
@@ -99,7 +98,7 @@ public sealed class PlaceBook(MorningRoundDb db)
             }
         }
 
-        await db.SaveOrRefuseAsync(() => ExportAsync(caller, cancel), cancel);
+        if (!await db.SavedAsync(cancel)) return await ImportAsync(caller, file, cancel);
         return new ImportView(added, changed, file.Places.Count - added - changed);
     }
 

@@ -45,8 +45,7 @@ public sealed class PlanBook(MorningRoundDb db, DomainClock clock)
         row.Document = plan;
         row.UpdatedAt = clock.GetUtcNow();
         row.Version++;
-        await db.SaveOrRefuseAsync(() => GetAsync(caller, id, cancel), cancel);
-        return ViewOf(row);
+        return await db.SavedAsync(cancel) ? ViewOf(row) : await SaveAsync(caller, id, plan, expected, cancel);
     }
 
     /// <summary>Takes a plan off the list. What was assigned from it stays as it is. Removing twice is removing once.</summary>

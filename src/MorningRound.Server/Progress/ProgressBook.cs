@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Progress;
+using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
@@ -28,7 +29,9 @@ public sealed class ProgressBook(MorningRoundDb db, DomainClock clock, StudentBo
         var figures = Enumerable.Range(0, weeks).Select(first.Plus).Select(week => WeekFigureView.Of(WeekFigure.Of(
             week,
             [.. byWeek[week.Monday].Select(r => r.ToAssignedSession())],
-            [.. byWeek[week.Monday].SelectMany(r => r.Logs).Select(l => l.Reading)])));
+            [.. byWeek[week.Monday].SelectMany(r => r.Readings())],
+            [.. byWeek[week.Monday].Select(r => Strokes.Of(r.Document, r.Readings()))],
+            today)));
         var recent = rows.Where(r => r.Logs.Count > 0).Select(r => SessionCard.Of(r, today))
             .OrderByDescending(c => c.PractisedOn).ThenByDescending(c => c.AssignmentId).Take(8);
         return new ProgressView(student.Id, student.Name, [.. figures], [.. recent]);
@@ -42,11 +45,11 @@ public sealed record ProgressView(
 /// <summary>One week for the charts. Ratings are means; none where nobody answered.</summary>
 public sealed record WeekFigureView(
     string Week, DateOnly Monday, Completed Completion, int Sessions, int SessionsDone, int ExtrasDone, MeanRatings Ratings,
-    double MinutesPractised, int Balls, int? WorstPain)
+    double MinutesPractised, Strokes Strokes, int? WorstPain)
 {
     public static WeekFigureView Of(WeekFigure figure) => new(
         figure.Week.ToString(), figure.Week.Monday, Completed.Of(figure.Completion), figure.Completion.Sessions,
-        figure.Completion.SessionsDone, figure.Completion.ExtrasDone, figure.Ratings, figure.MinutesPractised, figure.Balls,
+        figure.Completion.SessionsDone, figure.Completion.ExtrasDone, figure.Ratings, figure.MinutesPractised, figure.Strokes,
         figure.WorstPain);
 }
 

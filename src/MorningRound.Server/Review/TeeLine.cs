@@ -1,5 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Review;
+using MorningRound.Core.Sessions;
+using MorningRound.Core.Students;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
@@ -11,7 +13,7 @@ using MorningRound.Server.Weeks;
 namespace MorningRound.Server.Review;
 
 /// <summary>The coach's walk: every student as a bay, in the order in which they need a look.</summary>
-public sealed class TeeLine(MorningRoundDb db, DomainClock clock, StudentBook students)
+public sealed class TeeLine(MorningRoundDb db, DomainClock clock, StudentBook students, PainBook pain)
 {
     private const int WeeksOfHistory = 3;
 
@@ -29,31 +31,40 @@ public sealed class TeeLine(MorningRoundDb db, DomainClock clock, StudentBook st
         var practisedSince = rows.Where(r => r.Logs.Count > 0).Select(r => r.StudentId).ToHashSet();
         var lastIds = earlier.Where(l => !practisedSince.Contains(l.StudentId)).GroupBy(l => l.StudentId).Select(g => g.MaxBy(l => l.Day)!.AssignmentId).ToList();
         if (lastIds.Count > 0) rows.AddRange(await published.Include(a => a.Logs).Where(a => lastIds.Contains(a.Id)).ToListAsync(cancel));
+        var pains = await pain.OfSquadAsync(caller, cancel);
+        var files = await db.StudentFiles.AsNoTracking().Where(f => f.AcademyId == caller.AcademyId && pains.Select(p => p.Key).Contains(f.StudentId))
+            .ToDictionaryAsync(f => f.StudentId, f => f.Document, cancel);
         var byStudent = rows.ToLookup(r => r.StudentId);
         var logsByStudent = earlier.ToLookup(l => l.StudentId);
-        var bays = squad.Select(student => BayOf(student, [.. byStudent[student.Id]], logsByStudent[student.Id], thisWeek, today))
+        var bays = squad.Select(student => BayOf(student, [.. byStudent[student.Id]], logsByStudent[student.Id],
+                [.. pains[student.Id]], files.GetValueOrDefault(student.Id) ?? new StudentFile(), thisWeek, today))
             .OrderBy(b => b.Look.Reason).ThenBy(b => b.Student.Name, StringComparer.Ordinal);
         return new TeeLineView(today, thisWeek.ToString(), [.. bays]);
     }
 
     private static Bay BayOf(
-        StudentView student, IReadOnlyList<AssignmentRow> rows, IEnumerable<SessionLogRow> earlier, IsoWeek thisWeek, DateOnly today)
+        StudentView student, IReadOnlyList<AssignmentRow> rows, IEnumerable<SessionLogRow> earlier,
+        IReadOnlyList<PainOnDay> pains, StudentFile file, IsoWeek thisWeek, DateOnly today)
     {
         var current = rows.Where(r => r.Monday == thisWeek.Monday).Select(r => (Row: r, Session: r.ToAssignedSession())).ToList();
         var before = rows.Where(r => r.Monday == thisWeek.Plus(-1).Monday).ToList();
         var logs = rows.SelectMany(r => r.Logs).Concat(earlier).OrderBy(l => l.Day).ToList();
-        var hurt = logs.LastOrDefault(l => l.Reading.EndedByPain);
+        var open = OpenPain.Of(pains, file);
+        var unwell = pains.Where(p => p.Log.Unwell is not null).MaxBy(p => p.Day);
         var last = rows.Where(r => r.Logs.Count > 0).MaxBy(r => r.Logs.Max(l => l.Day));
         var look = Look.At(
             new LookFacts(
-                hurt?.Day,
-                hurt is null ? null : hurt.Reading.Pain.MaxBy(p => p.Level)!.InWords(),
+                open,
+                unwell?.Log.Unwell,
+                unwell?.Day,
                 [.. current.Select(c => c.Session)],
                 [.. before.Select(r => r.ToAssignedSession())],
-                logs.LastOrDefault(l => !string.IsNullOrWhiteSpace(l.Reading.Rating?.Note))?.Day),
+                logs.LastOrDefault(l => !string.IsNullOrWhiteSpace(l.Reading.Rating?.Note))?.Day,
+                rows.Where(r => r.TakenOutAt is not null).SelectMany(r => r.Logs).MaxBy(l => l.Day)?.Day),
             today);
         return new Bay(
-            student, look, Completed.Of(WeekCompletion.Of([.. current.Select(c => c.Session)])),
+            student, look, [.. open.Select(p => OpenPainView.Of(p, [], [.. logs.Where(l => l.Day > p.LastOn).Select(l => l.Reading)]))],
+            Completed.Of(WeekCompletion.Of([.. current.Select(c => c.Session)], today)),
             [.. current.Select(c => SessionCard.Of(c.Row, c.Session, today)).OrderBy(c => c.Day is null).ThenBy(c => c.Day)],
             last is null ? null : SessionCard.Of(last, today));
     }
@@ -65,10 +76,11 @@ public sealed record TeeLineView(DateOnly Today, string Week, IReadOnlyList<Bay>
 /// <summary>One student's bay.</summary>
 /// <param name="Student">Who stands there.</param>
 /// <param name="Look">Why to stop.</param>
+/// <param name="OpenPain">Pain that still counts, the worst first, with what was practised since.</param>
 /// <param name="ThisWeek">What was done of this week so far.</param>
 /// <param name="Sessions">This week's published sessions.</param>
 /// <param name="Last">The session practised last, in the last four weeks; none if there was none.</param>
-public sealed record Bay(StudentView Student, Look Look, Completed ThisWeek, IReadOnlyList<SessionCard> Sessions, SessionCard? Last);
+public sealed record Bay(StudentView Student, Look Look, IReadOnlyList<OpenPainView> OpenPain, Completed ThisWeek, IReadOnlyList<SessionCard> Sessions, SessionCard? Last);
 
 public static class ReviewEndpoints
 {

@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using MorningRound.Core.Calendar;
 using MorningRound.Core;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Weeks;
@@ -30,7 +31,7 @@ public sealed class OwnPracticeBook(MorningRoundDb db, DomainClock clock, Studen
         [
             .. new FieldErrors()
                 .Require(assignmentId != Guid.Empty, "assignmentId", "An id is needed.")
-                .Require(input.Day <= today.AddDays(1) && input.Day >= today.AddDays(-OldestDays), "day", "Practice is noted for today or a day of the last year.")
+                .Require(input.Day <= today.Plus(1) && input.Day >= today.Plus(-OldestDays), "day", "Practice is noted for today or a day of the last year.")
                 .Found,
             .. PlanRules.ToPublish(input.Plan).Select(e => e with { Path = $"plan.{e.Path}" }),
         ];
@@ -65,7 +66,6 @@ public sealed class OwnPracticeBook(MorningRoundDb db, DomainClock clock, Studen
         };
         db.Assignments.Add(row);
         if (drills.Count > 0) db.SetDrills.Add(new SetDrillsRow { AcademyId = caller.AcademyId, AssignmentId = assignmentId, Document = drills });
-        await db.SaveOrRefuseAsync(() => SaveAsync(caller, assignmentId, input, cancel), cancel);
-        return SessionCard.Of(row, today);
+        return await db.SavedAsync(cancel) ? SessionCard.Of(row, today) : await SaveAsync(caller, assignmentId, input, cancel);
     }
 }

@@ -12,7 +12,7 @@ public static class SessionEndpoints
         sessions.MapGet("/logs/{logId:guid}/entries", (Guid logId, Caller caller, SessionBook book, CancellationToken cancel) =>
             book.EntriesAsync(caller, logId, cancel));
         sessions.MapPost("/logs/{logId:guid}/entries", (
-                Guid logId, AppendInput input, Caller caller, SessionBook book, CancellationToken cancel) =>
+                Guid logId, AppendInput input, Caller caller, SessionLogBook book, CancellationToken cancel) =>
             book.AppendAsync(caller, logId, input, cancel));
         sessions.MapPut("/own/{assignmentId:guid}", (
                 Guid assignmentId, OwnPracticeInput input, Caller caller, OwnPracticeBook book, CancellationToken cancel) =>

@@ -24,12 +24,24 @@ public sealed class SessionLogRow
     /// <summary>Who keeps it; none in logs from before that was noted.</summary>
     public Guid? AccountId { get; init; }
 
+    /// <summary>The log another device had begun and this one goes on from; none where it began by itself.</summary>
+    public Guid? ContinuesLogId { get; init; }
+
+    /// <summary>The last entry of that log that counts for this one too; 0 where it began by itself. Its own entries are numbered from the next on.</summary>
+    public int ContinuesSequence { get; init; }
+
+    /// <summary>Whether a time of it had to be put right, because the phone's clock was off.</summary>
+    public bool ClockWasOff { get; set; }
+
     /// <summary>The day it was begun, by the academy's clock.</summary>
     public DateOnly Day { get; set; }
 
     public DateTimeOffset? FinishedAt { get; set; }
 
     public int LastSequence { get; set; }
+
+    /// <summary>Whether it says anything of pain or of feeling unwell.</summary>
+    public bool HasPain { get; set; }
 
     public required SessionLog Reading { get; set; }
 }
@@ -62,7 +74,13 @@ public sealed class SessionEntryRow
 
     public int Sequence { get; init; }
 
+    /// <summary>Seconds its time was moved by to put it right. The document stays as the phone sent it.</summary>
+    public long ClockShift { get; init; }
+
     public required SessionEntry Document { get; init; }
+
+    /// <summary>The entry at its right time.</summary>
+    public SessionEntry PutRight() => PhoneClock.PutRight(Document, ClockShift);
 }
 
 /// <summary>An entry that came under a number another entry already had. Kept for a person to look at, never read into a log.</summary>
@@ -102,6 +120,7 @@ internal sealed class SessionLogMappings :
         builder.HasOne<AssignmentRow>().WithMany(a => a.Logs).HasForeignKey(l => new { l.AcademyId, l.AssignmentId });
         builder.Property(l => l.Reading).IsDocument();
         builder.HasIndex(l => new { l.AcademyId, l.StudentId, l.Day });
+        builder.HasIndex(l => new { l.AcademyId, l.StudentId }, "IX_session_logs_with_pain").HasFilter("\"HasPain\"");
     }
 
     public void Configure(EntityTypeBuilder<SessionEntryRow> builder)

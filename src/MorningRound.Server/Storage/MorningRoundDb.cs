@@ -22,6 +22,8 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
 
     public DbSet<Invitation> Invitations => Set<Invitation>();
 
+    public DbSet<SignIn> SignIns => Set<SignIn>();
+
     public DbSet<StudentRow> Students => Set<StudentRow>();
 
     public DbSet<StudentFileRow> StudentFiles => Set<StudentFileRow>();
@@ -52,6 +54,9 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
     {
         base.OnModelCreating(builder);
         builder.ApplyConfigurationsFromAssembly(typeof(MorningRoundDb).Assembly);
+        // Nothing that somebody did goes because something else was deleted. Only sign-ins go with their account.
+        var ours = builder.Model.GetEntityTypes().Where(t => t.ClrType.Namespace!.StartsWith(nameof(MorningRound), StringComparison.Ordinal) && t.ClrType != typeof(SignIn));
+        foreach (var key in ours.SelectMany(t => t.GetForeignKeys())) key.DeleteBehavior = DeleteBehavior.Restrict;
     }
 
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder)

@@ -18,6 +18,9 @@ internal static class Preparation
         await using var scope = services.CreateAsyncScope();
         var db = scope.ServiceProvider.GetRequiredService<MorningRoundDb>();
         await db.Database.OpenConnectionAsync(cancel);
+        var began = scope.ServiceProvider.GetRequiredService<TimeProvider>().GetUtcNow();
+        // Another copy may be laying out for minutes; that is waited for, however long.
+        db.Database.SetCommandTimeout(TimeSpan.Zero);
         await db.Database.ExecuteSqlAsync($"SELECT pg_advisory_lock({LockNumber})", cancel);
         try
         {
@@ -31,6 +34,8 @@ internal static class Preparation
             }
             else
             {
+                // A copy that started at the same time was quicker, and has told its own owner the link.
+                if (await db.Invitations.AnyAsync(i => i.AcademyId == null && i.UsedAt == null && i.CreatedAt >= began, cancel)) return;
                 var invitations = scope.ServiceProvider.GetRequiredService<InvitationBook>();
                 var link = await invitations.InviteAsync(null, AcademyRole.Owner, null, cancel);
                 await AnnounceAsync(link, scope.ServiceProvider.GetRequiredService<IConfiguration>(), cancel);

@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Weeks;
 using Npgsql;
 
 namespace MorningRound.Server.Storage;
@@ -11,22 +12,29 @@ internal static class Saving
     public static async Task<IDbContextTransaction?> BeginUnlessWithinAsync(this MorningRoundDb db, CancellationToken cancel) =>
         db.Database.CurrentTransaction is null ? await db.Database.BeginTransactionAsync(cancel) : null;
 
+    /// <summary>An assignment, taken out of the week or not, locked until the transaction ends; none where there is none.</summary>
+    public static Task<AssignmentRow?> LockAssignmentAsync(this MorningRoundDb db, Guid academyId, Guid id, CancellationToken cancel) =>
+        db.Assignments
+            .FromSql($"""SELECT * FROM assignments WHERE "AcademyId" = {academyId} AND "Id" = {id} FOR UPDATE""")
+            .IgnoreQueryFilters()
+            .SingleOrDefaultAsync(cancel);
+
     /// <summary>
-    /// Saves what was changed. When somebody else was quicker, whether by changing the row or by making it, nothing is
-    /// written and the caller gets the newer text.
+    /// Saves what was changed. False when somebody else was quicker, whether by changing a row or by making it: then nothing was
+    /// written and nothing of it is remembered, and the caller looks again, to find its own work done, or a newer text.
     /// </summary>
-    public static async Task SaveOrRefuseAsync<T>(this MorningRoundDb db, Func<Task<T>> current, CancellationToken cancel)
-        where T : notnull
+    public static async Task<bool> SavedAsync(this MorningRoundDb db, CancellationToken cancel)
     {
         try
         {
             await db.SaveChangesAsync(cancel);
+            return true;
         }
         catch (DbUpdateException e) when (e is DbUpdateConcurrencyException
             || e.InnerException is PostgresException { SqlState: PostgresErrorCodes.UniqueViolation })
         {
             db.ChangeTracker.Clear();
-            throw Refusal.Stale(await current());
+            return false;
         }
     }
 }

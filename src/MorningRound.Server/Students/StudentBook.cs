@@ -44,8 +44,7 @@ public sealed class StudentBook(MorningRoundDb db)
         row.Level = input.Level;
         row.CoachNote = input.CoachNote.Trim();
         row.Version++;
-        await db.SaveOrRefuseAsync(async () => await GetAsync(caller, id, cancel), cancel);
-        return await GetAsync(caller, id, cancel);
+        return await db.SavedAsync(cancel) ? await GetAsync(caller, id, cancel) : await SaveAsync(caller, id, input, expected, cancel);
     }
 
     public async Task MustExistAsync(Caller caller, Guid id, CancellationToken cancel)

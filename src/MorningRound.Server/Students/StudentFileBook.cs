@@ -94,21 +94,27 @@ public sealed class StudentFileBook(MorningRoundDb db, DomainClock clock)
     public async Task<StudentFile> FileAsync(Caller caller, Guid studentId, CancellationToken cancel) =>
         await RowsOf(caller, studentId).Select(f => f.Document).SingleOrDefaultAsync(cancel) ?? new StudentFile();
 
-    /// <summary>Changes a file. The first change is to version 0, which everybody's empty file has.</summary>
+    /// <summary>
+    /// Changes a file. The first change is to version 0, which everybody's empty file has. What is compared is what is overwritten:
+    /// one reading, and a write that holds only for that version. Of a student only the own part is ever written.
+    /// </summary>
     public async Task<StudentFileView> SaveAsync(Caller caller, Guid studentId, StudentFile file, RowVersion expected, CancellationToken cancel)
     {
-        var before = await GetAsync(caller, studentId, cancel);
-        var errors = StudentFileRules.Check(file);
+        caller.MustReach(studentId, "student");
+        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel)) throw Refusal.NotFound("student");
+        var errors = StudentFileRules.Check(file, clock.Today(caller.TimeZone));
         if (errors.Count > 0) throw Refusal.Invalid(errors);
-        var fields = Changed(before.File, file);
-        if (fields.Length == 0) return before;
-        if (before.Version != (expected.Number ?? 0)) throw Refusal.Stale(before);
+
+        var row = await RowsOf(caller, studentId).SingleOrDefaultAsync(cancel);
+        var before = row?.Document ?? new StudentFile();
+        var fields = Changed(before, file);
+        if (fields.Length == 0) return await GetAsync(caller, studentId, cancel);
+        if ((row?.Version ?? 0) != (expected.Number ?? 0)) throw Refusal.Stale(await GetAsync(caller, studentId, cancel));
         if (!caller.IsCoach && fields.FirstOrDefault(f => f.StartsWith("coach.", StringComparison.Ordinal)) is { } notTheirs)
             throw Refusal.Forbidden(notTheirs, "Your coach keeps this part of the file.");
 
-        var row = await RowsOf(caller, studentId).SingleOrDefaultAsync(cancel);
-        if (row is null) db.StudentFiles.Add(row = new StudentFileRow { AcademyId = caller.AcademyId, StudentId = studentId, Document = file });
-        row.Document = file;
+        if (row is null) db.StudentFiles.Add(row = new StudentFileRow { AcademyId = caller.AcademyId, StudentId = studentId, Document = before });
+        row.Document = caller.IsCoach ? file : before with { Own = file.Own };
         row.Version++;
         db.StudentChanges.Add(new StudentChangeRow
         {
@@ -119,8 +125,9 @@ public sealed class StudentFileBook(MorningRoundDb db, DomainClock clock)
             At = clock.GetUtcNow(),
             Fields = fields,
         });
-        await db.SaveOrRefuseAsync(() => GetAsync(caller, studentId, cancel), cancel);
-        return await GetAsync(caller, studentId, cancel);
+        return await db.SavedAsync(cancel)
+            ? await GetAsync(caller, studentId, cancel)
+            : await SaveAsync(caller, studentId, file, expected, cancel);
     }
 
     private IQueryable<StudentFileRow> RowsOf(Caller caller, Guid studentId) =>

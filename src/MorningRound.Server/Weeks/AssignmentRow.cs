@@ -36,6 +36,12 @@ public sealed class AssignmentRow
     /// <summary>Set when something changed after publishing, so that the student is told.</summary>
     public DateTimeOffset? ChangedAt { get; set; }
 
+    /// <summary>
+    /// When the coach took it out of the week after it had been published; none otherwise. It is gone for everybody, but leaves
+    /// this trace: a phone may be practising it without a signal. What then arrives is kept as practice of the student's own.
+    /// </summary>
+    public DateTimeOffset? TakenOutAt { get; set; }
+
     public Excuse? Excuse { get; set; }
 
     public int Version { get; set; }
@@ -73,6 +79,7 @@ internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow
         builder.HasOne<StudentRow>().WithMany().HasForeignKey(a => new { a.AcademyId, a.StudentId });
         builder.Property(a => a.Document).IsDocument();
         builder.Property(a => a.Version).IsConcurrencyToken();
+        builder.HasQueryFilter(a => a.TakenOutAt == null || a.Requirement == Requirement.Own);
         builder.HasIndex(a => new { a.AcademyId, a.StudentId, a.Monday });
         builder.HasIndex(a => new { a.AcademyId, a.Monday });
     }

@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using MorningRound.Core.Calendar;
 using MorningRound.Core;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Check;
@@ -6,13 +7,14 @@ using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Plans;
+using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Weeks;
 
 /// <summary>The weeks of an academy's students: what is set, what is published, what is excused.</summary>
-public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook students, StudentFileBook files, PlanContextBook contexts)
+public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook students, StudentFileBook files, PlanContextBook contexts, PainBook pain)
 {
     /// <summary>One student's week. A student sees only what is published.</summary>
     public async Task<WeekView> GetAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
@@ -27,7 +29,8 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
         var cards = rows.Select(r => SessionCard.Of(r, today))
             .OrderBy(c => c.Day is null).ThenBy(c => c.Day).ThenBy(c => c.Requirement).ThenBy(c => c.AssignmentId);
         return new WeekView(
-            week.ToString(), week.Plus(-1).ToString(), week.Plus(1).ToString(), week.Monday, today, student.Id, student.Name, Completed.Of(rows.ToWeekCompletion()), [.. cards]);
+            week.ToString(), week.Plus(-1).ToString(), week.Plus(1).ToString(), week.Monday, today, student.Id, student.Name, Completed.Of(rows.ToWeekCompletion(today)), [.. cards],
+            await pain.ViewAsync(caller, studentId, await files.FileAsync(caller, studentId, cancel), cancel));
     }
 
     /// <summary>
@@ -37,7 +40,7 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
     public async Task<SessionCard> SaveAsync(
         Caller caller, Guid id, AssignmentInput input, RowVersion expected, CancellationToken cancel)
     {
-        var week = WeekText.Read(input.Week, "week");
+        var week = WeekText.Read(input.Week, "week", clock.Today(caller.TimeZone));
         if (id == Guid.Empty) throw Refusal.Invalid("id", "An id is needed.");
         if (input.Requirement == Requirement.Own) throw Refusal.Invalid("requirement", "Own practice is logged, not set.");
         if (input.Day is { } day && !week.Contains(day)) throw Refusal.Invalid("day", $"This day is not in {week}.");
@@ -75,8 +78,7 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
         row.Day = input.Day;
         row.Requirement = input.Requirement;
         row.Version++;
-        await db.SaveOrRefuseAsync(() => CurrentAsync(caller, id, cancel), cancel);
-        return Card(caller, row);
+        return await db.SavedAsync(cancel) ? Card(caller, row) : await SaveAsync(caller, id, input, expected, cancel);
     }
 
     /// <summary>
@@ -116,7 +118,7 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
         }
 
         if (errors.Count > 0) throw Refusal.Invalid(errors);
-        await db.SaveOrRefuseAsync(() => GetAsync(caller, studentId, week, cancel), cancel);
+        if (!await db.SavedAsync(cancel)) return await PublishAsync(caller, studentId, week, cancel);
         return await GetAsync(caller, studentId, week, cancel);
     }
 
@@ -128,18 +130,26 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
         if (row.Version != expected.Number) throw Refusal.Stale(Card(caller, row));
         row.Excuse = excuse;
         row.Version++;
-        await db.SaveOrRefuseAsync(() => CurrentAsync(caller, id, cancel), cancel);
-        return Card(caller, row);
+        return await db.SavedAsync(cancel) ? Card(caller, row) : await ExcuseAsync(caller, id, excuse, expected, cancel);
     }
 
-    /// <summary>Takes a session out of the week, unless something was already done of it.</summary>
+    /// <summary>
+    /// Takes a session out of the week, unless something was already done of it. Of one that was published a trace stays, for a
+    /// phone that is practising it without a signal.
+    /// </summary>
     public async Task RemoveAsync(Caller caller, Guid id, CancellationToken cancel)
     {
-        var row = await FindAsync(caller, id, cancel) ?? throw Refusal.NotFound("session");
-        if (row.Logs.Count > 0)
+        await using var transaction = await db.BeginUnlessWithinAsync(cancel);
+        // Whoever begins to log it at this moment waits, or has begun.
+        var row = await db.LockAssignmentAsync(caller.AcademyId, id, cancel);
+        if (row is null or { TakenOutAt: not null, Requirement: not Requirement.Own }) throw Refusal.NotFound("session");
+        if (await db.SessionLogs.AnyAsync(l => l.AcademyId == caller.AcademyId && l.AssignmentId == id, cancel))
             throw Refusal.Conflict("This session has already been begun.", "id", "Its log would be lost. Excuse it instead.");
-        db.Assignments.Remove(row);
-        await db.SaveOrRefuseAsync(() => CurrentAsync(caller, id, cancel), cancel);
+        if (row.PublishedAt is null) db.Assignments.Remove(row);
+        else row.TakenOutAt = clock.GetUtcNow();
+        row.Version++;
+        await db.SaveChangesAsync(cancel);
+        if (transaction is not null) await transaction.CommitAsync(cancel);
     }
 
     private static string Path(SessionPlan plan, Guid? segmentId) =>
@@ -153,9 +163,6 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
             .Select(p => p.Document)
             .SingleOrDefaultAsync(cancel);
 
-    private async Task<SessionCard> CurrentAsync(Caller caller, Guid id, CancellationToken cancel) =>
-        Card(caller, await FindAsync(caller, id, cancel) ?? throw Refusal.NotFound("session"));
-
     private SessionCard Card(Caller caller, AssignmentRow row) => SessionCard.Of(row, clock.Today(caller.TimeZone));
 
     private static bool Same(AssignmentRow row, AssignmentInput input, IsoWeek week) =>
@@ -165,6 +172,10 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
 
 internal static class WeekText
 {
-    public static IsoWeek Read(string text, string path) =>
-        IsoWeek.TryParse(text, out var week) ? week : throw Refusal.Malformed(path, "A week is written like 2026-W31.");
+    /// <summary>Reads a week that somebody can mean.</summary>
+    public static IsoWeek Read(string text, string path, DateOnly today)
+    {
+        if (!IsoWeek.TryParse(text, out var week)) throw Refusal.Malformed(path, "A week is written like 2026-W31.");
+        return week.Monday.IsNear(today) ? week : throw Refusal.Invalid(path, $"A week within {Days.Years} years of today, please.");
+    }
 }

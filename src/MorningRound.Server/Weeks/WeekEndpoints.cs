@@ -9,11 +9,11 @@ public static class WeekEndpoints
     {
         var weeks = api.MapGroup("/weeks").WithTags("Weeks");
         weeks.MapGet("/{week}/students/{studentId:guid}", (
-                string week, Guid studentId, Caller caller, WeekBook book, CancellationToken cancel) =>
-            book.GetAsync(caller, studentId, WeekText.Read(week, "week"), cancel));
+                string week, Guid studentId, Caller caller, WeekBook book, DomainClock clock, CancellationToken cancel) =>
+            book.GetAsync(caller, studentId, WeekText.Read(week, "week", clock.Today(caller.TimeZone)), cancel));
         weeks.MapPost("/{week}/students/{studentId:guid}/publish", (
-                string week, Guid studentId, Caller caller, WeekBook book, CancellationToken cancel) =>
-            book.PublishAsync(caller, studentId, WeekText.Read(week, "week"), cancel)).RequireAuthorization(Policies.Coach);
+                string week, Guid studentId, Caller caller, WeekBook book, DomainClock clock, CancellationToken cancel) =>
+            book.PublishAsync(caller, studentId, WeekText.Read(week, "week", clock.Today(caller.TimeZone)), cancel)).RequireAuthorization(Policies.Coach);
 
         var assignments = weeks.MapGroup("/assignments").RequireAuthorization(Policies.Coach);
         assignments.MapPut("/{id:guid}", async (

@@ -79,10 +79,10 @@ public class DrillFileTests
             new ListedPlace { Id = range, Place = new Place { Name = "Range", Kind = PlaceKind.Range, Walks = walks } },
             new ListedPlace { Id = green, Place = new Place { Name = "Green", Kind = PlaceKind.PuttingGreen, GreenSpeedFeet = 9, GreenSpeedOn = new DateOnly(2026, 5, 1) } },
         ]);
-        Assert.Empty(File(new WalkTo(green, 3)).Check([]));
-        Assert.Equal(["places[0].place.walks[0].place"], File(new WalkTo(elsewhere, 3)).Check([]).Select(e => e.Path));
-        Assert.Empty(File(new WalkTo(elsewhere, 3)).Check([elsewhere]));
-        Assert.Equal(["places[0].place.walks[0].place"], File(new WalkTo(range, 3)).Check([]).Select(e => e.Path));
+        Assert.Empty(File(new WalkTo(green, 3)).Check([], new DateOnly(2026, 5, 5)));
+        Assert.Equal(["places[0].place.walks[0].place"], File(new WalkTo(elsewhere, 3)).Check([], new DateOnly(2026, 5, 5)).Select(e => e.Path));
+        Assert.Empty(File(new WalkTo(elsewhere, 3)).Check([elsewhere], new DateOnly(2026, 5, 5)));
+        Assert.Equal(["places[0].place.walks[0].place"], File(new WalkTo(range, 3)).Check([], new DateOnly(2026, 5, 5)).Select(e => e.Path));
     }
 
     [Fact]
@@ -98,6 +98,6 @@ public class DrillFileTests
         };
         Assert.Equal(
             ["greenSpeedFeet", "greenSpeedOn", "surface", "targets", "targets[0].bearingDegrees", "targets[0].distance.unit", "targets[0].distance.value"],
-            PlaceRules.Check(place).Select(e => e.Path).Order());
+            PlaceRules.Check(place, new DateOnly(2026, 5, 5)).Select(e => e.Path).Order());
     }
 }

@@ -23,9 +23,9 @@ public class WeekFigureTests
     {
         var first = Log((0, Entered(1)), (20, Counted(1, 30)), (25, Pain(2)), (30, Finished()));
         var second = Log((0, Entered(1)), (10, Counted(1, 5)), (12, Pain(3)), (15, Finished()));
-        var figure = WeekFigure.Of(Week, [Assigned(60, 45)], [first, second]);
+        var figure = WeekFigure.Of(Week, [Assigned(60, 45)], [first, second], [new Strokes(30, 30, false), new Strokes(5, 0, true)], Week.Sunday);
         Assert.Equal(45, figure.MinutesPractised, 10);
-        Assert.Equal(35, figure.Balls);
+        Assert.Equal(new Strokes(35, 30, true), figure.Strokes);
         Assert.Equal(3, figure.WorstPain);
         Assert.Equal(0.75, figure.Completion.Fraction);
     }
@@ -33,7 +33,7 @@ public class WeekFigureTests
     [Fact]
     public void A_week_without_practice_has_no_ratings_and_no_pain()
     {
-        var figure = WeekFigure.Of(Week, [], []);
+        var figure = WeekFigure.Of(Week, [], [], [], Week.Sunday);
         Assert.Null(figure.WorstPain);
         Assert.Equal(new MeanRatings(null, null, null, null, null), figure.Ratings);
     }

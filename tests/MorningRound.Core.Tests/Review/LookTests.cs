@@ -1,4 +1,5 @@
 using MorningRound.Core.Review;
+using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
 using static MorningRound.Core.Tests.Given;
 
@@ -8,20 +9,49 @@ public class LookTests
 {
     private static readonly DateOnly Today = new(2026, 5, 6);
 
-    private static readonly LookFacts Quiet = new(null, null, [Assigned(60, null, day: Today)], [], null);
+    private static readonly LookFacts Quiet = new([], null, null, [Assigned(60, null, day: Today)], [], null, null);
 
     private static LookReason ReasonFor(LookFacts facts) => Look.At(facts, Today).Reason;
 
     [Fact]
     public void Nothing_special_is_on_track() => Assert.Equal(LookReason.OnTrack, ReasonFor(Quiet));
 
-    [Fact]
-    public void Pain_comes_before_everything_for_a_fortnight()
+    private static OpenPain Hurts(int level, DateOnly lastOn) => new()
     {
-        var hurt = Quiet with { ThisWeek = [], WorstPart = "wrist, 5 of 10", PainEndedSessionOn = Today.AddDays(-14) };
-        Assert.Equal(new Look(LookReason.Pain, "wrist, 5 of 10"), Look.At(hurt, Today));
-        Assert.Equal(LookReason.NothingSet, ReasonFor(hurt with { PainEndedSessionOn = Today.AddDays(-15) }));
+        Part = BodyPart.Knee, Side = BodySide.Lead, Where = "", Level = level, Sharp = false, Since = lastOn, LastOn = lastOn, NeedsClearing = level >= 4,
+    };
+
+    [Fact]
+    public void Pain_that_somebody_has_to_clear_comes_before_everything_until_they_have()
+    {
+        var hurt = Quiet with { ThisWeek = [], Pain = [Hurts(5, Today.AddDays(-100))] };
+        Assert.Equal(new Look(LookReason.Pain, "lead knee, 5 of 10"), Look.At(hurt, Today));
+        Assert.Equal(LookReason.NothingSet, ReasonFor(hurt with { Pain = [] }));
     }
+
+    [Fact]
+    public void Less_pain_is_not_on_track_either() =>
+        Assert.Equal(new Look(LookReason.LightPain, "lead knee, 2 of 10"), Look.At(Quiet with { Pain = [Hurts(2, Today)] }, Today));
+
+    [Fact]
+    public void Feeling_unwell_is_looked_at_for_a_fortnight()
+    {
+        var unwell = Quiet with { Unwell = Unwell.Dizzy, UnwellOn = Today.AddDays(-14) };
+        Assert.Equal(new Look(LookReason.Pain, "dizzy"), Look.At(unwell, Today));
+        Assert.Equal(LookReason.OnTrack, ReasonFor(unwell with { UnwellOn = Today.AddDays(-15) }));
+    }
+
+    [Fact]
+    public void Practice_of_ones_own_is_nothing_that_was_set() =>
+        Assert.Equal(LookReason.NothingSet, ReasonFor(Quiet with { ThisWeek = [Assigned(60, 60, Requirement.Own)] }));
+
+    [Fact]
+    public void Half_of_what_was_due_is_not_on_track() =>
+        Assert.Equal(new Look(LookReason.Behind, "30 of 60 min due"), Look.At(Quiet with { ThisWeek = [Assigned(60, 30, day: Today.AddDays(-1))] }, Today));
+
+    [Fact]
+    public void What_was_practised_although_it_had_been_taken_out_wants_reading() =>
+        Assert.Equal(LookReason.Note, ReasonFor(Quiet with { KeptAfterTakenOutOn = Today.AddDays(-7) }));
 
     [Fact]
     public void Missed_must_sessions_are_counted_over_two_weeks()

@@ -144,7 +144,7 @@ public class DrillLogTests
     {
         var log = Log([], new SessionReadied { Nerves = 7, MinutesAtHand = 45, Sequence = 0, At = Given.Nine });
         Assert.Equal((7, 45, null), (log.Ready!.Nerves, log.Ready.MinutesAtHand, log.Ready.BallsAtHand));
-        var errors = SessionEntryRules.Check(new SessionReadied { Nerves = 11, MinutesAtHand = 0, BallsAtHand = -1, Sequence = 1, At = Given.Nine }, PlanWithLoads(), Given.Nine, "e");
+        var errors = SessionEntryRules.Check(new SessionReadied { Nerves = 11, MinutesAtHand = 0, BallsAtHand = -1, Sequence = 1, At = Given.Nine }, PlanWithLoads(), "e");
         Assert.Equal(["e.ballsAtHand", "e.minutesAtHand", "e.nerves"], errors.Select(e => e.Path).Order());
     }
 

@@ -35,7 +35,6 @@ public class SessionLogTests
     {
         var log = Log((0, Counted(1, 2)), (1, Counted(1, -5)), (2, Counted(1, 3)), (3, Entered(2)));
         Assert.Equal([3, null], log.Segments.Select(s => s.Balls));
-        Assert.Equal(3, log.Balls);
     }
 
     [Fact]
@@ -80,8 +79,61 @@ public class SessionLogTests
     }
 
     [Fact]
-    public void A_phone_left_running_overnight_counts_four_hours_at_most() =>
-        Assert.Equal(SessionLog.LongestStretch, Log((0, Entered(1)), (600, Finished())).Spent);
+    public void A_phone_left_running_overnight_counts_two_hours_at_most_and_says_so()
+    {
+        var log = Log((0, Entered(1)), (840, Finished()));
+        Assert.Equal((TimeSpan.FromHours(2), true), (log.Spent, log.ClockLeftRunning));
+        Assert.False(Log((0, Entered(1)), (119, Finished())).ClockLeftRunning);
+    }
+
+    [Fact]
+    public void Three_hours_with_a_ball_now_and_then_count_whole()
+    {
+        var log = Log((0, Entered(1)), (60, Counted(1, 10)), (120, Counted(1, 10)), (180, Settled(1, SegmentOutcome.Done)));
+        Assert.Equal((TimeSpan.FromHours(3), false), (log.Spent, log.ClockLeftRunning));
+    }
+
+    [Fact]
+    public void A_clock_stopped_afterwards_counts_up_to_where_the_student_says() =>
+        Assert.Equal(TimeSpan.FromMinutes(25), Log((0, Entered(1)), (20, Counted(1, 5)), (25, Stopped()), (840, Entered(1)), (840, Stopped())).Spent);
+
+    [Fact]
+    public void A_card_typed_in_may_hold_any_stretch()
+    {
+        var paper = new SessionOpened { Recording = Recording.Paper, Sequence = 0, At = Nine };
+        Assert.Equal(TimeSpan.FromMinutes(200), Log((0, paper), (0, Entered(1)), (200, Settled(1, SegmentOutcome.Done))).Spent);
+    }
+
+    [Fact]
+    public void A_mistapped_pain_report_can_be_mended_and_both_are_kept()
+    {
+        var reported = (PainReported)Pain(8) with { Sequence = 2, At = Nine.AddMinutes(2) };
+        var mended = Log((0, Entered(1)), (2, Pain(8)), (3, Finished()), (90, Mended(2, 2)));
+        Assert.Equal((2, false), (Assert.Single(mended.Pain).Level, mended.EndedByPain));
+        Assert.Equal(new MendedPain(reported, reported with { Level = 2 }), Assert.Single(mended.MendedPain));
+        var slip = Log((0, Entered(1)), (2, Pain(8)), (3, Mended(2, 0)));
+        Assert.Empty(slip.Pain);
+        Assert.Equal(new MendedPain(reported, null), Assert.Single(slip.MendedPain));
+
+        static SessionEntry Mended(int sequence, int level) => new PainMended { Mends = sequence, Level = level, Sharp = false, Sequence = 0, At = Nine };
+    }
+
+    [Fact]
+    public void A_rating_given_after_the_end_replaces_the_first_and_is_marked()
+    {
+        SessionRated Rated(int focus) => new() { Focus = focus, Sequence = 0, At = Nine };
+        var log = Log((0, Entered(1)), (5, Rated(3)), (6, Finished()), (600, Rated(8)));
+        Assert.Equal((8, true, Nine.AddMinutes(6)), (log.Rating!.Focus, log.RatedAfterwards, log.FinishedAt!.Value));
+        Assert.False(Log((0, Entered(1)), (5, Rated(3)), (6, Finished())).RatedAfterwards);
+    }
+
+    [Fact]
+    public void Feeling_unwell_ends_a_session_and_is_no_pain()
+    {
+        var log = Log((0, Entered(1)), (2, new UnwellReported { Feeling = Unwell.Overheated, Sequence = 0, At = Nine }));
+        Assert.Equal((Unwell.Overheated, true, false), (log.Unwell!.Value, log.EndedForCare, log.EndedByPain));
+        Assert.Null(log.Running);
+    }
 
     [Fact]
     public void A_clock_that_ran_backwards_adds_nothing() =>

@@ -1,7 +1,9 @@
 using MorningRound.Core.Plans;
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
 using MorningRound.Core.Units;
+using MorningRound.Core.Weeks;
 
 namespace MorningRound.Core.Tests.Students;
 
@@ -84,8 +86,50 @@ public class StudentFileTests
                 "coach.bag[0].carry", "coach.guardian.name", "coach.painfulParts[0].side", "coach.painfulParts[1].clearedBy",
                 "own.competitions[0].greenSpeedFeet", "own.competitions[0].lastDay", "own.routine[1]", "own.units",
             ],
-            StudentFileRules.Check(file).Select(e => e.Path).Order());
-        Assert.Empty(StudentFileRules.Check(new StudentFile()));
+            StudentFileRules.Check(file, Day).Select(e => e.Path).Order());
+        Assert.Empty(StudentFileRules.Check(new StudentFile(), Day));
+    }
+
+    public static TheoryData<string, DateOnly> DaysNobodyMeans => new()
+    {
+        { "own.competitions[0].firstDay", DateOnly.MinValue },
+        { "own.competitions[0].firstDay", Day.AddYears(-21) },
+        { "own.competitions[0].lastDay", DateOnly.MaxValue },
+        { "own.competitions[0].lastDay", Day.AddYears(21) },
+        { "coach.guardian.consentedOn", Day.AddDays(1) },
+        { "coach.painfulParts[0].since", Day.AddDays(1) },
+        { "coach.painfulParts[0].since", DateOnly.MinValue },
+        { "coach.bag[0].measuredOn", Day.AddDays(1) },
+    };
+
+    [Theory]
+    [MemberData(nameof(DaysNobodyMeans))]
+    public void A_day_that_nobody_can_mean_is_named_by_its_field(string path, DateOnly day)
+    {
+        var competition = Open(path.EndsWith("firstDay", StringComparison.Ordinal) ? day : Day, path.EndsWith("lastDay", StringComparison.Ordinal) ? day : Day);
+        var file = new StudentFile
+        {
+            Own = new StudentsPart { Competitions = path.StartsWith("own", StringComparison.Ordinal) ? [competition] : [] },
+            Coach = new CoachsPart
+            {
+                Bag = path.Contains("bag", StringComparison.Ordinal) ? [new BagClub { Club = Club.Iron7, MeasuredOn = day }] : [],
+                PainfulParts = path.Contains("painful", StringComparison.Ordinal) ? [new PainfulPart { Part = BodyPart.Neck, Since = day }] : [],
+                Guardian = path.Contains("guardian", StringComparison.Ordinal) ? new Guardian { Name = "Somebody", ConsentedOn = day } : null,
+            },
+        };
+        Assert.Equal([path], StudentFileRules.Check(file, Day).Select(e => e.Path));
+    }
+
+    [Fact]
+    public void Days_are_reckoned_with_to_the_ends_of_the_calendar_and_not_beyond()
+    {
+        Assert.Equal(DateOnly.MinValue, DateOnly.MinValue.Plus(-1));
+        Assert.Equal(DateOnly.MaxValue, DateOnly.MaxValue.Plus(int.MaxValue));
+        Assert.Equal(Day.AddDays(30), Day.Plus(30));
+        Assert.Equal(DateOnly.MaxValue, IsoWeek.Of(DateOnly.MaxValue).Sunday);
+        Assert.Equal(DateOnly.MinValue, IsoWeek.Of(DateOnly.MinValue).Plus(-1).Monday);
+        var file = new StudentFile { Own = new StudentsPart { Competitions = [Open(DateOnly.MinValue, DateOnly.MaxValue)] } };
+        Assert.Equal(Season.CompetitionWeek, Seasons.On(Day, file));
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Places;
 
@@ -68,7 +69,7 @@ internal static class GroundRules
     {
         if (seen.Context.Student is not { } student) yield break;
         var day = seen.Context.Day;
-        var near = student.Own.Competitions.FirstOrDefault(c => c.GreenSpeedFeet is not null && day <= c.LastDay && day >= c.FirstDay.AddDays(-GreenDays));
+        var near = student.Own.Competitions.FirstOrDefault(c => c.GreenSpeedFeet is not null && day <= c.LastDay && day >= c.FirstDay.Plus(-GreenDays));
         if (near is null || seen.Grounds(PlaceKind.PuttingGreen).Select(g => g.GreenSpeedFeet).FirstOrDefault(f => f is not null) is not { } here) yield break;
         if (Math.Abs(here - near.GreenSpeedFeet!.Value) <= GreenFeet) yield break;
         foreach (var segment in seen.Practice.Where(s => s.Place == PlaceKind.PuttingGreen && s.SkillOrDrills == "pace"))

@@ -33,15 +33,11 @@ public sealed record PlanContext
     /// <summary>The approach by which a plan is judged: its own, or else the student's; none where neither says.</summary>
     public Approach? ApproachOf(SessionPlan plan) => plan.Frame.Approach ?? Student?.Coach.Approach;
 
-    /// <summary>Uncleared pain of the file and pain reported lately, each part once.</summary>
-    public static IReadOnlyList<HurtPart> HurtOf(StudentFile file, IEnumerable<(DateOnly Day, PainReported Pain)> reported)
-    {
-        var cleared = file.Coach.PainfulParts.Where(p => p.IsCleared).ToList();
-        var open = file.Coach.PainfulParts.Where(p => !p.IsCleared).Select(p => new HurtPart(p.Part, p.Side));
-        var lately = reported
-            .Where(r => PainRule.EndsSession(r.Pain.Level, r.Pain.Sharp))
-            .Where(r => !cleared.Any(c => c.Part == r.Pain.Part && c.Side == r.Pain.Side && c.ClearedOn >= r.Day))
-            .Select(r => new HurtPart(r.Pain.Part, r.Pain.Side));
-        return [.. open.Concat(lately).Distinct()];
-    }
+    /// <summary>Uncleared pain of the file, and pain reported in sessions that needs clearing, each part once.</summary>
+    public static IReadOnlyList<HurtPart> HurtOf(StudentFile file, IEnumerable<OpenPain> reported) =>
+    [
+        .. file.Coach.PainfulParts.Where(p => !p.IsCleared).Select(p => new HurtPart(p.Part, p.Side))
+            .Concat(reported.Where(p => p.NeedsClearing).Select(p => new HurtPart(p.Part, p.Side)))
+            .Distinct(),
+    ];
 }

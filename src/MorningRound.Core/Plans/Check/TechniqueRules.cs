@@ -1,3 +1,4 @@
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Places;
 using MorningRound.Core.Students;
 
@@ -70,7 +71,7 @@ internal static class TechniqueRules
     {
         if (seen.Context.Student is not { } student) yield break;
         var day = seen.Context.Day;
-        var near = student.Own.Competitions.FirstOrDefault(c => day >= (c.ArrivalDay ?? c.FirstDay).AddDays(-RestDays) && day <= c.LastDay);
+        var near = student.Own.Competitions.FirstOrDefault(c => day >= (c.ArrivalDay ?? c.FirstDay).Plus(-RestDays) && day <= c.LastDay);
         if (near is null) yield break;
         foreach (var segment in seen.Practice.Where(s => s.SlowRepetitions))
         {

@@ -244,6 +244,28 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("invitations", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Accounts.SignIn", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid");
+
+                    b.Property<Guid>("AccountId")
+                        .HasColumnType("uuid");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("timestamp with time zone");
+
+                    b.Property<DateTimeOffset?>("EndedAt")
+                        .HasColumnType("timestamp with time zone");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("AccountId");
+
+                    b.ToTable("sign_ins", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Drills.DrillRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
@@ -411,6 +433,9 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<int>("Sequence")
                         .HasColumnType("integer");
 
+                    b.Property<long>("ClockShift")
+                        .HasColumnType("bigint");
+
                     b.Property<string>("Document")
                         .IsRequired()
                         .HasColumnType("jsonb");
@@ -434,11 +459,23 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<Guid>("AssignmentId")
                         .HasColumnType("uuid");
 
+                    b.Property<bool>("ClockWasOff")
+                        .HasColumnType("boolean");
+
+                    b.Property<Guid?>("ContinuesLogId")
+                        .HasColumnType("uuid");
+
+                    b.Property<int>("ContinuesSequence")
+                        .HasColumnType("integer");
+
                     b.Property<DateOnly>("Day")
                         .HasColumnType("date");
 
                     b.Property<DateTimeOffset?>("FinishedAt")
                         .HasColumnType("timestamp with time zone");
+
+                    b.Property<bool>("HasPain")
+                        .HasColumnType("boolean");
 
                     b.Property<int>("LastSequence")
                         .HasColumnType("integer");
@@ -455,6 +492,9 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasIndex("AcademyId", "AssignmentId");
 
                     b.HasIndex("AcademyId", "StudentId", "Day");
+
+                    b.HasIndex(new[] { "AcademyId", "StudentId" }, "IX_session_logs_with_pain")
+                        .HasFilter("\"HasPain\"");
 
                     b.ToTable("session_logs", (string)null);
                 });
@@ -584,6 +624,9 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid");
 
+                    b.Property<DateTimeOffset?>("TakenOutAt")
+                        .HasColumnType("timestamp with time zone");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("integer");
@@ -646,6 +689,15 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Accounts.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Accounts.SignIn", b =>
+                {
+                    b.HasOne("MorningRound.Server.Accounts.Account", null)
+                        .WithMany()
+                        .HasForeignKey("AccountId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
                 });
@@ -655,7 +707,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Accounts.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -664,7 +716,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Accounts.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -673,7 +725,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Accounts.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -682,7 +734,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Sessions.SessionLogRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "LogId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -691,7 +743,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Sessions.SessionLogRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "LogId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -700,7 +752,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Sessions.SessionLogRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "LogId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -709,7 +761,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Weeks.AssignmentRow", null)
                         .WithMany("Logs")
                         .HasForeignKey("AcademyId", "AssignmentId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -718,7 +770,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Students.StudentRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "StudentId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -727,7 +779,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Students.StudentRow", null)
                         .WithOne()
                         .HasForeignKey("MorningRound.Server.Students.StudentFileRow", "AcademyId", "StudentId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -736,7 +788,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Accounts.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -745,7 +797,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Students.StudentRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "StudentId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 
@@ -754,7 +806,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasOne("MorningRound.Server.Weeks.AssignmentRow", null)
                         .WithOne()
                         .HasForeignKey("MorningRound.Server.Weeks.SetDrillsRow", "AcademyId", "AssignmentId")
-                        .OnDelete(DeleteBehavior.Cascade)
+                        .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired();
                 });
 

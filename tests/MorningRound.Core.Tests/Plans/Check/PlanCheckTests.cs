@@ -255,11 +255,14 @@ public sealed class PlanCheckTests
     public void Pain_reported_lately_counts_until_somebody_has_cleared_the_part()
     {
         var pain = new PainReported { Sequence = 1, At = default, Part = BodyPart.Knee, Side = BodySide.Lead, Level = 5, Sharp = false };
-        Assert.Equal([new HurtPart(BodyPart.Knee, BodySide.Lead)], PlanContext.HurtOf(Adult, [(Day, pain)]));
-        Assert.Empty(PlanContext.HurtOf(Adult, [(Day, pain with { Level = 3 })]));
+        Assert.Equal([new HurtPart(BodyPart.Knee, BodySide.Lead)], HurtOf(Adult, Day, pain));
+        Assert.Empty(HurtOf(Adult, Day, pain with { Level = 3 }));
         var cleared = Adult with { Coach = Adult.Coach with { PainfulParts = [new PainfulPart { Part = BodyPart.Knee, Side = BodySide.Lead, Since = Day.AddDays(-9), ClearedOn = Day, ClearedBy = "A physiotherapist" }] } };
-        Assert.Empty(PlanContext.HurtOf(cleared, [(Day, pain)]));
-        Assert.NotEmpty(PlanContext.HurtOf(cleared, [(Day.AddDays(1), pain)]));
+        Assert.Empty(HurtOf(cleared, Day, pain));
+        Assert.NotEmpty(HurtOf(cleared, Day.AddDays(1), pain));
+
+        static IReadOnlyList<HurtPart> HurtOf(StudentFile file, DateOnly day, PainReported pain) =>
+            PlanContext.HurtOf(file, OpenPain.Of([new PainOnDay(day, SessionLog.From([pain]))], file));
     }
 
     [Fact]
