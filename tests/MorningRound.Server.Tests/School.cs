@@ -136,6 +136,15 @@ public sealed class School
     public Task<Answer> PublishAsync(Guid? studentId = null) =>
         Coach.PostAsync($"/api/weeks/{TestServer.Week}/students/{studentId ?? StudentId}/publish");
 
+    /// <summary>Notes in the student's file that somebody has cleared a part.</summary>
+    public async Task ClearAsync(string part, string? side)
+    {
+        var path = $"/api/students/{StudentId}/file";
+        var version = (await Coach.GetAsync(path)).Get<int>("version");
+        var cleared = new { part, side, since = "2026-05-01", clearedOn = "2026-05-06", clearedBy = "A physiotherapist" };
+        Assert.Equal(HttpStatusCode.OK, (await Coach.PutAsync(path, new { coach = new { painfulParts = new[] { cleared } } }, version)).Status);
+    }
+
     /// <summary>A published session of the half-hour plan.</summary>
     public async Task<Guid> PublishedSessionAsync(string? day = "2026-05-06")
     {

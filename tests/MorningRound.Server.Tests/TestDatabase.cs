@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using MorningRound.Server.Storage;
 using Npgsql;
 
 [assembly: AssemblyFixture(typeof(MorningRound.Server.Tests.TestDatabase))]
@@ -49,7 +50,7 @@ public sealed class TestDatabase : IAsyncLifetime
         var connection = await NewAsync();
         await using (var server = new TestServer(connection, isDemo: true)) await server.NewBrowser().GetAsync("/health/ready");
         // A database can only be copied while nobody is connected to it.
-        await using (var pool = new NpgsqlConnection(connection)) NpgsqlConnection.ClearPool(pool);
+        await using (var pool = new NpgsqlConnection(DatabaseConnection.From(connection))) NpgsqlConnection.ClearPool(pool);
         return new NpgsqlConnectionStringBuilder(connection).Database!;
     }
 

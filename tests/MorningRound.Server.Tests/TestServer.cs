@@ -19,6 +19,11 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
     /// <summary>Somebody's browser: keeps cookies, and is nobody until signed in.</summary>
     public Browser NewBrowser() => new(CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false }));
 
+    private readonly string _setupFile = Path.GetTempFileName();
+
+    /// <summary>The link that this copy handed to whoever started it; empty where it made none.</summary>
+    public string SetupLink() => File.ReadAllText(_setupFile);
+
     /// <summary>A link that opens an academy, as the start command prints it.</summary>
     public async Task<string> SetupLinkAsync()
     {
@@ -32,7 +37,7 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
         builder.UseSetting("MORNING_ROUND_DB", connection);
         builder.UseSetting("MORNING_ROUND_DEMO", isDemo ? "1" : "0");
         builder.UseSetting("MORNING_ROUND_TODAY", today);
-        builder.UseSetting("MORNING_ROUND_SETUP_FILE", Path.GetTempFileName());
+        builder.UseSetting("MORNING_ROUND_SETUP_FILE", _setupFile);
         builder.ConfigureLogging(logging => logging.ClearProviders());
         builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(RealClock));
     }

@@ -83,6 +83,8 @@ internal sealed class DemoHistory
         await _students.SaveAsync(_coach, id, input, new RowVersion((int?)null), cancel);
         if (student.Usual.Count > 0) AddAccount(student.Name, AcademyRole.Student, id, Guid.CreateVersion7());
         await _db.SaveChangesAsync(cancel);
+        // The file is that of today: what has happened in it must not lie ahead of the clock.
+        _clock.Turn(_today, 7);
         await _files.SaveAsync(_coach, id, DemoFiles.Of(student.Name, _today), new RowVersion(0), cancel);
 
         for (var back = student.FirstWeek; back >= student.LastWeek; back--) await LayOutWeekAsync(student, id, back, cancel);

@@ -52,6 +52,8 @@ public sealed class Refusal : Exception
         return new(StatusCodes.Status405MethodNotAllowed, $"This address answers to {string.Join(", ", methods)}.");
     }
 
+    public static Refusal WrongType() => new(StatusCodes.Status415UnsupportedMediaType, "Only application/json is read here.");
+
     public static Refusal SignedOut(string why) => new(StatusCodes.Status401Unauthorized, why);
 
     public static Refusal Locked(string why) => new(StatusCodes.Status423Locked, why);

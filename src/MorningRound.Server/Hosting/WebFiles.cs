@@ -29,7 +29,13 @@ internal static class WebFiles
     public static void MapWebApplication(this WebApplication app)
     {
         app.Map("/api/{**rest}", IResult (HttpContext context, EndpointDataSource endpoints) =>
-            throw (MethodsAt(context, endpoints) is { Length: > 0 } methods ? Refusal.WrongMethod(context, methods) : Refusal.NotFound("address")))
+            throw (MethodsAt(context, endpoints) switch
+            {
+                [] => Refusal.NotFound("address"),
+                // The address takes this method, but not a body of this type: nothing else keeps a call from its endpoint.
+                var methods when methods.Contains(context.Request.Method) => Refusal.WrongType(),
+                var methods => Refusal.WrongMethod(context, methods),
+            }))
             .AllowAnonymous().ExcludeFromDescription();
         app.MapFallbackToFile("index.html", new StaticFileOptions { OnPrepareResponse = Cache }).AllowAnonymous();
     }
@@ -38,7 +44,7 @@ internal static class WebFiles
     private static string[] MethodsAt(HttpContext context, EndpointDataSource endpoints) =>
     [
         .. endpoints.Endpoints.OfType<RouteEndpoint>()
-            .Where(e => e.Metadata.GetMetadata<IHttpMethodMetadata>() is not null
+            .Where(e => e.Metadata.GetMetadata<IHttpMethodMetadata>() is not null && e.RoutePattern.RawText!.StartsWith("/api", StringComparison.Ordinal)
                 && new TemplateMatcher(TemplateParser.Parse(e.RoutePattern.RawText!), []).TryMatch(context.Request.Path, []))
             .SelectMany(e => e.Metadata.GetMetadata<IHttpMethodMetadata>()!.HttpMethods)
             .Distinct().Order(),

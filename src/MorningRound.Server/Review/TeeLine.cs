@@ -13,7 +13,7 @@ using MorningRound.Server.Weeks;
 namespace MorningRound.Server.Review;
 
 /// <summary>The coach's walk: every student as a bay, in the order in which they need a look.</summary>
-public sealed class TeeLine(MorningRoundDb db, DomainClock clock, StudentBook students, PainBook pain)
+public sealed class TeeLine(MorningRoundDb db, DomainClock clock, StudentBook students)
 {
     private const int WeeksOfHistory = 3;
 
@@ -26,18 +26,23 @@ public sealed class TeeLine(MorningRoundDb db, DomainClock clock, StudentBook st
         var squad = await students.ListAsync(caller, cancel);
         var published = db.Assignments.AsNoTracking().Where(a => a.AcademyId == caller.AcademyId && a.PublishedAt != null);
         var rows = await published.Include(a => a.Logs).Where(a => a.Monday >= lastMonday && a.Monday <= thisWeek.Monday).ToListAsync(cancel);
-        // Of the weeks before, the logs tell all there is to tell; a plan is only read where nothing newer was practised.
-        var earlier = await published.Where(a => a.Monday >= oldest && a.Monday < lastMonday).SelectMany(a => a.Logs).ToListAsync(cancel);
+        // Of the weeks before, the logs tell all there is to tell; a plan is only read where nothing newer was practised. Pain counts
+        // on however old it is, until the student's file ends it.
+        var logs = await (
+            from log in db.SessionLogs.AsNoTracking()
+            join assignment in published on new { log.AcademyId, Id = log.AssignmentId } equals new { assignment.AcademyId, assignment.Id }
+            from file in db.StudentFiles.Where(f => log.HasPain && f.AcademyId == log.AcademyId && f.StudentId == log.StudentId).DefaultIfEmpty()
+            where (assignment.Monday >= oldest && assignment.Monday < lastMonday) || log.HasPain
+            select new { Log = log, assignment.Monday, File = file }).ToListAsync(cancel);
+        var earlier = logs.Where(l => l.Monday >= oldest && l.Monday < lastMonday).Select(l => l.Log).ToList();
+        var pains = logs.Where(l => l.Log.HasPain).ToLookup(l => l.Log.StudentId);
         var practisedSince = rows.Where(r => r.Logs.Count > 0).Select(r => r.StudentId).ToHashSet();
         var lastIds = earlier.Where(l => !practisedSince.Contains(l.StudentId)).GroupBy(l => l.StudentId).Select(g => g.MaxBy(l => l.Day)!.AssignmentId).ToList();
         if (lastIds.Count > 0) rows.AddRange(await published.Include(a => a.Logs).Where(a => lastIds.Contains(a.Id)).ToListAsync(cancel));
-        var pains = await pain.OfSquadAsync(caller, cancel);
-        var files = await db.StudentFiles.AsNoTracking().Where(f => f.AcademyId == caller.AcademyId && pains.Select(p => p.Key).Contains(f.StudentId))
-            .ToDictionaryAsync(f => f.StudentId, f => f.Document, cancel);
         var byStudent = rows.ToLookup(r => r.StudentId);
         var logsByStudent = earlier.ToLookup(l => l.StudentId);
         var bays = squad.Select(student => BayOf(student, [.. byStudent[student.Id]], logsByStudent[student.Id],
-                [.. pains[student.Id]], files.GetValueOrDefault(student.Id) ?? new StudentFile(), thisWeek, today))
+                [.. pains[student.Id].Select(l => new PainOnDay(l.Log.Day, l.Log.Reading))], pains[student.Id].FirstOrDefault()?.File?.Document ?? new StudentFile(), thisWeek, today))
             .OrderBy(b => b.Look.Reason).ThenBy(b => b.Student.Name, StringComparer.Ordinal);
         return new TeeLineView(today, thisWeek.ToString(), [.. bays]);
     }

@@ -32,8 +32,6 @@ public sealed class SessionLogBook(MorningRoundDb db, DomainClock clock, Homewor
     /// </summary>
     public async Task<AppendView> AppendAsync(Caller caller, Guid logId, AppendInput input, CancellationToken cancel)
     {
-        if (input.AccountId != caller.AccountId)
-            throw Refusal.Forbidden("accountId", "Somebody else is signed in now. These entries stay on the device until their owner signs in again.");
         await using var transaction = await db.BeginUnlessWithinAsync(cancel);
         // Locked, so that two calls for one log take turns, and nobody takes the session out of the week in between.
         var assignment = await db.LockAssignmentAsync(caller.AcademyId, input.AssignmentId, cancel);
@@ -91,6 +89,8 @@ public sealed class SessionLogBook(MorningRoundDb db, DomainClock clock, Homewor
 
     private static void Check(Caller caller, Guid logId, AppendInput input, SessionPlan plan)
     {
+        if (input.AccountId != caller.AccountId)
+            throw Refusal.Forbidden("accountId", "Somebody else is signed in now. These entries stay on the device until their owner signs in again.");
         if (!caller.IsCoach && input.Entries.Any(e => e is LessonNoted or SessionOpened { Recording: Recording.Lesson }))
             throw Refusal.Forbidden("entries", "Only a coach keeps the log of a lesson.");
         var errors = new FieldErrors()

@@ -18,7 +18,14 @@ public class LookTests
 
     private static OpenPain Hurts(int level, DateOnly lastOn) => new()
     {
-        Part = BodyPart.Knee, Side = BodySide.Lead, Where = "", Level = level, Sharp = false, Since = lastOn, LastOn = lastOn, NeedsClearing = level >= 4,
+        Part = BodyPart.Knee,
+        Side = BodySide.Lead,
+        Where = "",
+        Level = level,
+        Sharp = false,
+        Since = lastOn,
+        LastOn = lastOn,
+        NeedsClearing = level >= 4,
     };
 
     [Fact]

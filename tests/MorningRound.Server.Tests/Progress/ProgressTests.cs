@@ -21,7 +21,7 @@ public class ProgressTests(OneSchool fixture) : IClassFixture<OneSchool>
         // By hand: 20 of 30 planned minutes; the clock ran 18; focus and effort were answered once, the rest was not.
         Assert.Equal(20.0 / 30, week["completion"]!["fraction"]!.GetValue<double>(), 10);
         Assert.Equal(18, week["minutesPractised"]!.GetValue<double>(), 10);
-        Assert.Equal((30, 6.0, 4.0), (week["balls"]!.GetValue<int>(), week["ratings"]!["focus"]!.GetValue<double>(), week["ratings"]!["effort"]!.GetValue<double>()));
+        Assert.Equal((30, 6.0, 4.0), (week["strokes"]!["counted"]!.GetValue<int>(), week["ratings"]!["focus"]!.GetValue<double>(), week["ratings"]!["effort"]!.GetValue<double>()));
         Assert.Null(week["ratings"]!["quality"]);
         Assert.Null(progress["weeks"]![0]!["completion"]!["fraction"]);
         Assert.Equal(id, progress["recent"]![0]!["assignmentId"]!.GetValue<Guid>());

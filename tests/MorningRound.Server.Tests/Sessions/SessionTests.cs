@@ -40,7 +40,7 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         Assert.Equal("2026-05-06", seen["card"]!["practisedOn"]!.GetValue<string>());
         var kept = seen["logs"]![0]!;
         Assert.Equal(19, kept["minutes"]!.GetValue<double>(), 9);
-        Assert.Equal((20, 7, 0, "Windy"), (kept["balls"]!.GetValue<int>(), kept["rating"]!["focus"]!.GetValue<int>(),
+        Assert.Equal((20, 7, 0, "Windy"), (kept["strokes"]!["counted"]!.GetValue<int>(), kept["rating"]!["focus"]!.GetValue<int>(),
             kept["rating"]!["effort"]!.GetValue<int>(), kept["rating"]!["note"]!.GetValue<string>()));
         Assert.Equal("after 30 balls", seen["exitRules"]![0]!["words"]!.GetValue<string>());
     }
@@ -122,9 +122,18 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
         Assert.True(seen["logs"]![0]!["endedByPain"]!.GetValue<bool>());
         Assert.Equal(20, seen["card"]!["completion"]!["plannedMinutes"]!.GetValue<int>());
-        Assert.Equal("done", seen["card"]!["standing"]!.GetValue<string>());
+        Assert.Equal("endedByPain", seen["card"]!["standing"]!.GetValue<string>());
+        Assert.Equal("trail wrist or hand, 5 of 10", seen["card"]!["pain"]![0]!.GetValue<string>());
         var bays = (await _school.Coach.GetAsync("/api/review/tee-line")).Body!["bays"]!.AsArray();
         Assert.Equal("trail wrist or hand, 5 of 10", bays[0]!["look"]!["words"]!.GetValue<string>());
+
+        // It counts on: nothing that loads the part can be published until the file says who cleared it.
+        await _school.SetAsync(await _school.SavePlanAsync());
+        var refused = await _school.PublishAsync();
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.Status);
+        Assert.Contains("wrist", refused.Body!["errors"]!.ToJsonString(), StringComparison.Ordinal);
+        await _school.ClearAsync("wristOrHand", "trail");
+        Assert.Equal(HttpStatusCode.OK, (await _school.PublishAsync()).Status);
     }
 
     public static TheoryData<string, Dictionary<string, object?>> WrongEntries => new()
@@ -132,7 +141,6 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         { "entries[0].segmentId", School.Entry(1, "entered", 0, ("segmentId", Guid.NewGuid())) },
         { "entries[0].level", School.Entry(1, "pain", 0, ("part", "neck"), ("level", 11), ("sharp", false)) },
         { "entries[0].effort", School.Entry(1, "rated", 0, ("effort", 11)) },
-        { "entries[0].at", School.Entry(1, "stopped", 60 * 24 * 9) },
         { "entries[0]", School.Entry(1, "daydreamed", 0) },
         { "entries[0].segmentId", School.Entry(1, "entered", 0) },
     };

@@ -77,4 +77,30 @@ public class StudentFileTests(OneSchool fixture) : IClassFixture<OneSchool>
         await _school.Coach.PutAsync(path, File(coach: new { age = "twelveToSeventeen", guardian = new { name = "Somebody", consentedOn = "2026-05-01" } }), 1);
         Assert.Equal(HttpStatusCode.OK, (await _school.PublishAsync(student)).Status);
     }
+
+    [Fact]
+    public async Task A_coach_and_a_student_saving_at_once_lose_nothing_of_each_other()
+    {
+        await using var server = await TestServer.NewAsync();
+        var school = await School.OpenAsync(server, "Race");
+        var path = $"/api/students/{school.StudentId}/file";
+        for (var round = 0; round < Rounds.Of(150); round++)
+        {
+            var before = await school.Coach.GetAsync(path);
+            var (version, own, coach) = (before.Get<int>("version"), before.Body!["file"]!["own"]!, before.Body["file"]!["coach"]!);
+            var theirs = own.DeepClone();
+            theirs["routine"] = new System.Text.Json.Nodes.JsonArray($"Student {round}");
+            var coachs = coach.DeepClone();
+            coachs["setUpBasics"] = new System.Text.Json.Nodes.JsonArray($"Coach {round}");
+            var answers = await Task.WhenAll(
+                school.Student.PutAsync(path, new { own = theirs, coach }, version), school.Coach.PutAsync(path, new { own, coach = coachs }, version));
+            var after = (await school.Coach.GetAsync(path)).Body!["file"]!;
+            // Whoever was told "saved" finds it there; of two on one version, one was told to look again.
+            Assert.Equal(1, answers.Count(a => a.Status == HttpStatusCode.OK));
+            Assert.Equal(1, answers.Count(a => a.Status == HttpStatusCode.PreconditionFailed));
+            var isStudents = answers[0].Status == HttpStatusCode.OK;
+            Assert.Equal(isStudents ? $"Student {round}" : own["routine"]!.AsArray().FirstOrDefault()?.GetValue<string>(), after["own"]!["routine"]!.AsArray().FirstOrDefault()?.GetValue<string>());
+            Assert.Equal(isStudents ? coach["setUpBasics"]!.AsArray().FirstOrDefault()?.GetValue<string>() : $"Coach {round}", after["coach"]!["setUpBasics"]!.AsArray().FirstOrDefault()?.GetValue<string>());
+        }
+    }
 }

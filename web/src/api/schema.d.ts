@@ -1739,11 +1739,16 @@ export interface components {
       /** Format: uuid */
       accountId: string;
       entries: components['schemas']['SessionEntry'][];
+      continues?: null | components['schemas']['LogBranch'];
+      /** Format: date-time */
+      sentAt?: null | string;
     };
     AppendView: {
       /** Format: int32 */
       lastSequence: number;
       log: components['schemas']['LogView'];
+      keptAfterTakenOut: boolean;
+      fromTwoDevices: boolean;
     };
     /** @enum {string} */
     Approach: 'evenSplit' | 'threeParts' | 'stepUp' | 'slowBuild' | 'playIt' | 'sharpen';
@@ -1791,6 +1796,7 @@ export interface components {
     Bay: {
       student: components['schemas']['StudentView'];
       look: components['schemas']['Look'];
+      openPain: components['schemas']['OpenPainView'][];
       thisWeek: components['schemas']['Completed'];
       sessions: components['schemas']['SessionCard'][];
       last: null | components['schemas']['SessionCard'];
@@ -1803,7 +1809,16 @@ export interface components {
     };
     /** @enum {string} */
     BodyPart:
-      'neck' | 'shoulder' | 'elbow' | 'wristOrHand' | 'upperBack' | 'lowerBack' | 'hip' | 'knee' | 'ankleOrFoot';
+      | 'neck'
+      | 'shoulder'
+      | 'elbow'
+      | 'wristOrHand'
+      | 'upperBack'
+      | 'lowerBack'
+      | 'hip'
+      | 'knee'
+      | 'ankleOrFoot'
+      | 'anotherPart';
     /** @enum {string} */
     BodySide: 'lead' | 'trail';
     CallVariety: {
@@ -1884,6 +1899,10 @@ export interface components {
       doneMinutes: number;
       /** Format: double */
       fraction: null | number;
+      /** Format: int32 */
+      dueMinutes?: null | number;
+      /** Format: double */
+      dueDoneMinutes?: null | number;
     };
     /** @enum {string} */
     ContactTag: 'heavy' | 'thin' | 'heel' | 'toe' | 'low' | 'high';
@@ -2393,6 +2412,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     /** @enum {string} */
     Level: 'new' | 'improving' | 'singleFigure' | 'elite';
@@ -2405,9 +2426,17 @@ export interface components {
     };
     /** @enum {string} */
     LoadStanding: 'light' | 'usual' | 'busy' | 'caution';
+    LogBranch: {
+      /** Format: uuid */
+      logId: string;
+      /** Format: int32 */
+      sequence: number;
+    };
     LogView: {
       /** Format: uuid */
       id: string;
+      /** Format: int32 */
+      lastSequence: number;
       /** Format: date */
       day: string;
       /** Format: date-time */
@@ -2416,23 +2445,31 @@ export interface components {
       finishedAt: null | string;
       /** Format: double */
       minutes: number;
-      /** Format: int32 */
-      balls: number;
+      strokes: components['schemas']['Strokes'];
       endedByPain: boolean;
       pain: components['schemas']['PainReported'][];
+      mendedPain: components['schemas']['MendedPain'][];
+      unwell: null | components['schemas']['Unwell'];
       ready: null | components['schemas']['SessionReadied'];
       rating: null | components['schemas']['SessionRated'];
+      ratedAfterwards: boolean;
       recording: components['schemas']['Recording'];
       agreed: null | components['schemas']['LessonNoted'];
       /** Format: uuid */
       accountId: null | string;
+      /** Format: int32 */
+      devices: number;
+      clockWasOff: boolean;
+      clockLeftRunning: boolean;
+      /** Format: date-time */
+      mendableUntil: null | string;
     };
     Look: {
       reason: components['schemas']['LookReason'];
       words: string;
     };
     /** @enum {string} */
-    LookReason: 'pain' | 'nothingSet' | 'missed' | 'note' | 'away' | 'onTrack';
+    LookReason: 'pain' | 'lightPain' | 'nothingSet' | 'missed' | 'behind' | 'note' | 'away' | 'onTrack';
     MarkedLength: {
       /** Format: double */
       value: number;
@@ -2471,6 +2508,10 @@ export interface components {
        */
       decimals: number;
     };
+    MendedPain: {
+      first: components['schemas']['PainReported'];
+      now: null | components['schemas']['PainReported'];
+    };
     Modifiers: {
       hands?: components['schemas']['HandsOnClub'];
       stance?: components['schemas']['Stance'];
@@ -2479,6 +2520,25 @@ export interface components {
       effortPercent?: number;
       withoutAid?: boolean;
       isPlain?: boolean;
+    };
+    OpenPainView: {
+      part: components['schemas']['BodyPart'];
+      side: null | components['schemas']['BodySide'];
+      where: string;
+      /** Format: int32 */
+      level: number;
+      sharp: boolean;
+      /** Format: date */
+      since: string;
+      /** Format: date */
+      lastOn: string;
+      needsClearing: boolean;
+      words: string;
+      segmentIds: string[];
+      /** Format: int32 */
+      sessionsSince: number;
+      /** Format: double */
+      minutesSince: number;
     };
     OverruledFinding: {
       finding: components['schemas']['FindingId'];
@@ -2514,10 +2574,13 @@ export interface components {
       /** Format: int32 */
       level: number;
       sharp: boolean;
+      where?: string;
       /** Format: int32 */
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     PainStep: {
       /** Format: int32 */
@@ -2971,6 +3034,10 @@ export interface components {
       balls: null | number;
       /** Format: int32 */
       seconds: number;
+      /** @default false */
+      ticked: boolean;
+      /** @default false */
+      howMuchUnknown: boolean;
     };
     /** @enum {string} */
     SegmentOutcome: 'done' | 'partDone' | 'skipped';
@@ -3061,6 +3128,14 @@ export interface components {
       /** Format: date */
       practisedOn: null | string;
       hasLog: boolean;
+      pain: string[];
+      /** Format: int32 */
+      tickedSegments: number;
+      /** Format: int32 */
+      howMuchUnknown: number;
+      isLesson: boolean;
+      keptAfterTakenOut: boolean;
+      fromTwoDevices: boolean;
     };
     SessionDrill: {
       /** Format: uuid */
@@ -3089,6 +3164,10 @@ export interface components {
       | components['schemas']['SessionEntryAttemptDropped']
       | components['schemas']['SessionEntrySegmentSettled']
       | components['schemas']['SessionEntryPainReported']
+      | components['schemas']['SessionEntryPainMended']
+      | components['schemas']['SessionEntryPainFollowedUp']
+      | components['schemas']['SessionEntryUnwellReported']
+      | components['schemas']['SessionEntryTagsMended']
       | components['schemas']['SessionEntrySessionRated']
       | components['schemas']['SessionEntryLessonNoted']
       | components['schemas']['SessionEntrySessionFinished']
@@ -3102,6 +3181,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntryBallsCounted: {
       /** @enum {string} */
@@ -3114,6 +3195,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntryClockStopped: {
       /** @enum {string} */
@@ -3122,6 +3205,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntryDrillAnswered: {
       /** @enum {string} */
@@ -3135,6 +3220,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntryEntryUndone: {
       /** @enum {string} */
@@ -3145,6 +3232,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntryLessonNoted: {
       /** @enum {string} */
@@ -3155,6 +3244,38 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
+    };
+    SessionEntryPainFollowedUp: {
+      /** @enum {string} */
+      kind: 'painFollowedUp';
+      part: components['schemas']['BodyPart'];
+      side?: null | components['schemas']['BodySide'];
+      /** Format: int32 */
+      level: number;
+      needsClearing: boolean;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
+    };
+    SessionEntryPainMended: {
+      /** @enum {string} */
+      kind: 'painMended';
+      /** Format: int32 */
+      mends: number;
+      /** Format: int32 */
+      level: number;
+      sharp: boolean;
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntryPainReported: {
       /** @enum {string} */
@@ -3164,10 +3285,13 @@ export interface components {
       /** Format: int32 */
       level: number;
       sharp: boolean;
+      where?: string;
       /** Format: int32 */
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntrySegmentEntered: {
       /** @enum {string} */
@@ -3178,6 +3302,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntrySegmentSettled: {
       /** @enum {string} */
@@ -3186,9 +3312,13 @@ export interface components {
       segmentId: string;
       outcome: components['schemas']['SegmentOutcome'];
       /** Format: int32 */
+      percent?: null | number;
+      /** Format: int32 */
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntrySessionFinished: {
       /** @enum {string} */
@@ -3197,6 +3327,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntrySessionOpened: {
       /** @enum {string} */
@@ -3206,6 +3338,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntrySessionRated: {
       /** @enum {string} */
@@ -3227,6 +3361,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntrySessionReadied: {
       /** @enum {string} */
@@ -3241,6 +3377,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionEntrySessionTrimmed: {
       /** @enum {string} */
@@ -3250,6 +3388,34 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
+    };
+    SessionEntryTagsMended: {
+      /** @enum {string} */
+      kind: 'tagsMended';
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: int32 */
+      attempt: number;
+      tags: components['schemas']['AttemptTags'];
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
+    };
+    SessionEntryUnwellReported: {
+      /** @enum {string} */
+      kind: 'unwell';
+      feeling: components['schemas']['Unwell'];
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionPlan: {
       title: string;
@@ -3277,6 +3443,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionReadied: {
       /** Format: int32 */
@@ -3289,6 +3457,8 @@ export interface components {
       sequence: number;
       /** Format: date-time */
       at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
     };
     SessionView: {
       card: components['schemas']['SessionCard'];
@@ -3299,10 +3469,13 @@ export interface components {
       plan: components['schemas']['SessionPlan'];
       totals: components['schemas']['PlanTotals'];
       exitRules: components['schemas']['ExitRuleInWords'][];
+      /** Format: int32 */
+      askAfterMinutes: number;
       segments: components['schemas']['SegmentCompletion'][];
       logs: components['schemas']['LogView'][];
       pain: components['schemas']['PainForm'];
       painDrops: components['schemas']['PainDrop'][];
+      openPain: components['schemas']['OpenPainView'][];
       drills: components['schemas']['SessionDrill'][];
       trims: components['schemas']['Trimmed'][];
       routine: string[];
@@ -3352,7 +3525,7 @@ export interface components {
     /** @enum {string} */
     Stance: 'normal' | 'feetTogether' | 'leadFootOnly' | 'trailFootOnly';
     /** @enum {string} */
-    Standing: 'open' | 'underWay' | 'done' | 'partDone' | 'trimmed' | 'missed' | 'excused';
+    Standing: 'open' | 'underWay' | 'done' | 'partDone' | 'endedByPain' | 'trimmed' | 'missed' | 'excused';
     StripSegment: {
       /** Format: uuid */
       id: string;
@@ -3369,6 +3542,13 @@ export interface components {
       /** Format: double */
       fraction: null | number;
       outcome: null | components['schemas']['SegmentOutcome'];
+    };
+    Strokes: {
+      /** Format: int32 */
+      counted: number;
+      /** Format: int32 */
+      rangeBalls: number;
+      someUnknown: boolean;
     };
     StudentChangeView: {
       /** Format: date-time */
@@ -3473,6 +3653,8 @@ export interface components {
       /** Format: int32 */
       holes?: null | number;
     };
+    /** @enum {string} */
+    Unwell: 'dizzy' | 'overheated';
     WalkTo: {
       /** Format: uuid */
       place: string;
@@ -3500,8 +3682,7 @@ export interface components {
       ratings: components['schemas']['MeanRatings'];
       /** Format: double */
       minutesPractised: number;
-      /** Format: int32 */
-      balls: number;
+      strokes: components['schemas']['Strokes'];
       /** Format: int32 */
       worstPain: null | number;
     };
@@ -3518,6 +3699,7 @@ export interface components {
       studentName: string;
       completion: components['schemas']['Completed'];
       sessions: components['schemas']['SessionCard'][];
+      openPain: components['schemas']['OpenPainView'][];
     };
     WindowBound: {
       what: string;
