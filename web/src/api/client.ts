@@ -3,8 +3,17 @@ import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
 
-/** The server, typed by its own description. */
-export const api = createClient<paths>({ baseUrl: window.location.origin });
+/** A call that has no answer by then never gets one; whoever made it can try again. */
+export const longestCall = 20_000;
+
+/** The server, typed by its own description. Every call has a time limit, so that none holds up what comes after it. */
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request: Request) =>
+    globalThis.fetch(
+      new Request(request, { signal: AbortSignal.any([request.signal, AbortSignal.timeout(longestCall)]) }),
+    ),
+});
 
 /** A call the server refused, or could not be reached for (status 0). */
 export class Problem extends Error {
@@ -13,6 +22,8 @@ export class Problem extends Error {
     title: string,
     readonly errors: Record<string, string[]> = {},
     readonly current?: unknown,
+    /** Seconds after which the server wants to be asked again; nothing where it did not say. */
+    readonly retryAfter?: number,
   ) {
     super(title);
   }
@@ -25,6 +36,7 @@ export class Problem extends Error {
 
 interface ProblemDocument {
   title?: string;
+  requestId?: string;
   errors?: Record<string, string[]>;
   current?: unknown;
 }
@@ -42,9 +54,12 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   const document = (result.error ?? {}) as ProblemDocument;
   throw new Problem(
     result.response.status,
-    document.title ?? 'Something went wrong.',
+    result.response.status === 500 && document.requestId
+      ? `${document.title ?? 'Something went wrong.'} (No. ${document.requestId})`
+      : (document.title ?? 'Something went wrong.'),
     document.errors ?? {},
     document.current,
+    Number(result.response.headers.get('Retry-After')) || undefined,
   );
 }
 

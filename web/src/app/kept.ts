@@ -14,20 +14,29 @@ const isFinal = (error: Error | null) => error instanceof Problem && (error.stat
 export function useKeptQuery<T>(queryKey: string[], ask: () => Promise<T>) {
   const { accountId } = usePerson();
   const id = [accountId, ...queryKey].join(' ');
-  const kept = useLiveQuery(async () => ({ value: await keptAnswer<T>(id) }), [id]);
+  const kept = useLiveQuery(async () => ({ answer: await keptAnswer<T>(id) }), [id]);
   const query = useQuery({
     queryKey,
+    // Without a signal a call fails at once, and what is kept is shown; it must not wait for a signal.
+    networkMode: 'always',
     queryFn: async () => {
       const data = await ask();
       await keepAnswer(id, accountId, data);
       return data;
     },
   });
-  const data = query.data ?? (isFinal(query.error) ? undefined : kept?.value);
+  const data = query.data ?? (isFinal(query.error) ? undefined : kept?.answer?.value);
   return {
     data,
     error: data === undefined && kept ? query.error : null,
     isPending: data === undefined && (!kept || query.isPending),
+    /** When what is shown was heard from the server, in milliseconds; nothing while it is what the server says now. */
+    asOf:
+      query.data !== undefined && !query.error
+        ? undefined
+        : query.data !== undefined
+          ? query.dataUpdatedAt
+          : kept?.answer?.at,
     refetch: query.refetch,
   };
 }

@@ -12,8 +12,11 @@ const key = ['session'];
 /** How far the job's clock is from this device's, in milliseconds. The server says what time it is. */
 let clockOffset: number | undefined;
 
-/** Now, by the job's clock. */
+/** Now, by the job's clock as far as this device knows. */
 export const domainNow = () => Date.now() + (clockOffset ?? 0);
+
+/** Seconds by which the job's clock was ahead of this device's when last heard of; nothing where it never was. */
+export const knownOffset = () => (clockOffset === undefined ? undefined : Math.round(clockOffset / 1000));
 
 async function take(session: Session): Promise<Session> {
   clockOffset = Date.parse(session.now) - Date.now();

@@ -14,9 +14,16 @@ export interface SegmentState {
 
 export interface LogState {
   segments: Record<string, SegmentState>;
-  /** The segment the clock runs for, and since when (milliseconds). */
-  running: { segmentId: string; since: number } | null;
+  /**
+   * The segment the clock runs for, since when, and the last sign of life (milliseconds); the seconds in between count, also
+   * when the phone's clock was set in the meantime.
+   */
+  running: { segmentId: string; since: number; seen: number; seconds: number } | null;
+  /** Pain as it counts: mended where it was mended, left out where it was a slip. */
   pain: EntryOf<'pain'>[];
+  /** How pain of earlier sessions is. */
+  followUps: EntryOf<'painFollowedUp'>[];
+  unwell: EntryOf<'unwell'> | null;
   rating: EntryOf<'rated'> | null;
   isFinished: boolean;
   /** How the student came; nothing where nothing was said. */
@@ -28,6 +35,12 @@ export interface LogState {
   /** The last settled or counted entry that still stands: what "undo" takes back. */
   undoable: EntryOf<'settled'> | EntryOf<'counted'> | null;
 }
+
+/** The inputs with other tags on one attempt: on its last input, and off all others of it. */
+const withTags = (inputs: DrillInput[], attempt: number, tags: DrillInput['tags']): DrillInput[] => {
+  const last = inputs.findLast((i) => i.attempt === attempt);
+  return inputs.map((i) => (i.attempt !== attempt ? i : { ...i, tags: i === last ? tags : null }));
+};
 
 const untouched: SegmentState = { balls: null, outcome: null, seconds: 0 };
 
@@ -41,6 +54,8 @@ export function walk(entries: readonly Entry[]): LogState {
     segments: {},
     running: null,
     pain: [],
+    followUps: [],
+    unwell: null,
     rating: null,
     isFinished: false,
     ready: null,
@@ -49,22 +64,33 @@ export function walk(entries: readonly Entry[]): LogState {
     undoable: null,
   };
   const segment = (id: string) => (state.segments[id] ??= { ...untouched });
-  const stop = (at: string) => {
+  const advance = (at: string) => {
     if (!state.running) return;
-    const stretch = (Date.parse(at) - state.running.since) / 1000;
-    segment(state.running.segmentId).seconds += Math.max(0, stretch);
+    const now = Date.parse(at);
+    state.running.seconds += Math.max(0, (now - state.running.seen) / 1000);
+    state.running.seen = now;
+  };
+  const stop = () => {
+    if (!state.running) return;
+    segment(state.running.segmentId).seconds += state.running.seconds;
     state.running = null;
   };
   for (const entry of entries) {
     if (entry.kind === 'undone' || undone.has(entry.sequence)) continue;
+    advance(entry.at);
     switch (entry.kind) {
       case 'entered':
-        stop(entry.at);
+        stop();
         segment(entry.segmentId);
-        state.running = { segmentId: entry.segmentId, since: Date.parse(entry.at) };
+        state.running = {
+          segmentId: entry.segmentId,
+          since: Date.parse(entry.at),
+          seen: Date.parse(entry.at),
+          seconds: 0,
+        };
         break;
       case 'stopped':
-        stop(entry.at);
+        stop();
         break;
       case 'counted': {
         const counted = segment(entry.segmentId);
@@ -80,12 +106,34 @@ export function walk(entries: readonly Entry[]): LogState {
         state.inputs[entry.segmentId] = withoutLastAttempt(state.inputs[entry.segmentId] ?? []);
         break;
       case 'settled':
-        if (state.running?.segmentId === entry.segmentId) stop(entry.at);
+        if (state.running?.segmentId === entry.segmentId) stop();
         segment(entry.segmentId).outcome = entry.outcome;
         state.undoable = entry;
         break;
       case 'pain':
         state.pain.push(entry);
+        break;
+      case 'painMended':
+        state.pain = state.pain.flatMap((p) =>
+          p.sequence !== entry.mends
+            ? [p]
+            : entry.level === 0
+              ? []
+              : [{ ...p, level: entry.level, sharp: entry.sharp }],
+        );
+        break;
+      case 'painFollowedUp':
+        state.followUps = [
+          ...state.followUps.filter((f) => f.part !== entry.part || (f.side ?? null) !== (entry.side ?? null)),
+          entry,
+        ];
+        break;
+      case 'unwell':
+        stop();
+        state.unwell ??= entry;
+        break;
+      case 'tagsMended':
+        state.inputs[entry.segmentId] = withTags(state.inputs[entry.segmentId] ?? [], entry.attempt, entry.tags);
         break;
       case 'readied':
         state.ready = entry;
@@ -97,7 +145,7 @@ export function walk(entries: readonly Entry[]): LogState {
         state.rating = entry;
         break;
       case 'finished':
-        stop(entry.at);
+        stop();
         state.isFinished = true;
         break;
     }
@@ -109,8 +157,9 @@ export const stateOf = (log: LogState, segmentId: string): SegmentState => log.s
 
 /** Seconds a segment has taken so far, the running stretch included. */
 export function secondsOf(log: LogState, segmentId: string, now: number): number {
-  const running = log.running?.segmentId === segmentId ? Math.max(0, (now - log.running.since) / 1000) : 0;
-  return stateOf(log, segmentId).seconds + running;
+  const { running } = log;
+  const stretch = running?.segmentId === segmentId ? running.seconds + Math.max(0, (now - running.seen) / 1000) : 0;
+  return stateOf(log, segmentId).seconds + stretch;
 }
 
 /** Balls a segment has taken so far: counted, or else the attempts of its drill. */

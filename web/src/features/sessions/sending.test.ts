@@ -1,49 +1,21 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import type { KeptLog } from '../../app/phone';
+import { FakeServer } from '../../testing/FakeServer';
 
 // The client asks for the address of its page when it is loaded, and the sender listens for the network there.
 const page = Object.assign(new EventTarget(), { location: { origin: 'http://127.0.0.1' } });
 globalThis.window = page as unknown as typeof window;
 globalThis.fetch = (input) => server.fetch(input);
-const { appendEntries, entriesFrom, isUnsent, keepAnswer, keptAnswer, phone, tidyUp } = await import('../../app/phone');
-const { startSending } = await import('./sending');
+const phoneModule = await import('../../app/phone');
+const { closeGaps, entriesFrom, isUnsent, keepAnswer, keepLog, keptAnswer, phone, tidyUp, unbranched } = phoneModule;
+const { HeldLog, heldLogs } = await import('./heldLogs');
+const { startSending, waitAfter } = await import('./sending');
 
-/** A server that keeps entries as the real one does: in order, each number once. */
-class FakeServer {
-  readonly logs = new Map<string, unknown[]>();
-  readonly authors = new Set<string>();
-  /** What to do to the next calls before, or after, they are kept. */
-  readonly mishaps: ('unreachable' | 'answer lost' | 'signed out' | 'refused')[] = [];
-  calls = 0;
-
-  readonly fetch = async (input: RequestInfo | URL) => {
-    const request = input as Request;
-    this.calls++;
-    const mishap = this.mishaps.shift();
-    if (mishap === 'unreachable') throw new TypeError('fetch failed');
-    if (mishap === 'signed out') return this.answer(401, { title: 'Please sign in.' });
-    if (mishap === 'refused') return this.answer(422, { title: 'Some of this needs another look.' });
-    const logId = request.url.split('/').at(-2) ?? '';
-    const body = (await request.json()) as { accountId: string; entries: { sequence: number }[] };
-    this.authors.add(body.accountId);
-    const kept = this.logs.get(logId) ?? [];
-    for (const entry of body.entries) {
-      const before = kept[entry.sequence - 1];
-      if (before && JSON.stringify(before) !== JSON.stringify(entry))
-        return this.answer(409, { title: 'Continued somewhere else.', errors: { 'entries[0].sequence': ['Taken.'] } });
-      if (!before && entry.sequence !== kept.length + 1)
-        return this.answer(409, { title: 'Entries are missing.', errors: { entries: ['Missing.'] } });
-      if (!before) kept.push(entry);
-    }
-    this.logs.set(logId, kept);
-    if (mishap === 'answer lost') throw new TypeError('fetch failed');
-    return this.answer(200, { lastSequence: kept.length, log: {} });
-  };
-
-  private answer(status: number, body: unknown) {
-    return new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
-  }
+/** Adds entries to what is kept of a log, as a tab that holds it does. */
+async function appendEntries(log: KeptLog, added: ReturnType<typeof entry>[]) {
+  const before = await entriesFrom(log.localId, 1);
+  await keepLog({ log, entries: [...before, ...added] }, before.length);
 }
 
 const log = (localId: string, accountId = 'aki'): KeptLog => ({
@@ -58,6 +30,7 @@ const log = (localId: string, accountId = 'aki'): KeptLog => ({
   isFinished: false,
   problem: null,
   openedAt: 0,
+  ...unbranched,
 });
 
 const entry = (sequence: number) => ({
@@ -122,14 +95,16 @@ it('begins again where the server knows less than it said', async () => {
   expect(server.logs.get('log-one')).toHaveLength(3);
 });
 
-it('makes a log of its own of what another device went on with', async () => {
-  server.logs.set('log-one', [{ ...entry(1), balls: 40 }]);
-  await appendEntries(log('one'), [entry(1), entry(2)]);
+it('makes a log of its own of what another device went on with, from where the two agree', async () => {
+  server.logs.set('log-one', [entry(1), { ...entry(2), balls: 40 }]);
+  await appendEntries(log('one'), [entry(1), entry(2), entry(3)]);
   await untilSettled('aki', () => isSent('one'));
-  expect(server.logs.get('log-one')).toEqual([{ ...entry(1), balls: 40 }]);
-  const own = (await phone.logs.get('one'))?.logId ?? '';
-  expect(own).not.toBe('log-one');
-  expect(server.logs.get(own)).toEqual([entry(1), entry(2)]);
+  expect(server.logs.get('log-one')).toEqual([entry(1), { ...entry(2), balls: 40 }]);
+  const own = await phone.logs.get('one');
+  expect(own?.logId).not.toBe('log-one');
+  expect(own?.continues).toEqual({ logId: 'log-one', sequence: 1 });
+  expect(own?.told.fromTwoDevices).toBe(true);
+  expect(server.logs.get(own?.logId ?? '')).toEqual([entry(1), entry(2), entry(3)]);
 });
 
 it('keeps everything through a sign-in that ran out, says so, and sends it afterwards', async () => {
@@ -162,21 +137,88 @@ it('sends nothing under another person’s name', async () => {
   expect(await isSent('one')).toBe(false);
 });
 
-it('refuses a number that is already taken, whole', async () => {
-  await appendEntries(log('one'), [entry(1)]);
-  await expect(appendEntries(log('one'), [entry(2), entry(1)])).rejects.toThrow();
-  expect(await entriesFrom('one', 1)).toEqual([entry(1)]);
-  expect((await phone.logs.get('one'))?.count).toBe(1);
+it('writes nothing over what another tab has written', async () => {
+  await appendEntries(log('one'), [entry(1), entry(2)]);
+  await expect(keepLog({ log: log('one'), entries: [entry(1)] }, 1)).rejects.toThrow(phoneModule.TakenError);
+  expect(await entriesFrom('one', 1)).toEqual([entry(1), entry(2)]);
+  expect((await phone.logs.get('one'))?.count).toBe(2);
+});
+
+it('closes a gap in its numbers and sends what came after it', async () => {
+  await appendEntries(log('one'), [entry(1), entry(2), entry(3), entry(4)]);
+  await phone.entries.delete(['one', 3]);
+  await untilSettled('aki', () => isSent('one'));
+  expect(server.logs.get('log-one')).toEqual([entry(1), entry(2), { ...entry(4), sequence: 3 }]);
+});
+
+it('closes gaps so that an undo still undoes what it undid, and goes with what was lost', () => {
+  const undo = (sequence: number, undoes: number) => ({ kind: 'undone' as const, sequence, at: entry(1).at, undoes });
+  const closed = closeGaps([entry(1), entry(3), undo(4, 3), undo(5, 2), entry(6)]);
+  expect(closed.entries).toEqual([entry(1), { ...entry(3), sequence: 2 }, undo(3, 2), { ...entry(6), sequence: 4 }]);
+  expect(closed.firstMoved).toBe(2);
+  expect(closeGaps([entry(1), entry(2)]).firstMoved).toBeUndefined();
+});
+
+it('holds an entry that could not be written, writes it with the next, and sends all in order', async () => {
+  const held = new HeldLog(log('one'), [], 0);
+  held.add([entry(1)]);
+  await vi.waitFor(() => expect(held.snapshot().kept).toBe(1));
+  const write = vi.spyOn(phone.entries, 'bulkPut').mockRejectedValueOnce(new Error('quota reached'));
+  held.add([entry(2)]);
+  await vi.waitFor(() => expect(held.snapshot().storageError?.message).toBe('quota reached'));
+  held.add([entry(3)]);
+  await vi.waitFor(() => expect(held.snapshot()).toMatchObject({ kept: 3, storageError: undefined }));
+  write.mockRestore();
+  await untilSettled('aki', () => isSent('one'));
+  expect(server.logs.get('log-one')).toEqual([entry(1), entry(2), entry(3)]);
+  held.close();
+  expect(heldLogs.get('one')).toBeUndefined();
+});
+
+it('sends from memory what the device will not keep at all', async () => {
+  const write = vi.spyOn(phone.entries, 'bulkPut').mockRejectedValue(new Error('no storage'));
+  const held = new HeldLog(log('one'), [], 0);
+  stop.push(startSending('aki'));
+  held.add([entry(1), entry(2)]);
+  await vi.waitFor(() => expect(server.logs.get('log-one')).toEqual([entry(1), entry(2)]));
+  expect(held.snapshot()).toMatchObject({ kept: 0, log: { sent: 2 } });
+  write.mockRestore();
+  held.add([entry(3)]);
+  await vi.waitFor(() => expect(held.snapshot().kept).toBe(3));
+  await vi.waitFor(() => expect(server.logs.get('log-one')).toHaveLength(3));
+  held.close();
+});
+
+it('writes everything anew after the store was deleted under the open page', async () => {
+  const held = new HeldLog(log('one'), [], 0);
+  held.add([entry(1), entry(2)]);
+  await vi.waitFor(() => expect(held.snapshot().kept).toBe(2));
+  await phone.delete();
+  await phone.open();
+  held.add([entry(3)]);
+  await vi.waitFor(async () => expect(await entriesFrom('one', 1)).toHaveLength(3));
+  await untilSettled('aki', () => isSent('one'));
+  expect(server.logs.get('log-one')).toEqual([entry(1), entry(2), entry(3)]);
+  held.close();
+});
+
+it('waits longer after every failure, up to a minute, never under a second, and as long as the server asks', () => {
+  const waits = [1, 2, 3, 4, 5, 6, 20].map((failures) => waitAfter(failures, 0.5));
+  expect(waits).toEqual([1500, 3000, 6000, 12_000, 24_000, 45_000, 45_000]);
+  expect(waitAfter(1, 0)).toBe(1000);
+  expect(waitAfter(20, 1)).toBe(60_000);
+  expect(waitAfter(1, 0, 30)).toBe(30_000);
+  expect(waitAfter(1, 1, 30)).toBe(45_000);
 });
 
 it('leaves another person no answers, and everybody what they have not sent', async () => {
   await keepAnswer('aki week', 'aki', { sessions: 3 });
   await keepAnswer('bo week', 'bo', { sessions: 1 });
   await appendEntries(log('one', 'aki'), [entry(1)]);
-  await appendEntries({ ...log('two', 'aki'), isFinished: true }, [entry(1)]);
-  await phone.logs.update('two', { sent: 1 });
+  await appendEntries(log('two', 'aki'), [entry(1)]);
+  await phone.logs.update('two', { sent: 1, isFinished: true });
   await tidyUp('bo');
   expect(await keptAnswer('aki week')).toBeUndefined();
-  expect(await keptAnswer('bo week')).toEqual({ sessions: 1 });
+  expect((await keptAnswer('bo week'))?.value).toEqual({ sessions: 1 });
   expect(await phone.logs.toCollection().primaryKeys()).toEqual(['one']);
 });

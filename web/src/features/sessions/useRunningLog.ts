@@ -1,9 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { v7 as uuid } from 'uuid';
-import { appendEntries, entriesFrom, forgetLog, orNothing, phone, type KeptLog } from '../../app/phone';
-import { domainNow, usePerson } from '../../app/session';
+import { entriesFrom, forgetLog, orNothing, phone, unbranched, type RatingDraft } from '../../app/phone';
+import { domainNow, knownOffset, usePerson } from '../../app/session';
 import { useOneTab } from '../../app/useOneTab';
+import { foundLog, HeldLog, heldLogs, noteOf, type Held } from './heldLogs';
 import { walk, type Entry, type NewEntry } from './log';
 import { sendAgain } from './sending';
 
@@ -11,13 +12,12 @@ import { sendAgain } from './sending';
 export interface OnServer {
   logId: string;
   entries: Entry[];
+  /** Whether it is over: then it is mended where it is; while it runs, this device goes on from it in a log of its own. */
+  isFinished: boolean;
 }
 
-/** A log with its entries, as this tab holds them. */
-interface Held {
-  log: KeptLog;
-  entries: Entry[];
-}
+const noLog = () => undefined;
+const notSubscribed = () => () => undefined;
 
 /**
  * The log of the session being practised. What happens shows at once and is written to this device in the same breath; sending
@@ -27,87 +27,121 @@ export function useRunningLog(session: { assignmentId: string; title: string }, 
   const person = usePerson();
   const { assignmentId, title } = session;
   const { standing, takeOver } = useOneTab(`morning-round log ${person.accountId} ${assignmentId}`);
-  const [held, setHeld] = useState<Held>();
-  const [storageError, setStorageError] = useState<Error>();
-  const writing = useRef<Promise<unknown>>(Promise.resolve());
-  const latest = useRef<Held>(undefined);
-  const show = (next: Held | undefined) => {
-    latest.current = next;
-    setHeld(next);
-  };
+  const [opened, setOpened] = useState<HeldLog>();
+  const latest = useRef<HeldLog>(undefined);
 
   const isHere = standing === 'here';
   useEffect(() => {
     if (!isHere) return;
     let isOver = false;
     const load = async () => {
-      const kept = await orNothing(phone.logs.where({ accountId: person.accountId, assignmentId }).first());
-      const log = kept ?? newLog(person, assignmentId, title, onServer);
-      const entries = kept ? await entriesFrom(kept.localId, 1) : (onServer?.entries ?? []);
-      if (!kept && onServer) {
-        await orNothing(phone.logs.put({ ...log, count: 0 }).then(() => appendEntries(log, entries)));
+      const log = await open(person, assignmentId, title, onServer);
+      if (isOver) {
+        log.close();
+        return;
       }
-      if (!isOver) show({ log, entries });
+      latest.current = log;
+      setOpened(log);
     };
     void load();
     return () => {
       isOver = true;
+      latest.current?.close();
+      latest.current = undefined;
+      setOpened(undefined);
     };
     // What the server has matters for the first look only; from then on this device knows more.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [isHere, person.accountId, assignmentId]);
 
+  const held: Held | undefined = useSyncExternalStore(opened?.subscribe ?? notSubscribed, opened?.snapshot ?? noLog);
   const localId = held?.log.localId;
   const kept = useLiveQuery(() => orNothing(localId ? phone.logs.get(localId) : Promise.resolve(undefined)), [localId]);
   const state = useMemo(() => walk(held?.entries ?? []), [held?.entries]);
 
   const add = (...added: NewEntry[]) => {
-    const before = latest.current;
-    if (!before) return;
-    const numbered = added.map((entry, i) => ({
-      ...entry,
-      sequence: before.entries.length + 1 + i,
-      at: entry.at ?? new Date(domainNow()).toISOString(),
-    })) as Entry[];
-    show({ ...before, entries: [...before.entries, ...numbered] });
-    writing.current = writing.current
-      .then(() => appendEntries(before.log, numbered))
-      .catch((e: unknown) => setStorageError(e as Error));
+    const log = latest.current;
+    if (!log) return;
+    const { length } = log.snapshot().entries;
+    const clockOffset = knownOffset();
+    log.add(
+      added.map((entry, i) => ({
+        ...entry,
+        sequence: length + 1 + i,
+        at: entry.at ?? new Date(domainNow()).toISOString(),
+        ...(clockOffset === undefined ? {} : { clockOffset }),
+      })) as Entry[],
+    );
   };
 
-  const sent = kept?.sent ?? held?.log.sent ?? 0;
+  const sent = Math.max(kept?.sent ?? 0, held?.log.sent ?? 0);
   const unsent = (held?.entries.length ?? 0) - sent;
+  const isUnkept = held !== undefined && held.kept < held.entries.length && held.storageError !== undefined;
+  useEffect(() => {
+    if (!isUnkept || unsent === 0) return;
+    const ask = (e: BeforeUnloadEvent) => e.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [isUnkept, unsent]);
+
   return {
     /** Nothing until the log was found on this device or begun. */
     isReady: isHere && held !== undefined,
     isElsewhere: standing === 'elsewhere',
     takeOver,
     state,
+    /** The time of the last entry; nothing in an empty log. */
+    lastAt: held?.entries.at(-1)?.at,
     add,
     unsent,
-    problem: unsent > 0 ? (kept?.problem ?? undefined) : undefined,
-    storageError,
+    problem: unsent > 0 ? ((kept ?? held?.log)?.problem ?? undefined) : undefined,
+    /** What the server said of it that the student should know. */
+    told: kept?.told ?? held?.log.told ?? unbranched.told,
+    /** Whether this device went on from another. */
+    continues: held?.log.continues ?? null,
+    /** Set while the device keeps nothing of it. */
+    storageError: isUnkept ? held.storageError : undefined,
+    ratingDraft: kept?.ratingDraft ?? held?.log.ratingDraft ?? null,
+    keepRatingDraft: (ratingDraft: RatingDraft | null) => localId && void noteOf(localId, { ratingDraft }),
     sendAgain: () => localId && void sendAgain(localId),
     /** Lets go of this device's copy once the server has everything. */
-    forget: () => localId && void writing.current.then(() => forgetLog(localId)),
+    forget: () => {
+      if (localId) void orNothing(forgetLog(localId));
+    },
   };
 }
 
-const newLog = (
+/** Finds the log on this device, or goes on from the server's, or begins one. */
+async function open(
   person: { accountId: string; name: string },
   assignmentId: string,
   title: string,
   onServer: OnServer | undefined,
-): KeptLog => ({
-  localId: uuid(),
-  accountId: person.accountId,
-  ownerName: person.name,
-  assignmentId,
-  title,
-  logId: onServer?.logId ?? uuid(),
-  count: 0,
-  sent: onServer?.entries.length ?? 0,
-  isFinished: false,
-  problem: null,
-  openedAt: Date.now(),
-});
+): Promise<HeldLog> {
+  const mine = await orNothing(phone.logs.where({ accountId: person.accountId, assignmentId }).sortBy('openedAt'));
+  const kept = mine?.at(-1);
+  const still = heldLogs.ofAccount(person.accountId).find((h) => h.snapshot().log.assignmentId === assignmentId);
+  if (still) return still.comeBack();
+  if (kept) return foundLog(kept, await entriesFrom(kept.localId, 1));
+  const entries = onServer?.entries ?? [];
+  const goesOn = onServer !== undefined && !onServer.isFinished;
+  return new HeldLog(
+    {
+      ...unbranched,
+      localId: uuid(),
+      accountId: person.accountId,
+      ownerName: person.name,
+      assignmentId,
+      title,
+      logId: goesOn || !onServer ? uuid() : onServer.logId,
+      continues: goesOn ? { logId: onServer.logId, sequence: entries.length } : null,
+      count: entries.length,
+      sent: entries.length,
+      isFinished: onServer?.isFinished ?? false,
+      problem: null,
+      openedAt: Date.now(),
+    },
+    entries,
+    0,
+  );
+}
