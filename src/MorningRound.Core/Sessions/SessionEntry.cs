@@ -248,6 +248,9 @@ public sealed record LessonNoted : SessionEntry
     /// <summary>The one thing to look at from now on, in the words that were agreed; empty where none was.</summary>
     public string Checkpoint { get; init; } = "";
 
+    /// <summary>What was noted while it ran, for the coach's own eyes and the student's; empty where nothing was.</summary>
+    public string Notes { get; init; } = "";
+
     /// <summary>What to do until the next lesson; it becomes a draft segment of next week.</summary>
     public Homework? Homework { get; init; }
 }

@@ -88,7 +88,7 @@ public static class SessionEntryRules
                 errors.AllowText(rated.Note, $"{path}.note", LongestNote);
                 break;
             case LessonNoted noted:
-                errors.AllowText(noted.Checkpoint, $"{path}.checkpoint", PlanRules.LongestSentence);
+                errors.AllowText(noted.Checkpoint, $"{path}.checkpoint", PlanRules.LongestSentence).AllowText(noted.Notes, $"{path}.notes", LongestNote);
                 if (noted.Homework is { } homework) errors.Include(PlanRules.Check(homework.ToSegment(), $"{path}.homework"));
                 break;
             case EntryUndone undone:
@@ -120,7 +120,7 @@ public static class SessionEntryRules
     public static int TextIn(SessionEntry entry) => entry switch
     {
         SessionRated rated => rated.Note.Length,
-        LessonNoted noted => noted.Checkpoint.Length + (noted.Homework?.Title.Length ?? 0) + (noted.Homework?.Instruction.Length ?? 0),
+        LessonNoted noted => noted.Checkpoint.Length + noted.Notes.Length + (noted.Homework?.Title.Length ?? 0) + (noted.Homework?.Instruction.Length ?? 0),
         DrillAnswered { Input: TextWritten written } => written.Text.Length,
         PainReported pain => pain.Where.Length,
         _ => 0,

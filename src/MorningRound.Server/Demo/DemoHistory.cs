@@ -49,8 +49,8 @@ internal sealed class DemoHistory
         _plans = new PlanBook(db, _clock);
         var pain = new PainBook(db);
         var contexts = new PlanContextBook(db, _clock, _files, pain);
-        _weeks = new WeekBook(db, _clock, _students, _files, contexts, pain);
         _logs = new SessionLogBook(db, _clock, new HomeworkBook(db, _clock));
+        _weeks = new WeekBook(db, _clock, _students, _files, contexts, pain, _logs);
     }
 
     private IsoWeek ThisWeek => IsoWeek.Of(_today);

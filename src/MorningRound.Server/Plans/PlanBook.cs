@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core;
+using MorningRound.Core.Drills;
 using MorningRound.Core.Plans;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
@@ -13,11 +14,20 @@ public sealed class PlanBook(MorningRoundDb db, DomainClock clock)
     public async Task<IReadOnlyList<PlanSummary>> ListAsync(Caller caller, CancellationToken cancel)
     {
         var rows = await Live(caller).AsNoTracking().OrderByDescending(p => p.UpdatedAt).ToListAsync(cancel);
+        var uses = (await (
+            from assignment in db.Assignments
+            join student in db.Students on new { assignment.AcademyId, Id = assignment.StudentId } equals new { student.AcademyId, student.Id }
+            where assignment.AcademyId == caller.AcademyId
+            group assignment by new { assignment.PlanId, student.Name } into used
+            select new { used.Key.PlanId, used.Key.Name, Last = used.Max(a => a.Day ?? a.Monday) }).ToListAsync(cancel)).ToLookup(u => u.PlanId);
         return
         [
             .. rows.Select(r => new PlanSummary(
                 r.Id, r.Title, r.Document.Purpose, r.UpdatedAt, PlanTotals.Of(r.Document), Strip.Planned(r.Document),
-                PlanRules.ToPublish(r.Document).Count == 0)),
+                PlanRules.ToPublish(r.Document).Count == 0,
+                [.. r.Document.Practice().Select(s => s.AreaOrDrills).OfType<Area>().Distinct().Order()],
+                [.. uses[r.Id].OrderByDescending(u => u.Last).Select(u => u.Name)],
+                uses[r.Id].Max(u => (DateOnly?)u.Last))),
         ];
     }
 
@@ -65,8 +75,19 @@ public sealed class PlanBook(MorningRoundDb db, DomainClock clock)
 }
 
 /// <summary>A plan in a list.</summary>
+/// <param name="Id">The plan.</param>
+/// <param name="Title">Its title.</param>
+/// <param name="Purpose">What it is for.</param>
+/// <param name="UpdatedAt">When it was last changed.</param>
+/// <param name="Totals">What it adds up to.</param>
+/// <param name="Strip">Its strip.</param>
+/// <param name="CanPublish">Whether nothing in it keeps it from being published.</param>
+/// <param name="Areas">The areas of the game it is about.</param>
+/// <param name="Students">Who it was set for, the latest first.</param>
+/// <param name="UsedLast">The last day or week it was set for; none if never.</param>
 public sealed record PlanSummary(
-    Guid Id, string Title, string Purpose, DateTimeOffset UpdatedAt, PlanTotals Totals, IReadOnlyList<StripSegment> Strip, bool CanPublish);
+    Guid Id, string Title, string Purpose, DateTimeOffset UpdatedAt, PlanTotals Totals, IReadOnlyList<StripSegment> Strip, bool CanPublish,
+    IReadOnlyList<Area> Areas, IReadOnlyList<string> Students, DateOnly? UsedLast);
 
 /// <summary>A plan on the bench. The version goes back as <c>If-Match</c>.</summary>
 public sealed record PlanView(Guid Id, int Version, DateTimeOffset UpdatedAt, SessionPlan Plan, PlanReading Reading);

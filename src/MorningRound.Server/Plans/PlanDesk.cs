@@ -24,10 +24,13 @@ public sealed class PlanDesk(MorningRoundDb db, DomainClock clock, PlanContextBo
         var approach = context.ApproachOf(input.Plan);
         var after = input.Plan.Practice().Where(s => s.Phase != Phase.WarmUp).ToList();
         var minutes = after.Sum(s => Math.Max(0, s.Minutes));
+        // A plan that only lacks its title is checked like any other.
+        var isChecked = PlanRules.ToKeep(input.Plan).All(e => e.Path == "title");
         return new PlanCheckView
         {
             Reading = PlanReading.Of(input.Plan),
-            Findings = PlanRules.ToKeep(input.Plan).Count > 0 ? [] : input.Squad ? PlanCheck.RunForSquad(input.Plan, context, squad) : PlanCheck.Run(input.Plan, context),
+            IsChecked = isChecked,
+            Findings = !isChecked ? [] : input.Squad ? PlanCheck.RunForSquad(input.Plan, context, squad) : PlanCheck.Run(input.Plan, context),
             Squad = input.Squad ? SquadInWords(squad) : null,
             Approach = approach,
             Season = context.Student is null ? null : context.Season,
@@ -138,7 +141,10 @@ public sealed record PlanCheckView
 {
     public required PlanReading Reading { get; init; }
 
-    /// <summary>The heaviest first; empty while the plan could not even be saved.</summary>
+    /// <summary>Whether it was checked: not while a field of it, its title apart, keeps it from being saved.</summary>
+    public required bool IsChecked { get; init; }
+
+    /// <summary>The heaviest first; empty while it was not checked.</summary>
     public required IReadOnlyList<Finding> Findings { get; init; }
 
     /// <summary>The approach it is judged by; none where neither plan nor student names one.</summary>

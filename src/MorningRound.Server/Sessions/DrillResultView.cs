@@ -33,6 +33,12 @@ public sealed record SessionDrill
 
     public required AttemptFlow Flow { get; init; }
 
+    /// <summary>How many attempts it has; none where it ends by itself.</summary>
+    public required int? PlannedAttempts { get; init; }
+
+    /// <summary>Whether an attempt is a stroke: not in breathing or reading.</summary>
+    public required bool HasStrokes { get; init; }
+
     /// <summary>The parameters, for the picture beside the question. The phone draws them and judges nothing by them.</summary>
     public required ScoringProtocol Protocol { get; init; }
 
@@ -44,7 +50,8 @@ public sealed record SessionDrill
 
     public static SessionDrill Of(SetDrill set, SessionPlan plan)
     {
-        var planned = plan.Practice().Single(s => s.Id == set.SegmentId).Drill!;
+        var segment = plan.Practice().Single(s => s.Id == set.SegmentId);
+        var planned = segment.Drill!;
         return new SessionDrill
         {
             SegmentId = set.SegmentId,
@@ -57,6 +64,8 @@ public sealed record SessionDrill
             Hide = planned.Drill.Hide,
             Cautions = planned.Drill.Cautions,
             Flow = set.Flow,
+            PlannedAttempts = set.Protocol.PlannedAttempts,
+            HasStrokes = Strokes.HasStrokes(segment),
             Protocol = set.Protocol,
             Calls = (set.Protocol as CalledShots)?.List(set.Seed) ?? [],
             AimDistance = (set.Protocol as MeasuredShots)?.AimTarget(),

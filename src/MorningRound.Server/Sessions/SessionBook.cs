@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Server.Accounts;
@@ -39,12 +40,14 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock, StudentFil
             Plan = row.Document,
             Totals = PlanTotals.Of(row.Document),
             ExitRules = ExitRuleInWords.Of(row.Document),
+            RangeBallSegments = [.. row.Document.Practice().Where(s => s.Place.BallsAreBought()).Select(s => s.Id)],
             AskAfterMinutes = (int)SessionLog.AskAfter.TotalMinutes,
             Segments = completion.Segments,
             Logs = [.. ofOne.Zip(read, (one, log) => LogView.Of(one, log.Log, row.Document))],
             Pain = PainForm.Asked,
             PainDrops = PainRule.Drops(row.Document),
             OpenPain = [.. open.Select(p => OpenPainView.Of(p, PainRule.SegmentsLoading(row.Document, p.Part, p.Side), []))],
+            Checkpoint = await logs.CheckpointAsync(caller, row.StudentId, cancel, exceptAssignment: assignmentId),
             Drills = [.. drills.Select(d => SessionDrill.Of(d, row.Document))],
             Routine = file.Own.Routine,
             // What is over is not trimmed any more.

@@ -197,12 +197,21 @@ public sealed class SessionLogBook(MorningRoundDb db, DomainClock clock, Homewor
         log.Day = DomainClock.DayOf(log.Reading.StartedAt!.Value, caller.TimeZone);
         log.FinishedAt = log.Reading.FinishedAt;
         log.HasPain = log.Reading.Pain.Count + log.Reading.FollowUps.Count > 0 || log.Reading.Unwell is not null;
+        log.Checkpoint = string.IsNullOrWhiteSpace(log.Reading.Agreed?.Checkpoint) ? null : log.Reading.Agreed.Checkpoint;
         log.LastSequence = rows.Count;
         if (added.Any(e => e is DrillAnswered or AttemptDropped or EntryUndone or TagsMended) || log.ContinuesLogId is not null)
             await KeepResultsAsync(caller, log, assignment, drills, cancel);
         foreach (var noted in added.OfType<LessonNoted>().Where(n => n.Homework is not null))
             await homework.AddAsync(caller, assignment.StudentId, log.Day, noted, cancel);
     }
+
+    /// <summary>What was agreed to look at first, in the student's last lesson that agreed on something; none without one.</summary>
+    public Task<CheckpointView?> CheckpointAsync(Caller caller, Guid studentId, CancellationToken cancel, Guid? exceptAssignment = null) =>
+        db.SessionLogs.AsNoTracking()
+            .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId && l.Checkpoint != null && l.AssignmentId != exceptAssignment)
+            .OrderByDescending(l => l.Day).ThenByDescending(l => l.Id)
+            .Select(l => new CheckpointView(l.Day, l.Checkpoint!))
+            .FirstOrDefaultAsync(cancel);
 
     /// <summary>The drills of a session as they were set; empty where it has none.</summary>
     public async Task<IReadOnlyList<SetDrill>> DrillsAsync(Caller caller, Guid assignmentId, CancellationToken cancel) =>

@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Weeks;
@@ -42,6 +43,9 @@ public sealed class SessionLogRow
 
     /// <summary>Whether it says anything of pain or of feeling unwell.</summary>
     public bool HasPain { get; set; }
+
+    /// <summary>The one thing to look at first next time, where it was a lesson and one was agreed; none otherwise.</summary>
+    public string? Checkpoint { get; set; }
 
     public required SessionLog Reading { get; set; }
 }
@@ -119,6 +123,7 @@ internal sealed class SessionLogMappings :
         builder.HasKey(l => new { l.AcademyId, l.Id });
         builder.HasOne<AssignmentRow>().WithMany(a => a.Logs).HasForeignKey(l => new { l.AcademyId, l.AssignmentId });
         builder.Property(l => l.Reading).IsDocument();
+        builder.Property(l => l.Checkpoint).HasMaxLength(PlanRules.LongestSentence);
         builder.HasIndex(l => new { l.AcademyId, l.StudentId, l.Day });
         builder.HasIndex(l => new { l.AcademyId, l.StudentId }, "IX_session_logs_with_pain").HasFilter("\"HasPain\"");
     }

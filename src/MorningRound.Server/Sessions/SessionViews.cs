@@ -24,6 +24,9 @@ public sealed record SessionView
     /// <summary>When each segment of practice is over, in words.</summary>
     public required IReadOnlyList<ExitRuleInWords> ExitRules { get; init; }
 
+    /// <summary>The segments that are played with bought balls.</summary>
+    public required IReadOnlyList<Guid> RangeBallSegments { get; init; }
+
     /// <summary>After so many minutes without a tap the phone asks how much of them was practice.</summary>
     public required int AskAfterMinutes { get; init; }
 
@@ -39,6 +42,9 @@ public sealed record SessionView
 
     /// <summary>Pain of earlier sessions that still counts: the next session asks how it is.</summary>
     public required IReadOnlyList<OpenPainView> OpenPain { get; init; }
+
+    /// <summary>What was agreed in the last lesson; none without one.</summary>
+    public required CheckpointView? Checkpoint { get; init; }
 
     /// <summary>The drills as they were set, with the flows the phone walks.</summary>
     public required IReadOnlyList<SessionDrill> Drills { get; init; }
@@ -152,6 +158,9 @@ public sealed record LogView
         MendableUntil = reading.FinishedAt?.AddDays(SessionEntryRules.MendingDays),
     };
 }
+
+/// <summary>The one thing to look at first next time, and the day it was agreed.</summary>
+public sealed record CheckpointView(DateOnly Day, string Text);
 
 /// <summary>Entries to add to the end of a log.</summary>
 public sealed record AppendInput

@@ -55,8 +55,7 @@ public sealed class HomeworkBook(MorningRoundDb db, DomainClock clock)
         var document = new SessionPlan
         {
             Title = $"Homework, {week}",
-            Purpose = "Keep what was agreed in the lesson.",
-            SuccessTest = noted.Checkpoint,
+            Purpose = string.IsNullOrWhiteSpace(noted.Checkpoint) ? "Keep what was agreed in the lesson." : noted.Checkpoint,
             Segments = [segment],
         };
         db.Plans.Add(new PlanRow { AcademyId = caller.AcademyId, Id = id, Document = document, Title = document.Title, Version = 1, UpdatedAt = clock.GetUtcNow() });

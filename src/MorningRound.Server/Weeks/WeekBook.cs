@@ -14,7 +14,7 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Weeks;
 
 /// <summary>The weeks of an academy's students: what is set, what is published, what is excused.</summary>
-public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook students, StudentFileBook files, PlanContextBook contexts, PainBook pain)
+public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook students, StudentFileBook files, PlanContextBook contexts, PainBook pain, SessionLogBook logs)
 {
     /// <summary>One student's week. A student sees only what is published.</summary>
     public async Task<WeekView> GetAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
@@ -30,7 +30,8 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
             .OrderBy(c => c.Day is null).ThenBy(c => c.Day).ThenBy(c => c.Requirement).ThenBy(c => c.AssignmentId);
         return new WeekView(
             week.ToString(), week.Plus(-1).ToString(), week.Plus(1).ToString(), week.Monday, today, student.Id, student.Name, Completed.Of(rows.ToWeekCompletion(today)), [.. cards],
-            await pain.ViewAsync(caller, studentId, await files.FileAsync(caller, studentId, cancel), cancel));
+            await pain.ViewAsync(caller, studentId, await files.FileAsync(caller, studentId, cancel), cancel),
+            await logs.CheckpointAsync(caller, studentId, cancel));
     }
 
     /// <summary>
@@ -82,10 +83,10 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
     }
 
     /// <summary>
-    /// Publishes every draft of a student's week, all or none. The text that counts from then on is the plan's text of this
-    /// moment.
+    /// Publishes the drafts of a student's week that can be, and says of the others what keeps each, once. The text that counts from
+    /// then on is the plan's text of this moment. When nothing at all can be published, that is a refusal.
     /// </summary>
-    public async Task<WeekView> PublishAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
+    public async Task<PublishView> PublishAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
     {
         await students.MustExistAsync(caller, studentId, cancel);
         var drafts = await db.Assignments
@@ -98,29 +99,58 @@ public sealed class WeekBook(MorningRoundDb db, DomainClock clock, StudentBook s
         var plans = await db.Plans.AsNoTracking()
             .Where(p => p.AcademyId == caller.AcademyId && planIds.Contains(p.Id) && p.RemovedAt == null)
             .ToDictionaryAsync(p => p.Id, p => p.Document, cancel);
-        var errors = new List<FieldError>();
+        var kept = new List<NotPublished>();
         var context = drafts.Count == 0 ? null : await contexts.OfAsync(caller, studentId, week.Monday, cancel);
-        foreach (var draft in drafts)
+        foreach (var draft in drafts.OrderBy(d => d.Day is null).ThenBy(d => d.Day).ThenBy(d => d.Id))
         {
-            draft.Document = plans.GetValueOrDefault(draft.PlanId) ?? draft.Document;
-            errors.AddRange(PlanRules.ToPublish(draft.Document)
-                .Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}: {e.Message}")));
-            // What the plan itself lacks was said above, with its field.
-            errors.AddRange(PlanCheck.Run(draft.Document, context! with { Day = draft.Day ?? week.Monday })
-                .Where(f => f.Level == FindingLevel.Stop && f.Id is not (FindingId.NoPurpose or FindingId.Minor))
-                .Select(f => new FieldError($"sessions[{draft.Id}].{Path(draft.Document, f.SegmentId)}", $"{draft.Document.Title}: {f.Why}")));
-            var (compiled, missing) = SetDrill.Of(draft.Document, file, draft.Id);
-            if (compiled.Count > 0) db.SetDrills.Add(new SetDrillsRow { AcademyId = caller.AcademyId, AssignmentId = draft.Id, Document = compiled });
-            errors.AddRange(missing.Select(e => new FieldError($"sessions[{draft.Id}].{e.Path}", $"{draft.Document.Title}, {e.Message}")));
-            draft.Document = draft.Document.AsSet();
+            var document = plans.GetValueOrDefault(draft.PlanId) ?? draft.Document;
+            var (compiled, missing) = SetDrill.Of(document, file, draft.Id);
+            FieldError[] errors =
+            [
+                .. PlanRules.ToPublish(document),
+                // What the plan itself lacks was said above, with its field.
+                .. PlanCheck.Run(document, context! with { Day = draft.Day ?? week.Monday })
+                    .Where(f => f.Level == FindingLevel.Stop && f.Id is not (FindingId.NoPurpose or FindingId.Minor))
+                    .Select(f => new FieldError(Path(document, f.SegmentId), f.Why)),
+                .. missing,
+            ];
+            if (errors.Length > 0)
+            {
+                kept.AddRange(errors.DistinctBy(e => (SegmentIn(document, e.Path)?.Id, e.Message)).Select(e =>
+                    new NotPublished(draft.Id, document.Title, draft.Day, SegmentIn(document, e.Path)?.Title, e.Path, e.Message)));
+                continue;
+            }
+
+            draft.Document = document.AsSet();
             draft.PublishedAt = clock.GetUtcNow();
             draft.Version++;
+            if (compiled.Count > 0) db.SetDrills.Add(new SetDrillsRow { AcademyId = caller.AcademyId, AssignmentId = draft.Id, Document = compiled });
         }
 
-        if (errors.Count > 0) throw Refusal.Invalid(errors);
+        if (drafts.Count > 0 && drafts.All(d => d.PublishedAt is null))
+            throw Refusal.Invalid([.. kept.Select(k => new FieldError($"sessions[{k.AssignmentId}].{k.Path}", k.InWords()))]);
         if (!await db.SavedAsync(cancel)) return await PublishAsync(caller, studentId, week, cancel);
-        return await GetAsync(caller, studentId, week, cancel);
+        return new PublishView(await GetAsync(caller, studentId, week, cancel), kept);
     }
+
+    /// <summary>What the plan check says of a plan on a day of a student's week: notes apart, the heaviest first.</summary>
+    public async Task<IReadOnlyList<Finding>> FindingsAsync(Caller caller, Guid studentId, IsoWeek week, Guid planId, DateOnly? day, CancellationToken cancel)
+    {
+        if (day is { } given && !week.Contains(given)) throw Refusal.Invalid("day", $"This day is not in {week}.");
+        var plan = await PlanTextAsync(caller, planId, cancel) ?? throw Refusal.NotFound("plan");
+        var context = await contexts.OfAsync(caller, studentId, day ?? week.Monday, cancel);
+        // "Any day" is checked for the days that are left of the week, and judged by the mildest of them.
+        var today = clock.Today(caller.TimeZone);
+        var days = day is { } one ? [one] : Enumerable.Range(0, 7).Select(n => week.Monday.Plus(n)).Where(d => d >= today || week.Sunday < today).ToList();
+        return days.Select(d => PlanCheck.Run(plan, context with { Day = d }).Where(f => f.Level > FindingLevel.Note).ToList())
+            .MinBy(found => found.Sum(f => (int)Math.Pow(10, (int)f.Level))) ?? [];
+    }
+
+    private static Segment? SegmentIn(SessionPlan plan, string path) =>
+        System.Text.RegularExpressions.Regex.Match(path, @"^segments\[(\d+)\]") is { Success: true } at
+        && int.Parse(at.Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture) is var index && index < plan.Segments.Count
+            ? plan.Segments[index]
+            : null;
 
     /// <summary>Excuses a session, or with none takes the excuse back.</summary>
     public async Task<SessionCard> ExcuseAsync(Caller caller, Guid id, Excuse? excuse, RowVersion expected, CancellationToken cancel)

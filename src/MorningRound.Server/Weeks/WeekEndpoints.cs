@@ -14,6 +14,9 @@ public static class WeekEndpoints
         weeks.MapPost("/{week}/students/{studentId:guid}/publish", (
                 string week, Guid studentId, Caller caller, WeekBook book, DomainClock clock, CancellationToken cancel) =>
             book.PublishAsync(caller, studentId, WeekText.Read(week, "week", clock.Today(caller.TimeZone)), cancel)).RequireAuthorization(Policies.Coach);
+        weeks.MapGet("/{week}/students/{studentId:guid}/findings", (
+                string week, Guid studentId, Guid planId, DateOnly? day, Caller caller, WeekBook book, DomainClock clock, CancellationToken cancel) =>
+            book.FindingsAsync(caller, studentId, WeekText.Read(week, "week", clock.Today(caller.TimeZone)), planId, day, cancel)).RequireAuthorization(Policies.Coach);
 
         var assignments = weeks.MapGroup("/assignments").RequireAuthorization(Policies.Coach);
         assignments.MapPut("/{id:guid}", async (

@@ -22,7 +22,23 @@ public sealed record Completed(int PlannedMinutes, double DoneMinutes, double? F
 /// <summary>A student's week, with the names of the weeks around it.</summary>
 public sealed record WeekView(
     string Week, string Previous, string Next, DateOnly Monday, DateOnly Today, Guid StudentId, string StudentName, Completed Completion, IReadOnlyList<SessionCard> Sessions,
-    IReadOnlyList<OpenPainView> OpenPain);
+    IReadOnlyList<OpenPainView> OpenPain, CheckpointView? Checkpoint);
+
+/// <summary>The week after publishing, and what could not be published.</summary>
+public sealed record PublishView(WeekView Week, IReadOnlyList<NotPublished> NotPublished);
+
+/// <summary>One thing that keeps a draft from being published.</summary>
+/// <param name="AssignmentId">The draft.</param>
+/// <param name="Title">Its plan's title.</param>
+/// <param name="Day">Its day; none for "any day".</param>
+/// <param name="Segment">The title of the segment it is about; none for the plan as a whole.</param>
+/// <param name="Path">The field, inside the plan.</param>
+/// <param name="Why">What keeps it.</param>
+public sealed record NotPublished(Guid AssignmentId, string Title, DateOnly? Day, string? Segment, string Path, string Why)
+{
+    /// <summary>Which segment of which session, and why: "Half an hour, “Gate”: …".</summary>
+    public string InWords() => Segment is null ? $"{Title}: {Why}" : $"{Title}, “{Segment}”: {Why}";
+}
 
 /// <summary>A session of a week at a glance.</summary>
 public sealed record SessionCard

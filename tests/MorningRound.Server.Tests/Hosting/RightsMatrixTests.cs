@@ -73,6 +73,7 @@ public class RightsMatrixTests
         new("DELETE", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", null), [401, 204, 204, 403, 403, 404, 403]),
         new("GET", "/api/weeks/{week}/students/{studentId:guid}", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}", null), OwnAndCoaches),
         new("POST", "/api/weeks/{week}/students/{studentId:guid}/publish", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/publish", null), CoachesHere),
+        new("GET", "/api/weeks/{week}/students/{studentId:guid}/findings", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/findings?planId={i.Plan}", null), CoachesHere),
         new("PUT", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.New}", ("If-None-Match", (object)new { studentId = i.Student, planId = i.Plan, week = TestServer.Week, day = (string?)null, requirement = "must" })), CoachesHere),
         new("PUT", "/api/weeks/assignments/{id:guid}/excuse", i => ($"/api/weeks/assignments/{i.Draft}/excuse", ("If-Match", (object)new { excuse = "away" })), CoachesHere),
         new("DELETE", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.Draft}", null), [401, 204, 204, 403, 403, 404, 403]),

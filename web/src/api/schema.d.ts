@@ -1377,11 +1377,52 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['WeekView'];
+            'application/json': components['schemas']['PublishView'];
           };
         };
       };
     };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/students/{studentId}/findings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query: {
+          planId: string;
+          day?: string;
+        };
+        header?: never;
+        path: {
+          week: string;
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Finding'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1840,6 +1881,11 @@ export interface components {
     };
     /** @enum {string} */
     CauseTag: 'hurried' | 'decision' | 'read' | 'pace';
+    CheckpointView: {
+      /** Format: date */
+      day: string;
+      text: string;
+    };
     /** @enum {string} */
     Club:
       | 'driver'
@@ -1943,6 +1989,8 @@ export interface components {
       plan: components['schemas']['SessionPlan'];
       reasons: components['schemas']['SegmentReason'][];
       constraints: string[];
+      /** @default false */
+      hasAnother: boolean;
     };
     Drill: {
       name: string;
@@ -2243,6 +2291,8 @@ export interface components {
       most: number;
       /** Format: int32 */
       step: number;
+      sides?: null | components['schemas']['FlowSides'];
+      usual?: null | components['schemas']['FlowUsual'];
     };
     FlowAskAskTap: {
       /** @enum {string} */
@@ -2307,6 +2357,10 @@ export interface components {
       /** Format: int32 */
       initial: number;
     };
+    FlowSides: {
+      negative: string;
+      positive: string;
+    };
     FlowState: {
       name: string;
       prompt: components['schemas']['FlowText'];
@@ -2322,6 +2376,12 @@ export interface components {
       then?: null | components['schemas']['FlowEffect'][];
       to?: null | string;
       endsAttempt?: boolean;
+    };
+    FlowUsual: {
+      /** Format: int32 */
+      least: number;
+      /** Format: int32 */
+      most: number;
     };
     FlowValue: {
       register: string;
@@ -2407,6 +2467,7 @@ export interface components {
     LengthUnit: 'yards' | 'metres' | 'feet' | 'inches';
     LessonNoted: {
       checkpoint?: string;
+      notes?: string;
       homework?: null | components['schemas']['Homework'];
       /** Format: int32 */
       sequence: number;
@@ -2520,6 +2581,16 @@ export interface components {
       effortPercent?: number;
       withoutAid?: boolean;
       isPlain?: boolean;
+    };
+    NotPublished: {
+      /** Format: uuid */
+      assignmentId: string;
+      title: string;
+      /** Format: date */
+      day: null | string;
+      segment: null | string;
+      path: string;
+      why: string;
     };
     OpenPainView: {
       part: components['schemas']['BodyPart'];
@@ -2670,6 +2741,7 @@ export interface components {
     };
     PlanCheckView: {
       reading: components['schemas']['PlanReading'];
+      isChecked: boolean;
       findings: components['schemas']['Finding'][];
       approach: null | components['schemas']['Approach'];
       season: null | components['schemas']['Season'];
@@ -2746,6 +2818,10 @@ export interface components {
       totals: components['schemas']['PlanTotals'];
       strip: components['schemas']['StripSegment'][];
       canPublish: boolean;
+      areas: components['schemas']['Area'][];
+      students: string[];
+      /** Format: date */
+      usedLast: null | string;
     };
     PlanTotals: {
       /** Format: int32 */
@@ -2824,6 +2900,10 @@ export interface components {
     ProximityStation: {
       club: components['schemas']['Club'];
       lie?: string;
+    };
+    PublishView: {
+      week: components['schemas']['WeekView'];
+      notPublished: components['schemas']['NotPublished'][];
     };
     PuttZone: {
       /** Format: int32 */
@@ -3149,6 +3229,9 @@ export interface components {
       hide: components['schemas']['Hidden'][];
       cautions: string[];
       flow: components['schemas']['AttemptFlow'];
+      /** Format: int32 */
+      plannedAttempts: null | number;
+      hasStrokes: boolean;
       protocol: components['schemas']['ScoringProtocol'];
       calls: components['schemas']['ShotCall'][];
       aimDistance: null | components['schemas']['MarkedLength'];
@@ -3239,6 +3322,7 @@ export interface components {
       /** @enum {string} */
       kind: 'lessonNoted';
       checkpoint?: string;
+      notes?: string;
       homework?: null | components['schemas']['Homework'];
       /** Format: int32 */
       sequence: number;
@@ -3469,6 +3553,7 @@ export interface components {
       plan: components['schemas']['SessionPlan'];
       totals: components['schemas']['PlanTotals'];
       exitRules: components['schemas']['ExitRuleInWords'][];
+      rangeBallSegments: string[];
       /** Format: int32 */
       askAfterMinutes: number;
       segments: components['schemas']['SegmentCompletion'][];
@@ -3476,6 +3561,7 @@ export interface components {
       pain: components['schemas']['PainForm'];
       painDrops: components['schemas']['PainDrop'][];
       openPain: components['schemas']['OpenPainView'][];
+      checkpoint: null | components['schemas']['CheckpointView'];
       drills: components['schemas']['SessionDrill'][];
       trims: components['schemas']['Trimmed'][];
       routine: string[];
@@ -3700,6 +3786,7 @@ export interface components {
       completion: components['schemas']['Completed'];
       sessions: components['schemas']['SessionCard'][];
       openPain: components['schemas']['OpenPainView'][];
+      checkpoint: null | components['schemas']['CheckpointView'];
     };
     WindowBound: {
       what: string;

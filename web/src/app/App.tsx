@@ -1,6 +1,6 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { RouterProvider } from 'react-router';
 import { Problem } from '../api/client';
@@ -9,7 +9,14 @@ import { useOutdoor } from './outdoor';
 import { router } from './router';
 import { makeTheme } from './theme';
 
-const queries = new QueryClient({
+const queries: QueryClient = new QueryClient({
+  queryCache: new QueryCache({
+    // A sign-in that ran out is noticed at the first call, not when it is asked for again.
+    onError: (error, query) => {
+      if (error instanceof Problem && error.status === 401 && query.queryKey[0] !== 'session')
+        void queries.invalidateQueries({ queryKey: ['session'] });
+    },
+  }),
   defaultOptions: {
     queries: {
       staleTime: 5_000,

@@ -2,14 +2,21 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { answer, api } from '../api/client';
 import { startSending } from '../features/sessions/sending';
 import { dayName } from '../ui/format';
 import { Key, Loading, Trouble } from '../ui/states';
 import { useKeys } from './keys';
 import { Mark } from './Mark';
 import { useOutdoor } from './outdoor';
-import { PersonContext, useKeptPerson, useSession, useTakeSession, type Person, type Session } from './session';
+import {
+  isSigningOut,
+  PersonContext,
+  useKeptPerson,
+  useSession,
+  useSignOut,
+  type Person,
+  type Session,
+} from './session';
 
 const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.KeysDialog })));
 
@@ -23,6 +30,7 @@ export function Shell() {
   const { pathname } = useLocation();
   const mayBeKept = session.data === undefined || pathname.startsWith('/practice/');
   const person = session.data?.person ?? (mayBeKept ? kept?.person : undefined);
+  if (isSigningOut()) return <Navigate replace to="/sign-in" />;
   if (person) return <SignedIn session={session.data} person={person} />;
   if (session.isPending || !kept)
     return (
@@ -184,25 +192,7 @@ function StudentBar({ person }: { person: Person }) {
 }
 
 function SignOut() {
-  const takeSession = useTakeSession();
+  const signOut = useSignOut();
   const navigate = useNavigate();
-  const [error, setError] = useState<Error>();
-  return (
-    <>
-      <Button
-        onClick={async () => {
-          try {
-            await answer(api.POST('/api/accounts/sign-out'));
-            await takeSession(null);
-            void navigate('/sign-in');
-          } catch (e) {
-            setError(e as Error);
-          }
-        }}
-      >
-        Sign out
-      </Button>
-      {error && <Box role="alert">{error.message}</Box>}
-    </>
-  );
+  return <Button onClick={() => void signOut().then(() => navigate('/sign-in'))}>Sign out</Button>;
 }

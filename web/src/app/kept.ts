@@ -14,7 +14,7 @@ const isFinal = (error: Error | null) => error instanceof Problem && (error.stat
 export function useKeptQuery<T>(queryKey: string[], ask: () => Promise<T>) {
   const { accountId } = usePerson();
   const id = [accountId, ...queryKey].join(' ');
-  const kept = useLiveQuery(async () => ({ answer: await keptAnswer<T>(id) }), [id]);
+  const kept = useLiveQuery(async () => ({ answer: await keptAnswer(id) }), [id]);
   const query = useQuery({
     queryKey,
     // Without a signal a call fails at once, and what is kept is shown; it must not wait for a signal.
@@ -25,7 +25,7 @@ export function useKeptQuery<T>(queryKey: string[], ask: () => Promise<T>) {
       return data;
     },
   });
-  const data = query.data ?? (isFinal(query.error) ? undefined : kept?.answer?.value);
+  const data = query.data ?? (isFinal(query.error) ? undefined : (kept?.answer?.value as T | undefined));
   return {
     data,
     error: data === undefined && kept ? query.error : null,

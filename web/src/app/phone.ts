@@ -103,8 +103,7 @@ export const isUnsent = (log: KeptLog) => log.sent < log.count;
 export const keepAnswer = (id: string, accountId: string, value: unknown) =>
   orNothing(phone.answers.put({ id, accountId, value, at: Date.now() }));
 
-export const keptAnswer = async <T>(id: string): Promise<{ value: T; at: number } | undefined> =>
-  (await orNothing(phone.answers.get(id))) as { value: T; at: number } | undefined;
+export const keptAnswer = (id: string) => orNothing(phone.answers.get(id));
 
 /** Leaves no answers of anybody but this account, and none of it that has grown old. Logs that are not sent always stay. */
 export async function tidyUp(accountId: string | undefined) {

@@ -1,13 +1,28 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { createContext, useContext } from 'react';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, Problem, type Schemas } from '../api/client';
 import { orNothing, phone, tidyUp } from './phone';
 
 export type Session = Schemas['SignInView'];
 export type Person = Schemas['PersonView'];
 
 const key = ['session'];
+
+const signingOut = 'morning-round-signing-out';
+
+/** Whether somebody signed out on this device and the server has not heard of it yet. */
+export const isSigningOut = () => localStorage.getItem(signingOut) !== null;
+
+/** Under this name something being written is kept on the device, for one account. */
+export const draftKey = (accountId: string, name: string) => `morning-round-draft-${accountId}-${name}`;
+
+/** Drafts belong to their account, and go with its sign-out. */
+function forgetDrafts() {
+  for (const name of Object.keys(localStorage))
+    if (name.startsWith('morning-round-draft-') || name.startsWith('morning-round-bench-'))
+      localStorage.removeItem(name);
+}
 
 /** How far the job's clock is from this device's, in milliseconds. The server says what time it is. */
 let clockOffset: number | undefined;
@@ -27,11 +42,19 @@ async function take(session: Session): Promise<Session> {
   return session;
 }
 
-/** Who is signed in, and what day it is. */
+/** Who is signed in, and what day it is. A sign-out that had no signal is made up for first. */
 export const useSession = () =>
   useQuery({
     queryKey: key,
-    queryFn: async () => take(await answer(api.GET('/api/accounts/session'))),
+    queryFn: async () => {
+      if (isSigningOut()) {
+        await answer(api.POST('/api/accounts/sign-out')).catch((e: unknown) => {
+          if (!(e instanceof Problem) || e.status !== 401) throw e;
+        });
+        localStorage.removeItem(signingOut);
+      }
+      return take(await answer(api.GET('/api/accounts/session')));
+    },
     staleTime: 60_000,
     refetchInterval: 600_000,
   });
@@ -59,10 +82,28 @@ export function useTakeSession() {
   return async (session: Session | null) => {
     queries.clear();
     if (session) {
+      localStorage.removeItem(signingOut);
       queries.setQueryData(key, await take(session));
     } else {
+      forgetDrafts();
       await orNothing(phone.people.delete('signed-in'));
       await tidyUp(undefined);
     }
+  };
+}
+
+/** Signs out, with a signal or without: what is on this device goes at once, the server hears of it as soon as it can. */
+export function useSignOut() {
+  const takeSession = useTakeSession();
+  return async () => {
+    localStorage.setItem(signingOut, '1');
+    try {
+      await answer(api.POST('/api/accounts/sign-out'));
+      localStorage.removeItem(signingOut);
+    } catch (e) {
+      // Whoever is signed out already has nothing to hear.
+      if (e instanceof Problem && e.status === 401) localStorage.removeItem(signingOut);
+    }
+    await takeSession(null);
   };
 }

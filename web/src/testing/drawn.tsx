@@ -8,10 +8,13 @@ import { makeTheme } from '../app/theme';
 /** For tests: draws a part of a screen in the application's look, and lends hands for it. */
 export function drawn(part: ReactNode) {
   cleanup();
-  render(
+  const framed = (what: ReactNode) => (
     <MemoryRouter>
-      <ThemeProvider theme={makeTheme(false)}>{part}</ThemeProvider>
-    </MemoryRouter>,
+      <ThemeProvider theme={makeTheme(false)}>{what}</ThemeProvider>
+    </MemoryRouter>
   );
-  return { hands: userEvent.setup() };
+  const { rerender } = render(framed(part));
+  /** Draws the same part anew, with what has changed since. */
+  const again = (changed: ReactNode) => rerender(framed(changed));
+  return { hands: userEvent.setup(), again };
 }

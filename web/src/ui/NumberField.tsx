@@ -25,7 +25,10 @@ export function NumberField({ label, hint, value, onChange, optional = false, er
       placeholder={optional ? 'none' : ''}
       value={typed ?? (value === null || value === undefined ? '' : String(value))}
       onChange={(e) => {
-        const text = e.target.value.replace(',', '.').replace(/[^\d.-]/g, '');
+        const text = e.target.value
+          .replace(',', '.')
+          .replace(/[−–—]/g, '-')
+          .replace(/[^\d.-]/g, '');
         setTyped(text);
         const number = Number(text);
         if (text === '') onChange(optional ? null : 0);

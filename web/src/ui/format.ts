@@ -114,6 +114,7 @@ export const standings: Record<Schemas['Standing'], string> = {
   underWay: 'under way',
   done: 'done',
   partDone: 'part done',
+  endedByPain: 'ended by pain',
   trimmed: 'trimmed, and done',
   missed: 'missed',
   excused: 'excused',
@@ -142,7 +143,27 @@ export const bodyParts: Record<Schemas['BodyPart'], string> = {
   hip: 'Hip',
   knee: 'Knee',
   ankleOrFoot: 'Ankle or foot',
+  anotherPart: 'Another part',
 };
+
+export const unwellFeelings: Record<Schemas['Unwell'], string> = { dizzy: 'Dizzy', overheated: 'Overheated' };
+
+/** Pain as a coach reads it, left and right said for the student's hand. */
+export const painInWords = (
+  pain: { part: Schemas['BodyPart']; side?: Schemas['BodySide'] | null; where?: string; level: number; sharp: boolean },
+  hand: Schemas['Hand'],
+) =>
+  `${pain.side ? `${sideName(pain.side, hand)} ` : ''}${(pain.where || bodyParts[pain.part]).toLowerCase()}, ${pain.level} of 10${pain.sharp ? ', sharp' : ''}`;
+
+/** Strokes as far as they were counted; what nobody counted is not called nothing. */
+export const strokesInWords = ({ counted, someUnknown }: Schemas['Strokes']) =>
+  counted === 0 && someUnknown
+    ? 'balls not counted'
+    : `${count(counted, 'ball')}${someUnknown ? ', and some not counted' : ''}`;
+
+/** When something shown was heard from the server. */
+export const heardAt = (at: number) =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' }).format(at);
 
 export const equipment: Record<Schemas['Equipment'], string> = {
   alignmentSticks: 'Alignment sticks',
@@ -280,3 +301,7 @@ export function sideName(side: Schemas['BodySide'], hand: Schemas['Hand']): stri
 }
 
 export const keysOf = <K extends string>(names: Record<K, string>) => Object.keys(names) as K[];
+
+/** What was done of a week of what was due by today: "40 of 60 min due by today"; empty where nothing was due. */
+export const dueInWords = ({ dueMinutes, dueDoneMinutes }: Schemas['Completed']) =>
+  dueMinutes ? `${Math.round(dueDoneMinutes ?? 0)} of ${dueMinutes} min due by today` : '';

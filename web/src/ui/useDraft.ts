@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { usePerson } from '../app/session';
+import { draftKey, usePerson } from '../app/session';
 
 interface Kept<T> {
   content: T;
@@ -11,7 +11,7 @@ interface Kept<T> {
  * version it was begun from is kept with it, so that an old draft never overwrites a newer text unseen.
  */
 export function useDraft<T>(name: string, content: T, version: number | undefined) {
-  const key = `morning-round-draft-${usePerson().accountId}-${name}`;
+  const key = draftKey(usePerson().accountId, name);
   const [kept] = useState(() => {
     const text = localStorage.getItem(key);
     return text ? (JSON.parse(text) as Kept<T>) : undefined;
@@ -29,7 +29,8 @@ export function useDraft<T>(name: string, content: T, version: number | undefine
     content: draft.content,
     version: draft.version,
     isDirty,
-    wasRestored: kept !== undefined && isDirty,
+    /** Until something is written on top: what is dropped is what was found, and nothing since. */
+    wasRestored: kept !== undefined && isDirty && draft.content === kept.content,
     set: (part: Partial<T>) => setDraft((old) => ({ ...old, content: { ...old.content, ...part } })),
     /** Goes on from what the server has: after saving, or instead of what was written. */
     take: (saved: T, as: number) => {

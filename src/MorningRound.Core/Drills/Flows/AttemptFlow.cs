@@ -60,7 +60,22 @@ public sealed record AskChoice(IReadOnlyList<FlowOption> Options) : FlowAsk;
 public sealed record FlowOption(string Value, string Label);
 
 /// <summary>A number from least to most, both included and in tenths; a multiple of the step (10 for whole numbers).</summary>
-public sealed record AskNumber(string Label, string Unit, int Least, int Most, int Step) : FlowAsk;
+public sealed record AskNumber(string Label, string Unit, int Least, int Most, int Step) : FlowAsk
+{
+    /// <summary>What a negative number means and what a positive one, such as left and right; none where the sign says it all.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public FlowSides? Sides { get; init; }
+
+    /// <summary>Numbers outside these are taken, but asked about first: a slip of the thumb is likelier. None where any is usual.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public FlowUsual? Usual { get; init; }
+}
+
+/// <summary>The two sides of a signed number.</summary>
+public sealed record FlowSides(string Negative, string Positive);
+
+/// <summary>The numbers that are usual, in tenths, both ends included.</summary>
+public sealed record FlowUsual(int Least, int Most);
 
 /// <summary>Words of the student's own.</summary>
 public sealed record AskText(int Longest) : FlowAsk;

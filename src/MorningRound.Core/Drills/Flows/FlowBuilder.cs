@@ -69,6 +69,11 @@ internal static class Flow
     public static FlowEffect AddInput(string register, bool negative = false) =>
         new() { Register = register, Do = FlowChange.Add, Of = FlowOperand.Input, Negative = negative };
 
+    public static FlowEffect SetInput(string register) => new() { Register = register, Do = FlowChange.Set, Of = FlowOperand.Input };
+
+    public static FlowEffect AddRegister(string register, string from) =>
+        new() { Register = register, Do = FlowChange.Add, Of = FlowOperand.Register, From = from };
+
     public static FlowEffect Max(string register, string from) =>
         new() { Register = register, Do = FlowChange.Max, Of = FlowOperand.Register, From = from };
 

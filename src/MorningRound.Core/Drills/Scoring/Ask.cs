@@ -64,5 +64,10 @@ internal readonly record struct NumberRange(int Least, int Most, int Step = 1)
 
     public bool Holds(int tenths) => tenths >= Least && tenths <= Most && tenths % Step == 0;
 
-    public Flows.AskNumber Asked(string label, string unit) => new(label, unit, Least, Most, Step);
+    /// <summary>The question for such a number. A length of nothing, or of far more than anybody hits, is asked about again.</summary>
+    public Flows.AskNumber Asked(string label, string unit, Flows.FlowSides? sides = null) => new(label, unit, Least, Most, Step)
+    {
+        Sides = sides,
+        Usual = this == Positive ? new(1, 4_000) : this == Signed ? new(-2_500, 2_500) : null,
+    };
 }

@@ -57,7 +57,7 @@ public sealed record GuessAndCheck : ScoringProtocol
 
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        var flow = new FlowBuilder().Registers(["attempts", .. Quantities.Select(Difference)])
+        var flow = new FlowBuilder().Registers(["attempts", .. Quantities.Select(Difference), .. Quantities.Select(Guessed)])
             .Display($"{{0}} of {Attempts}", Flow.Value("attempts"));
         foreach (var q in Quantities)
             flow.Display($"{Kinds[q].Name}, guess minus measured: {{0}} {Kinds[q].Unit} on average", Flow.Mean(Difference(q), "attempts", 1));
@@ -65,19 +65,21 @@ public sealed record GuessAndCheck : ScoringProtocol
         {
             var (q, kind) = (Quantities[i], Kinds[Quantities[i]]);
             var next = i + 1 < Quantities.Count ? $"guess{i + 1}" : "measure0";
-            flow.State($"guess{i}", $"Your guess: {kind.Name}", RangeOf(q).Asked("Guess", kind.Unit),
-                Flow.Part(Flow.Always, [Flow.AddInput(Difference(q))], next));
+            // A guess counts in no mean before it was checked.
+            flow.State($"guess{i}", $"Your guess: {kind.Name}", RangeOf(q).Asked("Guess", kind.Unit, SidesOf(q)),
+                Flow.Part(Flow.Always, [Flow.SetInput(Guessed(q))], next));
         }
 
+        var counted = Quantities.Select(q => Flow.AddRegister(Difference(q), Guessed(q)));
         // The guesses are taken first, all of them, so that measuring one cannot colour the next.
         for (var i = 0; i < Quantities.Count; i++)
         {
             var (q, kind) = (Quantities[i], Kinds[Quantities[i]]);
-            FlowEffect[] measured = [Flow.AddInput(Difference(q), negative: true)];
-            flow.State($"measure{i}", $"Measured: {kind.Name}", RangeOf(q).Asked("Measured", kind.Unit),
+            FlowEffect[] measured = [Flow.AddInput(Guessed(q), negative: true)];
+            flow.State($"measure{i}", $"Measured: {kind.Name}", RangeOf(q).Asked("Measured", kind.Unit, SidesOf(q)),
                 i + 1 < Quantities.Count
                     ? Flow.Part(Flow.Always, measured, $"measure{i + 1}")
-                    : Flow.DoneUntil(Flow.Always, "attempts", Attempts - 1, [.. measured, Flow.Add("attempts")], "guess0"));
+                    : Flow.DoneUntil(Flow.Always, "attempts", Attempts - 1, [.. measured, .. counted, Flow.Add("attempts")], "guess0"));
         }
 
         return flow.Build();
@@ -93,7 +95,6 @@ public sealed record GuessAndCheck : ScoringProtocol
                 var guess = new AskedNumber(RangeOf(q));
                 yield return guess;
                 guesses.Add(guess.Answer);
-                tally[Difference(q)] += guess.Answer;
             }
 
             var measured = new List<int>();
@@ -102,11 +103,11 @@ public sealed record GuessAndCheck : ScoringProtocol
                 var number = new AskedNumber(RangeOf(q));
                 yield return number;
                 measured.Add(number.Answer);
-                tally[Difference(q)] -= number.Answer;
             }
 
             for (var i = 0; i < Quantities.Count; i++)
             {
+                tally[Difference(Quantities[i])] += guesses[i] - measured[i];
                 tally.Keep(Difference(Quantities[i]), guesses[i] - measured[i]);
                 if (IsWithin(Quantities[i], guesses[i], measured[i])) tally[$"within{Quantities[i]}"]++;
             }
@@ -147,5 +148,15 @@ public sealed record GuessAndCheck : ScoringProtocol
 
     private static NumberRange RangeOf(GuessedQuantity q) => q is GuessedQuantity.Length or GuessedQuantity.Carry ? NumberRange.Positive : NumberRange.Signed;
 
+    private static FlowSides? SidesOf(GuessedQuantity q) => q switch
+    {
+        GuessedQuantity.Slope or GuessedQuantity.AimPoint => new("left", "right"),
+        GuessedQuantity.Rise => new("down", "up"),
+        _ => null,
+    };
+
     private static string Difference(GuessedQuantity q) => $"difference{q}";
+
+    /// <summary>The guess, and while it is measured what is left of it.</summary>
+    private static string Guessed(GuessedQuantity q) => $"_guess{q}";
 }

@@ -66,7 +66,7 @@ public sealed record MeasuredShots : ScoringProtocol
         return new FlowBuilder().Registers("inBand", "shots", "sum")
             .Display($"{{0}} in the band, {{1}} of {Shots} shots", Flow.Value("inBand"), Flow.Value("shots"))
             .Display($"mean {{0}}{Written.Unit(Unit)}", Flow.Mean("sum", "shots", 1))
-            .State("shot", $"{What}, {Band()}", NumberRange.Signed.Asked(What, Unit),
+            .State("shot", $"{What}, {Band()}", NumberRange.Signed.Asked(What, Unit, AimDistance is null ? null : new("left", "right")),
                 Flow.DoneUntil(inBand, "shots", Shots - 1, [.. shot, Flow.Add("inBand")], "shot"),
                 Flow.DoneUntil(Flow.Always, "shots", Shots - 1, shot, "shot"))
             .Build();

@@ -60,4 +60,5 @@ public sealed record SegmentReason(Guid SegmentId, string Why);
 /// <param name="Plan">The plan.</param>
 /// <param name="Reasons">A line for every segment, in order.</param>
 /// <param name="Constraints">What kept the draft from being whole, each in a sentence; empty when nothing did.</param>
-public sealed record Drafted(SessionPlan Plan, IReadOnlyList<SegmentReason> Reasons, IReadOnlyList<string> Constraints);
+/// <param name="HasAnother">Whether the same answers give a different plan too.</param>
+public sealed record Drafted(SessionPlan Plan, IReadOnlyList<SegmentReason> Reasons, IReadOnlyList<string> Constraints, bool HasAnother = false);

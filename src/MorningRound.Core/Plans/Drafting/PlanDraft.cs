@@ -10,8 +10,11 @@ namespace MorningRound.Core.Plans.Drafting;
 /// </summary>
 public static class PlanDraft
 {
+    /// <summary>So many variants are looked at for different ones; a shelf that gives no more of them has no more.</summary>
+    private const int MostVariants = 40;
+
     /// <summary>
-    /// The draft. Throws <see cref="ArgumentException"/> for answers that <see cref="DraftRequest.Check"/> finds something wrong
+    /// The draft. Of the same answers, another number never gives the same plan again, as long as there is another. Throws <see cref="ArgumentException"/> for answers that <see cref="DraftRequest.Check"/> finds something wrong
     /// with.
     /// </summary>
     /// <param name="request">The answers.</param>
@@ -20,6 +23,18 @@ public static class PlanDraft
     public static Drafted Of(DraftRequest request, PlanContext context, IReadOnlyList<ShelvedDrill> shelf)
     {
         if (request.Check().Count > 0) throw new ArgumentException("The answers are not complete.", nameof(request));
-        return new DraftInProgress(request, context, shelf).Draft();
+        var distinct = new List<Drafted>();
+        var seen = new HashSet<string>();
+        for (var variant = 0; variant < MostVariants && distinct.Count < request.Another + 2; variant++)
+        {
+            var drafted = new DraftInProgress(request with { Another = variant }, context, shelf).Draft();
+            if (seen.Add(Signature(drafted.Plan))) distinct.Add(drafted);
+        }
+
+        return distinct[Math.Min(request.Another, distinct.Count - 1)] with { HasAnother = distinct.Count > request.Another + 1 };
     }
+
+    /// <summary>What makes two drafts the same plan for whoever reads them.</summary>
+    private static string Signature(SessionPlan plan) => string.Join('|', plan.Segments.Select(s =>
+        s is PracticeSegment practice ? $"{practice.Title} {practice.Phase} {practice.Minutes} {practice.Balls} {practice.Drill?.DrillId}" : $"pause {s.Minutes}"));
 }

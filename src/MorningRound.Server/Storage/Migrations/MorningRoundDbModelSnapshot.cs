@@ -459,6 +459,10 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<Guid>("AssignmentId")
                         .HasColumnType("uuid");
 
+                    b.Property<string>("Checkpoint")
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)");
+
                     b.Property<bool>("ClockWasOff")
                         .HasColumnType("boolean");
 

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import { answer, api } from '../../api/client';
@@ -15,11 +16,16 @@ import { WhatIsKept } from './WhatIsKept';
 export function SignInPage() {
   const session = useSession();
   const takeSession = useTakeSession();
+  const queries = useQueryClient();
   const navigate = useNavigate();
   const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
   const [error, setError] = useState<Error>();
   const form = useForm({ defaultValues: { email: '', password: '' } });
-  if (session.data?.person) return <Navigate replace to={from} />;
+  // What was known before this page asked says nothing: the sign-in may have run out since.
+  useEffect(() => {
+    void queries.invalidateQueries({ queryKey: ['session'] });
+  }, [queries]);
+  if (session.isFetchedAfterMount && !session.isFetching && session.data?.person) return <Navigate replace to={from} />;
 
   const enter = async (call: Promise<Session>) => {
     setError(undefined);

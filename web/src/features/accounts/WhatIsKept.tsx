@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { isUnsent, orNothing, phone } from '../../app/phone';
 import { count } from '../../ui/format';
 
-/** Whose work is still on this device and not sent, before anybody signs in. */
+/** That work is still on this device and not sent, before anybody signs in. Whose it is is nobody else’s business. */
 export function WhatIsKept() {
   const logs = useLiveQuery(() => orNothing(phone.logs.filter(isUnsent).toArray())) ?? [];
   if (logs.length === 0) return null;
@@ -11,8 +11,8 @@ export function WhatIsKept() {
     <Box role="status" sx={{ mt: 3, p: 2, bgcolor: 'background.paper', borderRadius: 2, fontSize: 15 }}>
       {logs.map((log) => (
         <div key={log.localId}>
-          {count(log.count - log.sent, 'entry', 'entries')} of “{log.title}” kept on this device for {log.ownerName}.
-          They are sent when {log.ownerName} signs in here.
+          {count(log.count - log.sent, 'entry', 'entries')} of a session are kept on this device. They are sent when
+          whoever practised it signs in here.
         </div>
       ))}
     </Box>

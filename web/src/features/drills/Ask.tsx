@@ -58,6 +58,33 @@ export function Ask({ ask, goesOn, onAnswer }: AskProps) {
   }
 }
 
+/** A number as it was typed or pasted, with the minus signs that programs write turned into the one of the keyboard. */
+const plainNumber = (text: string) =>
+  text
+    .replace(/[−–—]/g, '-')
+    .replace(/[^\d.,-]/g, '')
+    .replace(/(?!^)-/g, '');
+
+/** A ball beside a line, or above and below it: the side that is meant. */
+function SidePicture({ isNegative, isUpright }: { isNegative: boolean; isUpright: boolean }) {
+  const at = isNegative ? 6 : 22;
+  return (
+    <svg width="28" height="28" viewBox="0 0 28 28" aria-hidden fill="currentColor">
+      {isUpright ? (
+        <>
+          <path d="M3 14h22" stroke="currentColor" strokeWidth="2" />
+          <circle cx="14" cy={28 - at} r="4" />
+        </>
+      ) : (
+        <>
+          <path d="M14 3v22" stroke="currentColor" strokeWidth="2" />
+          <circle cx={at} cy="14" r="4" />
+        </>
+      )}
+    </svg>
+  );
+}
+
 type AskNumber = Extract<FlowState['ask'], { kind: 'number' }>;
 
 /** A rating: every number its own button, so that the answer comes at once. */
@@ -81,19 +108,52 @@ function Dial({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: number) =>
 
 function NumberEntry({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: number) => void }) {
   const [text, setText] = useState('');
+  const [asked, setAsked] = useState<number>();
   const tenths = Math.round(Number(text.replace(',', '.')) * 10);
   const fits = text.trim() !== '' && tenths >= ask.least && tenths <= ask.most && tenths % ask.step === 0;
   const isSigned = ask.least < 0;
+  const isOdd = !!ask.usual && (tenths < ask.usual.least || tenths > ask.usual.most);
   return (
     <Box
       component="form"
       onSubmit={(e: React.SyntheticEvent) => {
         e.preventDefault();
-        if (fits) onAnswer(tenths);
+        if (!fits) return;
+        // What is hardly ever meant is asked about once; entering it again means it.
+        if (isOdd && asked !== tenths) setAsked(tenths);
+        else onAnswer(tenths);
       }}
-      sx={{ display: 'grid', gridTemplateColumns: isSigned ? 'auto 1fr auto' : '1fr auto', gap: 1, alignItems: 'end' }}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: isSigned && !ask.sides ? 'auto 1fr auto' : '1fr auto',
+        gap: 1,
+        alignItems: 'end',
+      }}
     >
-      {isSigned && (
+      {ask.sides && (
+        <Box
+          role="group"
+          aria-label="Which side"
+          sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}
+        >
+          {([-1, 1] as const).map((side) => {
+            const isOn = side < 0 ? text.startsWith('-') : text !== '' && !text.startsWith('-');
+            return (
+              <Button
+                key={side}
+                variant={isOn ? 'contained' : 'outlined'}
+                aria-pressed={isOn}
+                onClick={() => setText((t) => (side < 0 ? `-${t.replace('-', '')}` : t.replace('-', '')))}
+                sx={{ minHeight: 56, borderRadius: 2, gap: 1 }}
+              >
+                <SidePicture isNegative={side < 0} isUpright={ask.sides?.negative !== 'left'} />
+                {side < 0 ? ask.sides?.negative : ask.sides?.positive}
+              </Button>
+            );
+          })}
+        </Box>
+      )}
+      {isSigned && !ask.sides && (
         <Button
           aria-label="Turn the sign"
           variant="outlined"
@@ -108,7 +168,12 @@ function NumberEntry({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: num
         value={text}
         autoFocus
         inputProps={{ inputMode: 'decimal' }}
-        onChange={(e) => setText(e.target.value.replace(/[^\d.,-]/g, ''))}
+        onChange={(e) => setText(plainNumber(e.target.value))}
+        hint={
+          isOdd && fits && asked === tenths
+            ? `${text}${ask.unit && ` ${ask.unit}`}, really? Enter it again if so.`
+            : undefined
+        }
         error={
           text !== '' && text !== '-' && !fits ? `Between ${ask.least / 10} and ${ask.most / 10}, please.` : undefined
         }

@@ -77,13 +77,15 @@ function answer(flow: Flow, before: readonly DrillInput[], input: DrillInput) {
     if (buttons('Start').length > 0) press('Start');
     act(() => void vi.advanceTimersByTime((ask.seconds + 1) * 1000));
   } else if (input.kind === 'number') {
-    const dial = document.querySelector('[role=group]');
+    const dial = ask.kind === 'number' && ask.step === 10 && ask.most <= 100 && document.querySelector('[role=group]');
     if (dial) press(String(input.tenths / 10), dial);
     else {
       fireEvent.change(document.querySelector('input') as HTMLInputElement, {
         target: { value: String(input.tenths / 10) },
       });
       press('Enter');
+      // What is hardly ever meant is asked about once more.
+      if (screen.queryByText(/really\? Enter it again if so/)) press('Enter');
     }
   }
 }
@@ -106,6 +108,36 @@ describe('a drill under way', () => {
       }
     },
   );
+
+  it('asks about a carry of nothing before it believes it, and about no other', async () => {
+    const { flow } = named('carry guessed');
+    let given: DrillInput[] = [];
+    const { hands } = drawn(<Drill flow={flow} onChange={(next) => (given = next)} />);
+    const enter = async (text: string) => {
+      await hands.type(screen.getByRole('textbox'), text);
+      await hands.click(screen.getByRole('button', { name: 'Enter' }));
+    };
+    await enter('0');
+    expect(screen.getByText('0 yd, really? Enter it again if so.')).toBeTruthy();
+    expect(given).toHaveLength(0);
+    await hands.click(screen.getByRole('button', { name: 'Enter' }));
+    expect(given.map((i) => i.kind === 'number' && i.tenths)).toEqual([0]);
+    await enter('75');
+    expect(given).toHaveLength(2);
+  });
+
+  it('says left and right where the sign means a side, and takes a pasted minus for what it is', async () => {
+    const { flow } = named('guess and check');
+    const first = flow.states.find((s) => s.ask.kind === 'number' && s.ask.sides);
+    if (!first) throw new Error('No question has sides.');
+    let given: DrillInput[] = [];
+    const { hands } = drawn(<Drill flow={{ ...flow, start: first.name }} onChange={(next) => (given = next)} />);
+    const box = screen.getByRole('textbox');
+    await hands.click(box);
+    await hands.paste('−5');
+    await hands.click(screen.getByRole('button', { name: 'Enter' }));
+    expect(given.map((i) => i.kind === 'number' && i.tenths)).toEqual([-50]);
+  });
 
   it('lets one tag of a group ride with the attempt, and only with that one', async () => {
     const { flow } = named('make rate');

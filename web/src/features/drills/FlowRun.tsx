@@ -18,6 +18,8 @@ interface Props {
   onUndo: () => void;
   /** A warm-up, and a drill that hides its result, show no counts of how it goes. */
   hidesCounts?: boolean;
+  /** How many attempts it has, which stays in sight when its result is hidden; nothing where it ends by itself. */
+  planned?: number | null;
   /** The drill's parameters, for its picture. */
   protocol: Protocol;
   calls: readonly Schemas['ShotCall'][];
@@ -38,7 +40,18 @@ const guides: Protocol['kind'][] = [
 
 /** Walks any drill: asks what the flow asks, draws where it stands, shows what it counts. */
 export function FlowRun(props: Props) {
-  const { flow, inputs, onInput, onUndo, hidesCounts = false, protocol, calls, isLeftHanded, routine = [] } = props;
+  const {
+    flow,
+    inputs,
+    onInput,
+    onUndo,
+    hidesCounts = false,
+    planned,
+    protocol,
+    calls,
+    isLeftHanded,
+    routine = [],
+  } = props;
   const walk = walkThrough(flow, inputs);
   const [tags, setTags] = useState<Schemas['AttemptTags']>({});
   const give = (answer: NewAnswer) => {
@@ -69,8 +82,13 @@ export function FlowRun(props: Props) {
           {walk.isComplete ? 'That is the whole of it.' : 'Stopped here.'}
         </Typography>
       )}
+      {hidesCounts && walk.attempts > 0 && (
+        <Box data-testid="flow-attempts" role="status" sx={{ color: 'text.secondary', mt: 1 }}>
+          {planned ? `${walk.attempts} of ${planned}` : `${walk.attempts} so far`}
+        </Box>
+      )}
       {!hidesCounts && (
-        <Box data-testid="flow-counts" sx={{ color: 'text.secondary', mt: 1 }}>
+        <Box data-testid="flow-counts" role="status" sx={{ color: 'text.secondary', mt: 1 }}>
           {displaysOf(flow, walk).map((line) => (
             <div key={line}>{line}</div>
           ))}

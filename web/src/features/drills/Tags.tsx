@@ -25,28 +25,42 @@ export function Tags({
       <Button aria-expanded={isOpen} onClick={() => setIsOpen((o) => !o)}>
         Tag this one
       </Button>
-      {isOpen &&
-        tagGroups.map(([group, title, names]) => (
-          <Box
-            key={group}
-            role="group"
-            aria-label={title}
-            sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center', mb: 0.75, width: '100%', px: 0.5 }}
-          >
-            <Box component="span" sx={{ width: '100%', fontSize: 14, color: 'text.secondary' }}>
-              {title}
-            </Box>
-            {Object.entries(names).map(([tag, name]) => (
-              <Chip
-                key={tag}
-                isOn={value[group] === tag}
-                onClick={() => onChange({ ...value, [group]: value[group] === tag ? null : tag })}
-              >
-                {name}
-              </Chip>
-            ))}
+      {isOpen && <TagChoices value={value} onChange={onChange} />}
+    </>
+  );
+}
+
+/** The tags themselves, group by group. */
+export function TagChoices({
+  value,
+  onChange,
+}: {
+  value: Schemas['AttemptTags'];
+  onChange: (value: Schemas['AttemptTags']) => void;
+}) {
+  return (
+    <>
+      {tagGroups.map(([group, title, names]) => (
+        <Box
+          key={group}
+          role="group"
+          aria-label={title}
+          sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center', mb: 0.75, width: '100%', px: 0.5 }}
+        >
+          <Box component="span" sx={{ width: '100%', fontSize: 14, color: 'text.secondary' }}>
+            {title}
           </Box>
-        ))}
+          {Object.entries(names).map(([tag, name]) => (
+            <Chip
+              key={tag}
+              isOn={value[group] === tag}
+              onClick={() => onChange({ ...value, [group]: value[group] === tag ? null : tag })}
+            >
+              {name}
+            </Chip>
+          ))}
+        </Box>
+      ))}
     </>
   );
 }

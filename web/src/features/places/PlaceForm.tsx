@@ -62,7 +62,7 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
         <Typography variant="h2" sx={{ mr: 'auto' }}>
           {place.name || 'New place'}
         </Typography>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button type="submit" variant="contained" disabled={save.isPending}>
           Save<Key>Ctrl S</Key>
         </Button>

@@ -123,7 +123,7 @@ function About({ view, all, onEdit }: { view: PlaceView; all: PlaceView[]; onEdi
         <Typography variant="h2" sx={{ mr: 'auto' }}>
           {place.name}
         </Typography>
-        <Button onClick={() => remove.mutate(view.id)}>Take off the list</Button>
+        <Button onClick={() => remove.mutate(view.id)}>Remove this place</Button>
         <Button variant="outlined" onClick={onEdit}>
           Change
         </Button>

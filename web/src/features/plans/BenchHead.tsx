@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
 import { Key } from '../../ui/states';
 import type { BenchState } from './useBench';
 
@@ -35,8 +36,13 @@ export function BenchHead({ bench, onDraftOne, onSet, onRemove }: Props) {
           Draft one<Key>g</Key>
         </Button>
         {bench.isSaved && (
+          <Button disabled={bench.isDirty} component={Link} to="/plans/new" state={{ copyOf: draft.plan }}>
+            Copy
+          </Button>
+        )}
+        {bench.isSaved && (
           <Button onClick={onRemove} disabled={bench.isDirty}>
-            Take off the list
+            Remove this plan
           </Button>
         )}
         {bench.isSaved && (

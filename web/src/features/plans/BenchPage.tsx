@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useLocation, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { Loading, Trouble } from '../../ui/states';
 import { Bench } from './Bench';
-import { emptyPlan, planFrom } from './draft';
+import { copyOf, emptyPlan, planFrom, type Plan } from './draft';
 import { squad } from './FrameFields';
 import { usePlan } from './queries';
 
@@ -26,7 +26,9 @@ function useWrittenFor() {
 
 function NewPlan() {
   const [id] = useState(() => uuid());
-  return <Bench id={id} draftKey="new" start={emptyPlan} version={undefined} {...useWrittenFor()} />;
+  const copied = (useLocation().state as { copyOf?: Plan } | null)?.copyOf;
+  const [start] = useState(() => (copied ? copyOf(copied) : emptyPlan));
+  return <Bench id={id} draftName="new" start={emptyPlan} begins={start} version={undefined} {...useWrittenFor()} />;
 }
 
 function SavedPlan({ id }: { id: string }) {
@@ -34,5 +36,5 @@ function SavedPlan({ id }: { id: string }) {
   const writtenFor = useWrittenFor();
   if (plan.isPending) return <Loading what="the plan" />;
   if (plan.error) return <Trouble error={plan.error} onRetry={() => void plan.refetch()} />;
-  return <Bench id={id} draftKey={id} start={planFrom(plan.data.plan)} version={plan.data.version} {...writtenFor} />;
+  return <Bench id={id} draftName={id} start={planFrom(plan.data.plan)} version={plan.data.version} {...writtenFor} />;
 }

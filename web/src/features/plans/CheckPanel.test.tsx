@@ -27,7 +27,13 @@ const tooFast: Schemas['Finding'] = {
 
 function panel(findings: Schemas['Finding'][], shares: Schemas['ShareView'][] = []) {
   const told = { onSelect: vi.fn(), onFix: vi.fn(), onOverrule: vi.fn() };
-  const check = { findings, shares, areas: [], approach: 'evenSplit' } as unknown as Schemas['PlanCheckView'];
+  const check = {
+    isChecked: true,
+    findings,
+    shares,
+    areas: [],
+    approach: 'evenSplit',
+  } as unknown as Schemas['PlanCheckView'];
   return { told, ...drawn(<CheckPanel check={check} plan={plan} isFixing={false} {...told} />) };
 }
 
@@ -35,6 +41,30 @@ describe('what the check says beside the plan', () => {
   it('says so when nothing stands against it', () => {
     panel([]);
     expect(screen.getByText('Nothing stands against it')).toBeTruthy();
+  });
+
+  it('says so where it was not checked', () => {
+    const check = { isChecked: false, findings: [], shares: [], areas: [] } as unknown as Schemas['PlanCheckView'];
+    drawn(
+      <CheckPanel check={check} plan={plan} isFixing={false} onSelect={vi.fn()} onFix={vi.fn()} onOverrule={vi.fn()} />,
+    );
+    expect(screen.getByText('Not checked yet')).toBeTruthy();
+  });
+
+  it('shows what the last answer found and no more, also of one rule twice', () => {
+    const twice = [tooFast, { ...tooFast, segmentId: null, why: 'One.' }, { ...tooFast, segmentId: null, why: 'Two.' }];
+    const { again } = panel(twice);
+    expect(screen.getAllByTestId('finding')).toHaveLength(3);
+    const check = {
+      isChecked: true,
+      findings: [twice[2]],
+      shares: [],
+      areas: [],
+    } as unknown as Schemas['PlanCheckView'];
+    again(
+      <CheckPanel check={check} plan={plan} isFixing={false} onSelect={vi.fn()} onFix={vi.fn()} onOverrule={vi.fn()} />,
+    );
+    expect(screen.getAllByTestId('finding').map((f) => f.textContent)).toEqual([expect.stringContaining('Two.')]);
   });
 
   it('points at the segment, and its fix is one click away', async () => {
@@ -48,12 +78,12 @@ describe('what the check says beside the plan', () => {
 
   it('offers no way around a stop', () => {
     panel([noPurpose]);
-    expect(screen.queryByRole('button', { name: 'Live with it' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Keep it like this' })).toBeNull();
   });
 
   it('wants a reason before a finding is lived with', async () => {
     const { hands, told } = panel([tooFast]);
-    await hands.click(screen.getByRole('button', { name: 'Live with it' }));
+    await hands.click(screen.getByRole('button', { name: 'Keep it like this' }));
     const why = screen.getByLabelText('Why');
     await hands.type(why, '   ');
     expect(screen.getByRole('button', { name: 'Keep' })).toHaveProperty('disabled', true);

@@ -29,12 +29,20 @@ export function CheckPanel({ check, plan, onSelect, onFix, isFixing, onOverrule 
   return (
     <Box component="section" aria-label="Check" sx={{ minWidth: 0 }}>
       <Typography variant="h2" sx={{ fontSize: '1.15rem' }}>
-        {standing.length === 0 ? 'Nothing stands against it' : `${standing.length} to look at`}
+        {check && !check.isChecked
+          ? 'Not checked yet'
+          : standing.length === 0
+            ? 'Nothing stands against it'
+            : `${standing.length} to look at`}
       </Typography>
+      {check && !check.isChecked && (
+        <Typography sx={{ fontSize: 15 }}>The fields marked in red come first; then it is checked again.</Typography>
+      )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, mt: 0.5 }}>
-        {standing.map((finding) => (
+        {standing.map((finding, i) => (
           <Item
-            key={`${finding.id} ${finding.segmentId ?? ''}`}
+            // A rule can find two things at one place; what it says tells them apart, and failing that their order.
+            key={`${finding.id} ${finding.segmentId ?? ''} ${finding.why} ${standing.slice(0, i).filter((f) => f.why === finding.why).length}`}
             finding={finding}
             title={plan.segments.find((s) => s.id === finding.segmentId)?.title}
             hasKey={finding === firstFix}
@@ -48,7 +56,7 @@ export function CheckPanel({ check, plan, onSelect, onFix, isFixing, onOverrule 
       {overruled.length > 0 && (
         <Box sx={{ mt: 1.5, fontSize: 14.5, color: 'text.secondary' }}>
           {overruled.map((f) => (
-            <Box key={`${f.id} ${f.segmentId ?? ''}`} sx={{ mb: 0.75 }}>
+            <Box key={`${f.id} ${f.segmentId ?? ''} ${f.why}`} sx={{ mb: 0.75 }}>
               {f.why} Kept, because: {f.overruledBecause}{' '}
               <Button size="small" sx={{ py: 0, minHeight: 26 }} onClick={() => onOverrule(f, undefined)}>
                 Take back
@@ -114,7 +122,7 @@ function Item({
         )}
         {finding.level !== 'stop' && reason === undefined && (
           <Button size="small" onClick={() => setReason('')} sx={{ minHeight: 30, color: 'text.secondary' }}>
-            Live with it
+            Keep it like this
           </Button>
         )}
       </Box>

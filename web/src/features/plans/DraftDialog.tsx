@@ -54,7 +54,7 @@ export function DraftDialog({ frame, error, isDrafting, onDraft, onClose }: Prop
         {error && !isSaidAtFields && <Trouble error={error} />}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"
           disabled={isDrafting}

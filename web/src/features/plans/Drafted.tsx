@@ -19,15 +19,19 @@ export function Drafted({ drafted, another, plan, isDrafting, onAnother, onClose
   return (
     <Box component="section" aria-label="Draft">
       <Notice text={another === 0 ? 'Drafted. Everything can be changed.' : `Draft ${another + 1}.`}>
-        <Button disabled={isDrafting} onClick={() => onAnother(another + 1)}>
-          Another
-        </Button>
+        {drafted.hasAnother ? (
+          <Button disabled={isDrafting} onClick={() => onAnother(another + 1)}>
+            Another
+          </Button>
+        ) : (
+          <span>There is no other one for these answers.</span>
+        )}
         {another > 0 && (
           <Button disabled={isDrafting} onClick={() => onAnother(another - 1)}>
             The one before
           </Button>
         )}
-        <Button onClick={onClose}>Fine</Button>
+        <Button onClick={onClose}>Keep this one</Button>
       </Notice>
       <Box component="ol" sx={{ m: 0, mb: 1.5, pl: 2.5, fontSize: 14.5, columns: { md: 2 }, columnGap: 4 }}>
         {reasons.map((r) => (

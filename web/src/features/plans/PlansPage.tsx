@@ -3,14 +3,34 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link, useNavigate } from 'react-router';
 import { useKeys } from '../../app/keys';
-import { count, minutes } from '../../ui/format';
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { Choice, Field, optionsOf } from '../../ui/Field';
+import { areas, count, dayName, minutes } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, Loading, Trouble } from '../../ui/states';
 import { usePlans } from './queries';
 
-/** All plans of the academy, the one changed last first. */
+type Summary = Schemas['PlanSummary'];
+
+const orders = {
+  changed: { name: 'changed last', by: (a: Summary, b: Summary) => b.updatedAt.localeCompare(a.updatedAt) },
+  used: { name: 'used last', by: (a: Summary, b: Summary) => (b.usedLast ?? '').localeCompare(a.usedLast ?? '') },
+  minutes: { name: 'minutes', by: (a: Summary, b: Summary) => a.totals.minutes - b.totals.minutes },
+  title: { name: 'title', by: (a: Summary, b: Summary) => a.title.localeCompare(b.title) },
+} as const;
+
+/** All plans of the academy, to be found by words, student or area. */
 export function PlansPage() {
   const plans = usePlans();
+  const [text, setText] = useState('');
+  const [area, setArea] = useState<Schemas['Area'] | ''>('');
+  const [order, setOrder] = useState<keyof typeof orders>('changed');
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = (plans.data ?? [])
+    .filter((p) => words.every((w) => [p.title, p.purpose, ...p.students].join(' ').toLowerCase().includes(w)))
+    .filter((p) => area === '' || p.areas.includes(area))
+    .toSorted(orders[order].by);
   const navigate = useNavigate();
   useKeys({ n: () => void navigate('/plans/new') });
   return (
@@ -26,8 +46,37 @@ export function PlansPage() {
       {plans.data?.length === 0 && (
         <Empty title="No plans yet">A plan is one visit: a purpose, and segments from warm-up to the course.</Empty>
       )}
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {plans.data?.map((plan) => (
+      {(plans.data?.length ?? 0) > 0 && (
+        <Box
+          role="search"
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr', sm: '1.6fr 1fr 1fr' },
+            gap: 1.5,
+            mb: 1.5,
+            maxWidth: 820,
+          }}
+        >
+          <Field label="Words or a student" value={text} onChange={(e) => setText(e.target.value)} />
+          <Choice
+            label="Area"
+            value={area}
+            options={[{ value: '', label: 'all of the game' }, ...optionsOf(areas)]}
+            onChange={setArea}
+          />
+          <Choice
+            label="In order of"
+            value={order}
+            options={(Object.keys(orders) as (keyof typeof orders)[]).map((o) => ({ value: o, label: orders[o].name }))}
+            onChange={setOrder}
+          />
+        </Box>
+      )}
+      {plans.data && plans.data.length > 0 && found.length === 0 && (
+        <Empty title="No plan like that">Fewer words find more.</Empty>
+      )}
+      <Box component="ul" aria-live="polite" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {found.map((plan) => (
           <Box
             component="li"
             key={plan.id}
@@ -49,6 +98,13 @@ export function PlansPage() {
                 {plan.purpose || 'No purpose yet'}
                 {!plan.canPublish && ' · not ready to publish'}
               </Typography>
+              {plan.usedLast && (
+                <Typography sx={{ color: 'text.secondary', fontSize: 14.5 }}>
+                  Last set for {dayName(plan.usedLast)}
+                  {plan.students.length > 0 &&
+                    `, ${plan.students.length > 3 ? count(plan.students.length, 'student') : plan.students.join(', ')}`}
+                </Typography>
+              )}
             </Box>
             <Typography>
               {minutes(plan.totals.minutes)}

@@ -53,7 +53,7 @@ export function SetForStudentDialog({
         {place.error && <Trouble error={place.error} />}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"
           disabled={studentId === '' || place.isPending}

@@ -54,6 +54,17 @@ export function planFrom(plan: Schemas['SessionPlan']): Plan {
   };
 }
 
+/** A plan of its own with everything another one says; its segments are new ones. */
+export function copyOf(plan: Plan): Plan {
+  const ids = new Map(plan.segments.map((s) => [s.id, uuid()]));
+  return {
+    ...plan,
+    title: `${plan.title}, copy`,
+    segments: plan.segments.map((s) => ({ ...s, id: ids.get(s.id) ?? s.id })),
+    overruled: plan.overruled.map((o) => ({ ...o, segmentId: o.segmentId ? (ids.get(o.segmentId) ?? null) : null })),
+  };
+}
+
 export const emptyPlan: Plan = { title: '', purpose: '', successTest: '', segments: [], frame: {}, overruled: [] };
 
 /** What a new segment of a phase starts as. */

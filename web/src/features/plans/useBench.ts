@@ -1,13 +1,12 @@
 import { useEffect, useEffectEvent, useReducer, useState } from 'react';
 import { useBlocker, useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
+import { draftKey, usePerson } from '../../app/session';
 import { changed, opened, planFrom, type Plan } from './draft';
 import { useCheck, useSavePlan, type For } from './queries';
 
-const storageKey = (key: string) => `morning-round-bench-${key}`;
-
 function keptDraft(key: string): Plan | undefined {
-  const text = localStorage.getItem(storageKey(key));
+  const text = localStorage.getItem(key);
   return text ? planFrom(JSON.parse(text) as Schemas['SessionPlan']) : undefined;
 }
 
@@ -27,8 +26,10 @@ function useSettled<T>(value: T, milliseconds: number): T {
 export interface BenchProps {
   id: string;
   /** Under what name unsaved changes are kept on this device. */
-  draftKey: string;
+  draftName: string;
   start: Plan;
+  /** What the bench begins with where nothing of it is saved, such as a copy of another plan. */
+  begins?: Plan;
   /** None for a plan that was never saved. */
   version: number | undefined;
   /** For whom it is written. */
@@ -36,9 +37,10 @@ export interface BenchProps {
 }
 
 /** The state of the bench: the text, what the server makes of it, and whether it is saved. */
-export function useBench({ id, draftKey, start, version: startVersion, writtenFor }: BenchProps) {
-  const [restored] = useState(() => keptDraft(draftKey));
-  const [draft, change] = useReducer(changed, restored ?? start, opened);
+export function useBench({ id, draftName, start, begins, version: startVersion, writtenFor }: BenchProps) {
+  const stored = draftKey(usePerson().accountId, `bench-${draftName}`);
+  const [restored] = useState(() => keptDraft(stored));
+  const [draft, change] = useReducer(changed, begins && begins !== start ? begins : (restored ?? start), opened);
   const [saved, setSaved] = useState({ plan: start, version: startVersion });
   const [newer, setNewer] = useState<Schemas['PlanView']>();
   const check = useCheck(useSettled(draft.plan, 25), writtenFor);
@@ -48,9 +50,9 @@ export function useBench({ id, draftKey, start, version: startVersion, writtenFo
 
   // What was typed survives a closed tab or a browser that gave up.
   useEffect(() => {
-    if (isDirty) localStorage.setItem(storageKey(draftKey), JSON.stringify(draft.plan));
-    else localStorage.removeItem(storageKey(draftKey));
-  }, [draft.plan, isDirty, draftKey]);
+    if (isDirty) localStorage.setItem(stored, JSON.stringify(draft.plan));
+    else localStorage.removeItem(stored);
+  }, [draft.plan, isDirty, stored]);
   useEffect(() => {
     if (!isDirty) return;
     const warn = (e: BeforeUnloadEvent) => e.preventDefault();
@@ -71,7 +73,7 @@ export function useBench({ id, draftKey, start, version: startVersion, writtenFo
         onSuccess: (view) => {
           setSaved({ plan, version: view.version });
           setNewer(undefined);
-          localStorage.removeItem(storageKey(draftKey));
+          localStorage.removeItem(stored);
           if (version === undefined)
             void navigate({ pathname: `/plans/${id}`, search: window.location.search }, { replace: true });
         },
@@ -108,7 +110,8 @@ export function useBench({ id, draftKey, start, version: startVersion, writtenFo
     isSaving: save.isPending,
     saveError: newer ? null : save.error,
     save: () => saveOver(saved.version),
-    wasRestored: restored !== undefined && isDirty,
+    /** Until something is written on top: what is dropped is what was found, and nothing since. */
+    wasRestored: restored !== undefined && isDirty && draft.plan === restored,
     discard: () => change({ do: 'open', plan: saved.plan }),
     newer: newer && {
       take: () => {

@@ -7,9 +7,10 @@ import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/session';
-import { dayName, hands, levels, percent, standings } from '../../ui/format';
+import { dayName, dueInWords, hands, levels, percent, standings } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, Loading, Trouble } from '../../ui/states';
+import { OpenPainList } from '../../ui/OpenPainList';
 import { InviteCoach } from '../students/Invite';
 import { StudentDialog } from '../students/StudentDialog';
 import { TeeLine } from './TeeLine';
@@ -90,6 +91,7 @@ function Stop({ bay }: { bay: Schemas['Bay'] }) {
         <Typography variant="body2" sx={{ color: 'text.secondary', mt: 0.5 }}>
           {levels[student.level]} · {hands[student.hand]}
         </Typography>
+        <OpenPainList pains={bay.openPain} />
         {student.coachNote && <Typography sx={{ mt: 1 }}>{student.coachNote}</Typography>}
         <Button component={Link} to={`/students/${student.id}`} variant="contained" sx={{ mt: 2 }}>
           Open<Key>Enter</Key>
@@ -97,7 +99,7 @@ function Stop({ bay }: { bay: Schemas['Bay'] }) {
       </Box>
       <Box>
         <Typography variant="h3" sx={{ mb: 1 }}>
-          This week {bay.thisWeek.fraction !== null && `· ${percent(bay.thisWeek.fraction)}`}
+          This week{dueInWords(bay.thisWeek) && ` · ${dueInWords(bay.thisWeek)}`}
         </Typography>
         {bay.sessions.length === 0 && <Typography sx={{ color: 'text.secondary' }}>Nothing set.</Typography>}
         <Box sx={{ display: 'grid', gap: 1.25 }}>
@@ -143,10 +145,14 @@ function reasonInWords(look: Schemas['Look']): string {
       return `Pain: ${look.words}`;
     case 'nothingSet':
       return 'Nothing set for this week';
+    case 'lightPain':
+      return `Still hurts: ${look.words}`;
+    case 'behind':
+      return `Behind: ${look.words}`;
     case 'missed':
       return `Sessions ${look.words}, this week and last`;
     case 'note':
-      return 'Left a note';
+      return look.words === 'note' ? 'Left a note' : `Look: ${look.words}`;
     case 'away':
       return 'Away this week';
     case 'onTrack':
@@ -195,7 +201,7 @@ function Squad({ bays }: { bays: Schemas['Bay'][] }) {
             <td>{look.words}</td>
             <td>{last?.practisedOn ? dayName(last.practisedOn) : '–'}</td>
             <td>{last ? <SessionStrip size="tiny" segments={last.strip} label={last.title} /> : '–'}</td>
-            <td>{percent(thisWeek.fraction)}</td>
+            <td>{dueInWords(thisWeek) || percent(thisWeek.fraction)}</td>
           </tr>
         ))}
       </tbody>

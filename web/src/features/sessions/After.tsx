@@ -1,15 +1,20 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Link } from 'react-router';
+import { useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { displaysOf, walkThrough, type DrillInput } from '../drills/flow';
 import { Loading } from '../../ui/states';
+import { StepHeading } from '../../ui/StepHeading';
+import type { LogState, NewEntry } from './log';
+import { Mending } from './Mending';
 import { useJudged, type Session } from './queries';
 
 interface Props {
   session: Session;
-  inputs: Record<string, DrillInput[]>;
+  state: LogState;
+  add: (...entries: NewEntry[]) => void;
   isSent: boolean;
   isLesson: boolean;
   home: { to: string; name: string };
@@ -17,17 +22,19 @@ interface Props {
 }
 
 /** What the session gave. Until it is sent, by the phone's own counts, and it says so. */
-export function After({ session, inputs, isSent, isLesson, home, onLeave }: Props) {
+export function After({ session, state, add, isSent, isLesson, home, onLeave }: Props) {
+  const [isMending, setIsMending] = useState(useLocation().hash === '#mend');
   const { assignmentId } = session.card;
+  if (isMending) return <Mending session={session} state={state} add={add} onDone={() => setIsMending(false)} />;
   return (
     <Box sx={{ pt: 3 }}>
-      <Typography variant="h1">That was it for today</Typography>
+      <StepHeading>That was it for today</StepHeading>
       <Typography sx={{ mt: 1, fontSize: 18 }}>
         {isSent
           ? `${isLesson ? session.studentName : 'Your coach'} can see it now.`
           : 'It is kept on this device and will be sent as soon as there is a connection.'}
       </Typography>
-      {isSent ? <Judged assignmentId={assignmentId} /> : <Counted session={session} inputs={inputs} />}
+      {isSent ? <Judged assignmentId={assignmentId} /> : <Counted session={session} inputs={state.inputs} />}
       <Box sx={{ display: 'grid', gap: 1, mt: 3 }}>
         <Button
           component={Link}
@@ -39,6 +46,11 @@ export function After({ session, inputs, isSent, isLesson, home, onLeave }: Prop
         >
           Look back
         </Button>
+        {!isLesson && (
+          <Button variant="outlined" onClick={() => setIsMending(true)} sx={{ minHeight: 60, borderRadius: 30 }}>
+            Add to it or put it right
+          </Button>
+        )}
         <Button component={Link} to={home.to} onClick={onLeave} sx={{ minHeight: 56 }}>
           {home.name}
         </Button>

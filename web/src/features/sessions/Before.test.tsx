@@ -32,14 +32,18 @@ const session = {
   trims: [trim(15, null), trim(30, null), trim(45, null), trim(30, 20), trim(30, 40), trim(45, 40)],
 } as unknown as Session;
 
-function before(dropped: string[] = []) {
+function before(dropped: string[] = [], openPain: Session['openPain'] = [], said: never[] = []) {
   const onBegin = vi.fn();
+  const onFollowUp = vi.fn();
   const onLeave = vi.fn();
   const shown = drawn(
     <Before
-      session={session}
+      session={{ ...session, openPain }}
       isLesson={false}
       dropped={new Set(dropped)}
+      said={said}
+      reported={[]}
+      onFollowUp={onFollowUp}
       onBegin={onBegin}
       onHurt={vi.fn()}
       onLeave={onLeave}
@@ -54,10 +58,38 @@ function before(dropped: string[] = []) {
     await shown.hands.click(screen.getByRole('button', { name: 'Begin' }));
     return onBegin.mock.calls[0] as [unknown, Trim | undefined];
   };
-  return { ...shown, onLeave, comesWith, begun };
+  return { ...shown, onLeave, onFollowUp, comesWith, begun };
 }
 
+const sore = {
+  part: 'lowerBack',
+  side: null,
+  where: '',
+  level: 2,
+  sharp: false,
+  since: '2026-05-01',
+  lastOn: '2026-05-04',
+  needsClearing: false,
+  words: 'lower back, 2 of 10',
+  segmentIds: [],
+  sessionsSince: 0,
+  minutesSince: 0,
+} satisfies Session['openPain'][number];
+
 describe('a session before it begins', () => {
+  it('asks first how pain of an earlier session is', async () => {
+    const { hands, onFollowUp } = before([], [sore]);
+    expect(screen.getByRole('button', { name: 'Say first how it is today' })).toHaveProperty('disabled', true);
+    await hands.click(screen.getByRole('button', { name: 'Still there' }));
+    expect(onFollowUp).toHaveBeenCalledWith({
+      kind: 'painFollowedUp',
+      part: 'lowerBack',
+      side: null,
+      level: 2,
+      needsClearing: false,
+    });
+  });
+
   it('asks nothing that has to be answered', async () => {
     const { begun } = before();
     expect(await begun()).toEqual([{}, undefined]);

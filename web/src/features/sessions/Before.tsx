@@ -4,8 +4,11 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Link } from 'react-router';
-import { count, minutes, places } from '../../ui/format';
+import { count, dayName, minutes, places } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
+import { StepHeading } from '../../ui/StepHeading';
+import type { EntryOf } from './log';
+import { OpenPainQuestions, saidOf, type FollowUp } from './OpenPain';
 import { Readiness, type Ready } from './Readiness';
 import type { Session } from './queries';
 
@@ -16,6 +19,10 @@ interface Props {
   isLesson: boolean;
   /** Segments that fall out because they load what hurts. */
   dropped: ReadonlySet<string>;
+  /** What was said today of pain of earlier sessions, and what was reported. */
+  said: readonly EntryOf<'painFollowedUp'>[];
+  reported: readonly EntryOf<'pain'>[];
+  onFollowUp: (followUp: FollowUp) => void;
   onBegin: (ready: Ready, trim: Trim | undefined) => void;
   onHurt: () => void;
   /** Ends it before it began: nothing in it spares what hurts. */
@@ -41,19 +48,19 @@ const left = (trim: Trim | undefined, segment: { id: string; minutes: number }) 
   trim ? trim.kept.find((k) => k.segmentId === segment.id)?.minutes : segment.minutes;
 
 /** The session before it begins: what for, what is in it, and how the student comes. */
-export function Before({ session, isLesson, dropped, onBegin, onHurt, onLeave }: Props) {
+export function Before({ session, isLesson, dropped, said, reported, onFollowUp, onBegin, onHurt, onLeave }: Props) {
   const [ready, setReady] = useState<Ready>({});
   const [keepsWhole, setKeepsWhole] = useState(false);
   const { plan, totals } = session;
   const trim = trimFor(session, ready, dropped);
   const taken = keepsWhole ? undefined : trim;
   const sparesNothing = dropped.size > 0 && plan.segments.every((s) => s.kind === 'pause' || dropped.has(s.id));
+  const isWorse = (pain: Session['openPain'][number]) => saidOf(pain, reported) !== undefined;
+  const isUnsaid = session.openPain.some((pain) => saidOf(pain, said) === undefined && !isWorse(pain));
   const where = [...new Set(plan.segments.flatMap((s) => (s.kind === 'practice' ? [places[s.place]] : [])))];
   return (
     <>
-      <Typography variant="h1" sx={{ mt: 2.5 }}>
-        {plan.title}
-      </Typography>
+      <StepHeading sx={{ mt: 2.5 }}>{plan.title}</StepHeading>
       <Typography sx={{ mt: 1, fontSize: 18 }}>{plan.purpose}</Typography>
       {plan.successTest && (
         <Typography sx={{ mt: 0.5, color: 'text.secondary' }}>You will know by this: {plan.successTest}.</Typography>
@@ -62,7 +69,14 @@ export function Before({ session, isLesson, dropped, onBegin, onHurt, onLeave }:
         {minutes(totals.minutes)}
         {totals.ballsBought > 0 && `, ${count(totals.ballsBought, 'ball')} to buy`} · {where.join(', ').toLowerCase()}
       </Typography>
-      <Readiness value={ready} onChange={setReady} />
+      {session.checkpoint && (
+        <Typography sx={{ mt: 1, p: 1.25, bgcolor: 'background.paper', borderRadius: 2 }}>
+          {isLesson ? 'Look first at' : 'Keep in mind'}: <b>{session.checkpoint.text}</b> (agreed on{' '}
+          {dayName(session.checkpoint.day)})
+        </Typography>
+      )}
+      <OpenPainQuestions session={session} said={said} isWorse={isWorse} onSay={onFollowUp} onWorse={onHurt} />
+      {!isLesson && <Readiness value={ready} onChange={setReady} />}
       {trim && (
         <Box
           component="section"
@@ -125,10 +139,11 @@ export function Before({ session, isLesson, dropped, onBegin, onHurt, onLeave }:
         ) : (
           <Button
             variant="contained"
+            disabled={isUnsaid}
             onClick={() => onBegin(ready, taken)}
             sx={{ minHeight: 64, fontSize: 19, borderRadius: 32 }}
           >
-            {isLesson ? 'Begin the lesson' : 'Begin'}
+            {isUnsaid ? 'Say first how it is today' : isLesson ? 'Begin the lesson' : 'Begin'}
           </Button>
         )}
         <Button onClick={onHurt} sx={{ minHeight: 56 }}>

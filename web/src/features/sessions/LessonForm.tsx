@@ -8,16 +8,20 @@ import { Choice, Field, optionsOf } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { places } from '../../ui/format';
 import { phases } from '../../ui/phases';
+import { StepHeading } from '../../ui/StepHeading';
 import type { NewEntry } from './log';
 
 interface Props {
   studentName: string;
+  /** What was noted while it ran. */
+  notes: string;
   onFinish: (noted: NewEntry & { kind: 'lessonNoted' }) => void;
   onBack: (() => void) | undefined;
 }
 
 /** What coach and student agreed: the checkpoint, and the homework, which becomes a draft of next week. */
-export function LessonForm({ studentName, onFinish, onBack }: Props) {
+export function LessonForm({ studentName, notes: notedBefore, onFinish, onBack }: Props) {
+  const [notes, setNotes] = useState(notedBefore);
   const [segmentId] = useState(() => uuid());
   const [checkpoint, setCheckpoint] = useState('');
   const [title, setTitle] = useState('');
@@ -31,7 +35,7 @@ export function LessonForm({ studentName, onFinish, onBack }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 2, mt: 2.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline' }}>
-        <Typography variant="h1">What did you agree?</Typography>
+        <StepHeading>What did you agree?</StepHeading>
         {onBack && (
           <Button onClick={onBack} sx={{ ml: 'auto', minHeight: 56 }}>
             Back to the lesson
@@ -43,6 +47,14 @@ export function LessonForm({ studentName, onFinish, onBack }: Props) {
         value={checkpoint}
         onChange={(e) => setCheckpoint(e.target.value)}
         inputProps={{ maxLength: 400 }}
+      />
+      <Field
+        label="Notes"
+        multiline
+        minRows={2}
+        value={notes}
+        onChange={(e) => setNotes(e.target.value)}
+        inputProps={{ maxLength: 2000 }}
       />
       <Field
         label="Homework"
@@ -84,6 +96,7 @@ export function LessonForm({ studentName, onFinish, onBack }: Props) {
           onFinish({
             kind: 'lessonNoted',
             checkpoint: checkpoint.trim(),
+            notes: notes.trim(),
             homework: hasHomework
               ? {
                   segmentId,

@@ -22,6 +22,8 @@ import { useRunningLog, type OnServer } from './useRunningLog';
 /** What the card says of one segment. */
 interface Line {
   outcome?: Schemas['SegmentOutcome'];
+  /** How much of it was done in part; nothing where nobody knows. */
+  percent?: number | null;
   balls?: number | null;
   attempts?: string;
 }
@@ -82,7 +84,14 @@ export function Paper({ session, onServer }: { session: Session; onServer: OnSer
         if (line.balls) entries.push({ kind: 'counted', segmentId, balls: Math.round(line.balls), at: when() });
         at += segment.minutes * 60_000;
       }
-      entries.push({ kind: 'settled', segmentId, outcome: line.outcome, at: when() });
+      const percent = line.outcome === 'partDone' ? line.percent : null;
+      entries.push({
+        kind: 'settled',
+        segmentId,
+        outcome: line.outcome,
+        at: when(),
+        ...(percent ? { percent } : {}),
+      });
     }
     entries.push({ kind: 'rated', note, ...rating, at: when() }, { kind: 'finished', at: when() });
     log.add(...entries);
@@ -215,6 +224,24 @@ function SegmentLine({ segment, line, drill, reading, onChange }: SegmentLinePro
           </Button>
         ))}
       </Box>
+      {line.outcome === 'partDone' && (
+        <Box role="group" aria-label={`How much of ${segment.title}`} sx={{ mt: 1 }}>
+          <Box sx={{ fontSize: 14, color: 'text.secondary', mb: 0.5 }}>How much of it?</Box>
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 0.75 }}>
+            {([25, 50, 75, null] as const).map((percent) => (
+              <Button
+                key={String(percent)}
+                variant={(line.percent ?? null) === percent ? 'contained' : 'outlined'}
+                aria-pressed={(line.percent ?? null) === percent}
+                onClick={() => onChange({ percent })}
+                sx={{ minHeight: 56, borderRadius: 2, px: 0.5 }}
+              >
+                {percent === null ? 'No idea' : percent === 25 ? 'A quarter' : percent === 50 ? 'Half' : 'Most'}
+              </Button>
+            ))}
+          </Box>
+        </Box>
+      )}
       {isDone && !drill && segment.balls > 0 && (
         <Box sx={{ maxWidth: 160, mt: 1 }}>
           <NumberField label="Balls" optional value={line.balls} onChange={(balls) => onChange({ balls })} />

@@ -2,23 +2,27 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link } from 'react-router';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { Link, useLocation } from 'react-router';
 import { usePerson } from '../../app/session';
+import { Field } from '../../ui/Field';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Loading } from '../../ui/states';
 import { planFrom, type Plan, type Segment } from '../plans/draft';
 import { After } from './After';
 import { Before, type Trim } from './Before';
 import { LessonForm } from './LessonForm';
+import { ClockQuestion } from './ClockQuestion';
 import { ballsOf, stateOf, type EntryOf } from './log';
+import { leftOutFor } from './OpenPain';
 import { PainDialog } from './PainDialog';
 import type { Session } from './queries';
 import { RatingForm } from './RatingForm';
 import type { Ready } from './Readiness';
 import { SegmentRun } from './SegmentRun';
-import { InAnotherTab, SyncLine, SyncProblem } from './SyncLine';
+import { InAnotherTab, SyncLine, SyncNews, SyncProblem } from './SyncLine';
 import { useRunningLog, type OnServer } from './useRunningLog';
+import { useSilence } from './useSilence';
 import { useWakeLock } from './useWakeLock';
 
 /** The plan as it was made to fit; what fell out is not asked for. */
@@ -68,30 +72,32 @@ export function Practice({ session, onServer }: Props) {
   const [isEnding, setIsEnding] = useState(false);
   const queries = useQueryClient();
   const { state } = log;
+  const notes = typeof log.ratingDraft?.notes === 'string' ? log.ratingDraft.notes : '';
   const plan = trimmed(planFrom(session.plan), state.trim);
   const hasBegun = Object.keys(state.segments).length > 0;
-  const endsByPain = state.pain.some(
+  const ending = state.pain.find(
     (p) =>
       (p.sharp && session.pain.sharpEndsSession) ||
       session.pain.scale.some((s) => s.level === p.level && s.endsSession),
   );
+  const endsByPain = ending !== undefined || state.unwell !== null;
   // What falls out for each part was worked out on the server; here it is only looked up.
-  const dropped = new Set(
-    state.pain.flatMap((p) =>
+  const dropped = new Set([
+    ...leftOutFor(session, state.followUps),
+    ...state.pain.flatMap((p) =>
       session.painDrops.filter((d) => d.part === p.part && d.side === (p.side ?? null)).flatMap((d) => d.segmentIds),
     ),
-  );
+  ]);
   const isOpen = (id: string) => stateOf(state, id).outcome === null && !dropped.has(id);
   const current = plan.segments.find((s) => isOpen(s.id));
   const leftOut = plan.segments.filter((s) => dropped.has(s.id) && stateOf(state, s.id).outcome === null);
   useWakeLock(hasBegun && !state.isFinished);
 
-  if (log.isElsewhere) return <InAnotherTab onTakeOver={log.takeOver} />;
-  if (!log.isReady) return <Loading what="your log" />;
-
   const home = isLesson
     ? { to: `/students/${session.studentId}`, name: `To ${session.studentName}` }
     : { to: '/my-week', name: 'To my week' };
+  // A clock that ran on with nobody tapping is asked about, once, before anything else is added to it.
+  const silent = useSilence(state.running?.seen, log.lastAt, session.askAfterMinutes);
   const begin = (ready: Ready, trim: Trim | undefined) => {
     if (!current) return;
     const said = Object.values(ready).some((answer) => answer !== null);
@@ -115,6 +121,21 @@ export function Practice({ session, onServer }: Props) {
       };
     });
 
+  // A lesson begins with the press that opened it.
+  const beginsAtOnce = (useLocation().state as { begins?: boolean } | null)?.begins === true;
+  const hasBegunItself = useRef(false);
+  const beginLesson = useEffectEvent(() => {
+    if (hasBegun || hasBegunItself.current || session.openPain.length > 0) return;
+    hasBegunItself.current = true;
+    begin({}, undefined);
+  });
+  const { isReady } = log;
+  useEffect(() => {
+    if (isLesson && beginsAtOnce && isReady) beginLesson();
+  }, [isLesson, beginsAtOnce, isReady]);
+  if (log.isElsewhere) return <InAnotherTab onTakeOver={log.takeOver} />;
+  if (!log.isReady) return <Loading what="your log" />;
+
   const isOver =
     state.isFinished || session.logs.some((l) => l.finishedAt !== null && l.accountId === person.accountId);
   let screen;
@@ -122,7 +143,8 @@ export function Practice({ session, onServer }: Props) {
     screen = (
       <After
         session={session}
-        inputs={state.inputs}
+        state={state}
+        add={log.add}
         isSent={log.unsent === 0}
         isLesson={isLesson}
         home={home}
@@ -133,10 +155,27 @@ export function Practice({ session, onServer }: Props) {
         }}
       />
     );
-  else if (isLesson && hasBegun && (isEnding || !current || endsByPain))
+  else if (silent !== undefined && state.running && !endsByPain) {
+    const { segmentId, seen, seconds } = state.running;
+    const before = Math.round((stateOf(state, segmentId).seconds + seconds) / 60);
+    screen = (
+      <ClockQuestion
+        title={plan.segments.find((s) => s.id === segmentId)?.title ?? ''}
+        silent={silent}
+        before={before}
+        onAnswer={(practised) =>
+          log.add(
+            { kind: 'stopped', at: new Date(seen + practised * 60_000).toISOString() },
+            { kind: 'entered', segmentId },
+          )
+        }
+      />
+    );
+  } else if (isLesson && hasBegun && (isEnding || !current || endsByPain))
     screen = (
       <LessonForm
         studentName={session.studentName}
+        notes={notes}
         onFinish={(noted) => log.add(noted, { kind: 'finished' })}
         onBack={isEnding && current && !endsByPain ? () => setIsEnding(false) : undefined}
       />
@@ -148,7 +187,16 @@ export function Practice({ session, onServer }: Props) {
         successTest={plan.successTest}
         advice={endsByPain ? session.pain.advice : undefined}
         hasPain={state.pain.length > 0}
+        draft={log.ratingDraft}
+        onDraft={log.keepRatingDraft}
         onHurt={() => setIsHurting(true)}
+        onSlip={
+          ending
+            ? () => log.add({ kind: 'painMended', mends: ending.sequence, level: 0, sharp: false })
+            : state.unwell
+              ? () => log.add({ kind: 'undone', undoes: state.unwell?.sequence ?? 0 })
+              : undefined
+        }
         onFinish={(rating) => log.add(rating, { kind: 'finished' })}
         onBack={
           state.undoable && !endsByPain
@@ -163,6 +211,9 @@ export function Practice({ session, onServer }: Props) {
         session={session}
         isLesson={isLesson}
         dropped={dropped}
+        said={state.followUps}
+        reported={state.pain}
+        onFollowUp={(followUp) => log.add(followUp)}
         onBegin={begin}
         onHurt={() => setIsHurting(true)}
         onLeave={() => log.add({ kind: 'finished' })}
@@ -183,7 +234,18 @@ export function Practice({ session, onServer }: Props) {
 
   return (
     <Box sx={{ pt: 1.5, maxWidth: 620, mx: 'auto' }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 40 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 1,
+          minHeight: 60,
+          position: 'sticky',
+          top: 0,
+          zIndex: 5,
+          bgcolor: 'background.default',
+        }}
+      >
         <Button component={Link} to={home.to} sx={{ ml: -1.25, minHeight: 48, flex: 'none' }}>
           {isLesson ? session.studentName : 'My week'}
         </Button>
@@ -200,6 +262,7 @@ export function Practice({ session, onServer }: Props) {
         )}
       </Box>
       <SyncProblem log={log} />
+      <SyncNews log={log} />
       <SessionStrip segments={strip} label="This session" />
       {hasBegun && !isOver && current && !endsByPain && (
         <Typography data-testid="purpose" sx={{ mt: 0.75, fontSize: 15, fontFamily: 'Literata Variable, serif' }}>
@@ -212,6 +275,16 @@ export function Practice({ session, onServer }: Props) {
         </Typography>
       )}
       {screen}
+      {isLesson && hasBegun && !isOver && !isEnding && current && !endsByPain && (
+        <Field
+          label="Notes of this lesson"
+          multiline
+          minRows={2}
+          value={notes}
+          onChange={(e) => log.keepRatingDraft({ ...log.ratingDraft, notes: e.target.value })}
+          inputProps={{ maxLength: 2000 }}
+        />
+      )}
       {isLesson && hasBegun && !isOver && !isEnding && current && !endsByPain && (
         <Button
           fullWidth
@@ -227,8 +300,8 @@ export function Practice({ session, onServer }: Props) {
         hand={session.hand}
         form={session.pain}
         onClose={() => setIsHurting(false)}
-        onReport={(pain) => {
-          log.add(pain);
+        onReport={(report) => {
+          log.add(report);
           setIsHurting(false);
         }}
       />

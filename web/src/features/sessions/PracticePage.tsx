@@ -21,11 +21,12 @@ function usePractice() {
     const log = await orNothing(phone.logs.where({ accountId, assignmentId: id }).first());
     return { isHere: log !== undefined };
   }, [accountId, id]);
-  const open = kept?.isHere
-    ? undefined
-    : session.data?.logs.find((l) => l.finishedAt === null && l.accountId === accountId);
+  // What runs is gone on from; what is over is mended where it is.
+  const mine = session.data?.logs.filter((l) => l.accountId === accountId) ?? [];
+  const open = kept?.isHere ? undefined : (mine.find((l) => l.finishedAt === null) ?? mine.at(-1));
   const entries = useEntries(open?.id);
-  const onServer = open && entries.data ? { logId: open.id, entries: entries.data } : undefined;
+  const onServer =
+    open && entries.data ? { logId: open.id, entries: entries.data, isFinished: open.finishedAt !== null } : undefined;
   // Without a signal there is nothing to wait for: what this device has is what there is.
   const isPending =
     session.isPending || !kept || (open !== undefined && entries.isPending && entries.failureCount === 0);

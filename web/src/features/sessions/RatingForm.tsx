@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Field } from '../../ui/Field';
+import { StepHeading } from '../../ui/StepHeading';
 import type { EntryOf } from './log';
 import { Scale } from './Scale';
 
@@ -14,7 +15,14 @@ interface Props {
   /** What to read when pain ended the session. */
   advice: string | undefined;
   hasPain: boolean;
-  onHurt: () => void;
+  /** What was answered before the page was left; nothing where nothing was. */
+  draft?: object | null;
+  onDraft?: (draft: Rating) => void;
+  /** Whether a rating that was handed in is changed. */
+  isMending?: boolean;
+  onHurt?: () => void;
+  /** Takes the report back that ended the session: it was a slip of the thumb. */
+  onSlip?: () => void;
   onFinish: (rating: Rating) => void;
   onBack: (() => void) | undefined;
 }
@@ -26,10 +34,15 @@ const scales = [
   ['enjoyment', 'Enjoyment', ['none', 'great']],
 ] as const;
 
+/** The answers alone: what is mended carries the number and time of the entry it was. */
+const answersOf = ({ kind, focus, quality, confidence, enjoyment, effort, purposeMet, nothingHurt, note }: Rating) => ({
+  ...{ kind, focus, quality, confidence, enjoyment, effort, purposeMet, nothingHurt, note },
+});
+
 /** The student's own judgement. Nothing has to be answered. */
-export function RatingForm({ purpose, successTest, advice, hasPain, onHurt, onFinish, onBack }: Props) {
+export function RatingForm(props: Props) {
+  const { purpose, successTest, advice, hasPain, isMending, onHurt, onSlip, onFinish, onBack } = props;
   const [rating, setRating] = useState<Rating>({
-    kind: 'rated',
     focus: null,
     quality: null,
     confidence: null,
@@ -38,8 +51,14 @@ export function RatingForm({ purpose, successTest, advice, hasPain, onHurt, onFi
     purposeMet: null,
     nothingHurt: null,
     note: '',
+    ...props.draft,
+    kind: 'rated',
   });
-  const set = (patch: Partial<Rating>) => setRating((old) => ({ ...old, ...patch }));
+  const set = (patch: Partial<Rating>) => {
+    const next = { ...rating, ...patch };
+    setRating(next);
+    props.onDraft?.(next);
+  };
   const choice = { minHeight: 56, borderRadius: 2 };
   return (
     <Box sx={{ display: 'grid', gap: 2.5, mt: 2.5 }}>
@@ -49,13 +68,18 @@ export function RatingForm({ purpose, successTest, advice, hasPain, onHurt, onFi
           sx={{ p: 2, borderLeft: '5px solid', borderColor: 'error.main', bgcolor: 'background.paper', fontSize: 17 }}
         >
           {advice}
+          {onSlip && (
+            <Button onClick={onSlip} sx={{ minHeight: 56, ml: -1.25 }}>
+              That was a slip of the thumb
+            </Button>
+          )}
         </Box>
       ) : (
         <Box sx={{ display: 'flex', alignItems: 'baseline' }}>
-          <Typography variant="h1">How was it?</Typography>
+          {isMending ? <Typography variant="h2">How was it?</Typography> : <StepHeading>How was it?</StepHeading>}
           {onBack && (
             <Button onClick={onBack} sx={{ ml: 'auto', minHeight: 56 }}>
-              Undo the last step
+              {isMending ? 'Leave it as it is' : 'Undo the last step'}
             </Button>
           )}
         </Box>
@@ -94,7 +118,7 @@ export function RatingForm({ purpose, successTest, advice, hasPain, onHurt, onFi
         value={rating.effort ?? undefined}
         onChange={(effort) => set({ effort })}
       />
-      {!advice && (
+      {!advice && onHurt && (
         <Box role="group" aria-label="Pain">
           <Box sx={{ fontWeight: 620, mb: 0.5 }}>Did anything hurt?</Box>
           <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 0.75 }}>
@@ -123,10 +147,10 @@ export function RatingForm({ purpose, successTest, advice, hasPain, onHurt, onFi
       />
       <Button
         variant="contained"
-        onClick={() => onFinish({ ...rating, nothingHurt: hasPain ? false : (rating.nothingHurt ?? null) })}
+        onClick={() => onFinish(answersOf({ ...rating, nothingHurt: hasPain ? false : (rating.nothingHurt ?? null) }))}
         sx={{ minHeight: 64, fontSize: 19, borderRadius: 32 }}
       >
-        Finish
+        {isMending ? 'Keep the changes' : 'Finish'}
       </Button>
     </Box>
   );

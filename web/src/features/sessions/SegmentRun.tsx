@@ -7,6 +7,7 @@ import { answer, api, type Schemas } from '../../api/client';
 import { domainNow } from '../../app/session';
 import { clock, clubs, count, feedbackSources, hiddenThings, minutes, places } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
+import { StepHeading } from '../../ui/StepHeading';
 import { isAsking, type DrillInput } from '../drills/flow';
 import { FlowRun } from '../drills/FlowRun';
 import { Metronome } from '../drills/Metronome';
@@ -69,9 +70,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
     <Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1.25 }}>
         {segment.kind === 'practice' && <PhaseSign phase={segment.phase} named />}
-        <Typography variant="h1" sx={{ fontSize: '1.4rem' }}>
-          {segment.title}
-        </Typography>
+        <StepHeading sx={{ fontSize: '1.4rem' }}>{segment.title}</StepHeading>
       </Box>
       {segment.instruction && <Typography sx={{ mt: 0.5 }}>{segment.instruction}</Typography>}
       {segment.kind === 'pause' && (
@@ -86,6 +85,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
           sx={{ fontSize: 34, fontWeight: 620, lineHeight: 1, letterSpacing: '-0.02em' }}
           role="timer"
           aria-label="Time in this segment"
+          aria-live="off"
         >
           {clock(seconds)}
         </Box>
@@ -105,9 +105,20 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
       <Typography sx={{ color: 'text.secondary', fontSize: 15 }}>
         {segment.kind === 'practice' && `${places[segment.place]} · `}
         {exitRule && `${exitRule.charAt(0).toUpperCase()}${exitRule.slice(1)} · `}
-        <span data-testid="left">{leftToday(open, segment, log, seconds)}</span>
+        <span data-testid="left">{leftToday(session, open, segment, log, seconds)}</span>
       </Typography>
 
+      {drill && drill.cautions.length > 0 && (
+        <Box
+          role="note"
+          aria-label="Cautions"
+          sx={{ mt: 1, pl: 1.5, borderLeft: '4px solid', borderColor: 'secondary.main', fontSize: 15 }}
+        >
+          {drill.cautions.map((caution) => (
+            <div key={caution}>{caution}</div>
+          ))}
+        </Box>
+      )}
       {drill && <DrillRun session={session} drill={drill} segment={segment} log={log} add={add} />}
       {!drill && segment.kind === 'practice' && segment.fullRoutine && <RoutineList steps={session.routine} />}
       {segment.kind === 'practice' && isPutting(segment) && <Metronome />}
@@ -154,21 +165,29 @@ const wantsRoutine = (segment: Segment) =>
 const isPutting = (segment: PracticeSegment) => (segment.area ?? segment.drill?.drill.area) === 'putting';
 
 /** What is left of the time and the balls: of what the student has, where they said so, otherwise of the plan. */
-function leftToday(open: Segment[], current: Segment, log: LogState, seconds: number): string {
+function leftToday(session: Session, open: Segment[], current: Segment, log: LogState, seconds: number): string {
+  const areBought = (id: string) => session.rangeBallSegments.includes(id);
+  const ballsIn = (id: string) => {
+    const drill = session.drills.find((d) => d.segmentId === id);
+    return !areBought(id) || (drill && !drill.hasStrokes) ? 0 : ballsOf(log, id);
+  };
   const spent = Object.entries(log.segments).reduce(
     (sum, [id, s]) => sum + (id === current.id ? seconds : s.seconds) / 60,
     0,
   );
-  const used = Object.keys(log.segments).reduce((sum, id) => sum + ballsOf(log, id), 0);
+  const used = Object.keys(log.segments).reduce((sum, id) => sum + ballsIn(id), 0);
   const planned = open.reduce((sum, s) => sum + s.minutes, 0) - Math.min(current.minutes, seconds / 60);
   const balls = open.reduce(
-    (sum, s) => sum + (s.kind === 'practice' ? Math.max(0, s.balls - ballsOf(log, s.id)) : 0),
+    (sum, s) => sum + (s.kind === 'practice' && areBought(s.id) ? Math.max(0, s.balls - ballsIn(s.id)) : 0),
     0,
   );
   const { minutesAtHand, ballsAtHand } = log.ready ?? {};
   const time = minutesAtHand ? Math.max(0, minutesAtHand - spent) : planned;
   const bucket = ballsAtHand ?? null;
-  return `left today: ${minutes(Math.ceil(time))}, ${count(bucket === null ? balls : Math.max(0, bucket - used), 'ball')}`;
+  const left = bucket === null ? balls : Math.max(0, bucket - used);
+  // Putts and chips are played again and again; only what is bought runs out.
+  const hasBalls = bucket !== null || session.rangeBallSegments.length > 0;
+  return `left today: ${minutes(Math.ceil(time))}${hasBalls ? `, ${count(left, 'range ball')}` : ''}`;
 }
 
 /** The segment's drill: what it asks, and what it has counted so far. */
@@ -204,6 +223,7 @@ function DrillRun({
         calls={drill.calls}
         isLeftHanded={session.hand === 'left'}
         routine={isWarmUp || !wantsRoutine(segment) ? [] : session.routine}
+        planned={drill.plannedAttempts}
         hidesCounts={isWarmUp || drill.hide.includes('result') || drill.hide.includes('numbers')}
         onInput={(input) => add({ kind: 'answered', segmentId: segment.id, flowVersion: drill.flow.version, input })}
         onUndo={() => add({ kind: 'attemptDropped', segmentId: segment.id })}

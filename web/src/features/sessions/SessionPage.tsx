@@ -1,9 +1,20 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { usePerson } from '../../app/session';
-import { bodyParts, count, dayName, minutes, outcomes, percent, sideName, standings } from '../../ui/format';
+import { domainNow, usePerson } from '../../app/session';
+import {
+  count,
+  dayName,
+  minutes,
+  outcomes,
+  painInWords,
+  percent,
+  standings,
+  strokesInWords,
+  unwellFeelings,
+} from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Loading, Trouble } from '../../ui/states';
@@ -33,6 +44,12 @@ export function SessionPage() {
         </Typography>
         <Typography variant="h1">{card.title}</Typography>
         <Typography sx={{ mt: 0.5 }}>{card.purpose}</Typography>
+        {card.keptAfterTakenOut && (
+          <Typography sx={{ mt: 0.5, color: 'text.secondary' }}>
+            It had been taken out of the week; what was practised is kept as{' '}
+            {isCoach ? 'the student’s own' : 'your own'} practice.
+          </Typography>
+        )}
         {session.plan.successTest && (
           <Typography sx={{ color: 'text.secondary' }}>Success test: {session.plan.successTest}</Typography>
         )}
@@ -56,6 +73,17 @@ export function SessionPage() {
       {session.logs.map((log) => (
         <Log key={log.id} log={log} hand={session.hand} />
       ))}
+      {!isCoach &&
+        session.logs.some((log) => log.mendableUntil !== null && Date.parse(log.mendableUntil) > domainNow()) && (
+          <Button
+            component={Link}
+            to={`/practice/${card.assignmentId}#mend`}
+            variant="outlined"
+            sx={{ mt: 3, minHeight: 56, borderRadius: 28 }}
+          >
+            Add to it or put it right
+          </Button>
+        )}
     </>
   );
 }
@@ -104,7 +132,7 @@ function Segments({ session }: { session: Session }) {
                 {planned.balls > 0 && `, ${count(planned.balls, 'ball')}`}
               </td>
               <td>{inWords(done)}</td>
-              <td>{done.fraction === null ? 'dropped for pain' : percent(done.fraction)}</td>
+              <td>{done.fraction === null ? 'left out' : percent(done.fraction)}</td>
             </tr>
           );
         })}
@@ -115,7 +143,8 @@ function Segments({ session }: { session: Session }) {
 
 function inWords(done: Schemas['SegmentCompletion']): string {
   const parts = [
-    done.outcome ? outcomes[done.outcome] : '',
+    done.outcome ? `${outcomes[done.outcome]}${done.ticked ? ' (ticked)' : ''}` : '',
+    done.howMuchUnknown ? 'how much unknown' : '',
     done.balls === null ? '' : count(done.balls, 'ball'),
     done.seconds > 0 ? `${Math.floor(done.seconds / 60)}:${String(done.seconds % 60).padStart(2, '0')} min` : '',
   ].filter(Boolean);
@@ -141,14 +170,34 @@ function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) 
   return (
     <Box component="section" aria-label={`Log of ${dayName(log.day)}`} sx={{ mt: 3 }}>
       <Typography variant="h2">
-        {dayName(log.day)}: {minutes(log.minutes)} practised, {count(log.balls, 'ball')}
+        {dayName(log.day)}: {minutes(log.minutes)} practised, {strokesInWords(log.strokes)}
         {log.finishedAt === null && ', still under way'}
         {recordings[log.recording]}
       </Typography>
+      {[
+        log.devices > 1 && 'From two devices: of each segment the fuller one counts.',
+        log.clockWasOff && 'The phone’s clock was off; its times were put right.',
+        log.clockLeftRunning && 'A clock was left running; what was too long does not count.',
+      ]
+        .filter((line) => line !== false)
+        .map((line) => (
+          <Box key={line} sx={{ mt: 0.5, color: 'text.secondary' }}>
+            {line}
+          </Box>
+        ))}
       {pain.map((p) => (
         <Box key={p.sequence} sx={{ mt: 1, pl: 1.5, borderLeft: '4px solid', borderColor: 'error.main' }}>
-          Pain: {p.side ? `${sideName(p.side, hand)} ` : ''}
-          {bodyParts[p.part].toLowerCase()}, {p.level} of 10{p.sharp && ', sharp'}
+          Pain: {painInWords(p, hand)}
+        </Box>
+      ))}
+      {log.unwell && (
+        <Box sx={{ mt: 1, pl: 1.5, borderLeft: '4px solid', borderColor: 'error.main' }}>
+          Felt {unwellFeelings[log.unwell].toLowerCase()}
+        </Box>
+      )}
+      {log.mendedPain.map(({ first, now }) => (
+        <Box key={first.sequence} sx={{ mt: 0.5, color: 'text.secondary' }}>
+          First told as {painInWords(first, hand)}; {now ? 'put right since' : 'taken back since: nothing hurt'}
         </Box>
       ))}
       {log.ready && (
@@ -171,8 +220,10 @@ function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) 
           {log.agreed.homework && (
             <div>
               Homework: {log.agreed.homework.title}, {minutes(log.agreed.homework.minutes)}
+              {log.agreed.homework.instruction && `. ${log.agreed.homework.instruction}`}
             </div>
           )}
+          {log.agreed.notes && <div>{log.agreed.notes}</div>}
         </Box>
       )}
       {log.endedByPain && <Box sx={{ mt: 0.5 }}>Pain ended this session. Segments not begun count for nothing.</Box>}
@@ -193,6 +244,7 @@ function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) 
           </Box>
         </Box>
       )}
+      {log.ratedAfterwards && <Box sx={{ mt: 0.5, color: 'text.secondary' }}>Said or changed after the session.</Box>}
       {rating?.note && (
         <Box
           component="blockquote"

@@ -13,9 +13,11 @@ export function SyncLine({ log, hasBegun }: { log: RunningLog; hasBegun: boolean
       ? hasBegun
         ? 'all sent'
         : ''
-      : log.problem
-        ? `${count(log.unsent, 'entry', 'entries')} kept on this phone, not sent yet`
-        : 'sending …';
+      : log.storageError
+        ? `${count(log.unsent, 'entry', 'entries')} held on this page, not sent yet`
+        : log.problem
+          ? `${count(log.unsent, 'entry', 'entries')} kept on this phone, not sent yet`
+          : 'sending …';
   return (
     <Box
       role="status"
@@ -32,7 +34,8 @@ export function SyncProblem({ log }: { log: RunningLog }) {
   if (log.storageError)
     return (
       <Box role="alert" sx={{ fontSize: 15, mb: 1 }}>
-        This phone keeps nothing at the moment ({log.storageError.message}). Stay on this page until everything is sent.
+        This phone cannot keep anything at the moment. Keep this page open: what you tap is sent from here
+        {log.unsent > 0 ? ` (${count(log.unsent, 'entry', 'entries')} still to go).` : ', and all of it is sent.'}
       </Box>
     );
   if (!log.problem || log.problem.status === 0 || log.problem.status >= 500) return null;
@@ -46,6 +49,25 @@ export function SyncProblem({ log }: { log: RunningLog }) {
       ) : (
         <Button onClick={log.sendAgain}>Send again</Button>
       )}
+    </Box>
+  );
+}
+
+/** What the server said of the log that the student should know. */
+export function SyncNews({ log }: { log: RunningLog }) {
+  const news = [
+    log.told.keptAfterTakenOut &&
+      'Your coach had taken this session out of the week. What you do is kept as practice of your own, and your coach is told.',
+    log.told.fromTwoDevices
+      ? 'This session is practised on two devices. Both are kept; of each part the fuller one counts.'
+      : log.continues && 'You go on here from another device. Both are kept; of each part the fuller one counts.',
+  ].filter(Boolean);
+  if (news.length === 0) return null;
+  return (
+    <Box role="status" sx={{ mt: 1, p: 1.25, bgcolor: 'background.paper', borderRadius: 2, fontSize: 15 }}>
+      {news.map((line) => (
+        <div key={String(line)}>{line}</div>
+      ))}
     </Box>
   );
 }

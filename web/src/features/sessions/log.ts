@@ -21,6 +21,8 @@ export interface LogState {
   running: { segmentId: string; since: number; seen: number; seconds: number } | null;
   /** Pain as it counts: mended where it was mended, left out where it was a slip. */
   pain: EntryOf<'pain'>[];
+  /** Pain as it was reported first. */
+  reports: EntryOf<'pain'>[];
   /** How pain of earlier sessions is. */
   followUps: EntryOf<'painFollowedUp'>[];
   unwell: EntryOf<'unwell'> | null;
@@ -54,6 +56,7 @@ export function walk(entries: readonly Entry[]): LogState {
     segments: {},
     running: null,
     pain: [],
+    reports: [],
     followUps: [],
     unwell: null,
     rating: null,
@@ -112,15 +115,15 @@ export function walk(entries: readonly Entry[]): LogState {
         break;
       case 'pain':
         state.pain.push(entry);
+        state.reports.push(entry);
         break;
       case 'painMended':
-        state.pain = state.pain.flatMap((p) =>
-          p.sequence !== entry.mends
-            ? [p]
-            : entry.level === 0
-              ? []
-              : [{ ...p, level: entry.level, sharp: entry.sharp }],
-        );
+        state.pain = state.reports.flatMap((report) => {
+          const p = report.sequence === entry.mends ? report : state.pain.find((q) => q.sequence === report.sequence);
+          if (!p) return [];
+          if (report.sequence !== entry.mends) return [p];
+          return entry.level === 0 ? [] : [{ ...report, level: entry.level, sharp: entry.sharp }];
+        });
         break;
       case 'painFollowedUp':
         state.followUps = [

@@ -39,8 +39,9 @@ export function startSending(accountId: string, timing: Timing = realTiming): ()
   let timer: unknown;
   let isWaiting = false;
 
+  const isStopped = () => isOver;
   const pump = async () => {
-    if (isOver) return;
+    if (isStopped()) return;
     if (isBusy) {
       isAsked = true;
       return;
@@ -49,9 +50,9 @@ export function startSending(accountId: string, timing: Timing = realTiming): ()
     isWaiting = false;
     timing.cancel(timer);
     lastTry = timing.now();
-    const outcome = await alone(`morning-round sending ${accountId}`, () => sendAll(accountId, () => isOver));
+    const outcome = await alone(`morning-round sending ${accountId}`, () => sendAll(accountId, isStopped));
     isBusy = false;
-    if (isOver) return;
+    if (isStopped()) return;
     if (outcome.failed) {
       failures++;
       lastTry = timing.now();
@@ -108,7 +109,7 @@ export function startSending(accountId: string, timing: Timing = realTiming): ()
   };
   window.addEventListener('online', atOnceAgain);
   window.addEventListener('morning-round-send', atOnceAgain);
-  globalThis.document?.addEventListener('visibilitychange', looked);
+  if (typeof document !== 'undefined') document.addEventListener('visibilitychange', looked);
   return () => {
     isOver = true;
     timing.cancel(timer);
@@ -116,7 +117,7 @@ export function startSending(accountId: string, timing: Timing = realTiming): ()
     unsubscribe();
     window.removeEventListener('online', atOnceAgain);
     window.removeEventListener('morning-round-send', atOnceAgain);
-    globalThis.document?.removeEventListener('visibilitychange', looked);
+    if (typeof document !== 'undefined') document.removeEventListener('visibilitychange', looked);
   };
 }
 

@@ -70,7 +70,7 @@ export function useRunningLog(session: { assignmentId: string; title: string }, 
         sequence: length + 1 + i,
         at: entry.at ?? new Date(domainNow()).toISOString(),
         ...(clockOffset === undefined ? {} : { clockOffset }),
-      })) as Entry[],
+      })),
     );
   };
 

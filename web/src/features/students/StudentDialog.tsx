@@ -93,7 +93,7 @@ function StudentForm({ onClose, student }: Omit<Props, 'open'>) {
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button type="submit" variant="contained" disabled={save.isPending}>
           {student ? 'Save' : 'Add'}
         </Button>

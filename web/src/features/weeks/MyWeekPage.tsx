@@ -4,9 +4,21 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { usePerson } from '../../app/session';
-import { count, dayName, excuses, minutes, percent, requirements, standings } from '../../ui/format';
+import {
+  count,
+  dayName,
+  dueInWords,
+  excuses,
+  heardAt,
+  minutes,
+  percent,
+  requirements,
+  standings,
+} from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Loading, Trouble } from '../../ui/states';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { orNothing, phone } from '../../app/phone';
 import { useKeepSessions } from '../sessions/queries';
 import { Unsent } from '../sessions/Unsent';
 import { useMyWeek, type Card } from './queries';
@@ -15,6 +27,7 @@ import { useMyWeek, type Card } from './queries';
 export function MyWeekPage() {
   const person = usePerson();
   const [week, setWeek] = useState(person.week);
+  const here = useLogsHere();
   const view = useMyWeek(person.studentId ?? '', week);
   useKeepSessions(
     week === person.week ? (view.data?.sessions ?? []).filter(canPractise).map((s) => s.assignmentId) : [],
@@ -27,7 +40,7 @@ export function MyWeekPage() {
         onRetry={() => void view.refetch()}
       />
     );
-  const { sessions, completion, previous, next } = view.data;
+  const { sessions, completion, previous, next, openPain } = view.data;
   const isThisWeek = week === person.week;
   return (
     <>
@@ -37,6 +50,18 @@ export function MyWeekPage() {
       {completion.fraction !== null && (
         <Typography sx={{ color: 'text.secondary' }}>
           {percent(completion.fraction)} done: {Math.round(completion.doneMinutes)} of {completion.plannedMinutes} min
+          {isThisWeek && dueInWords(completion) && `. ${dueInWords(completion)}`}
+        </Typography>
+      )}
+      {view.asOf !== undefined && (
+        <Typography role="status" sx={{ mt: 0.5, fontSize: 15 }}>
+          No connection. This is the week as it was on {heardAt(view.asOf)}.
+        </Typography>
+      )}
+      {openPain.length > 0 && (
+        <Typography sx={{ mt: 1, fontSize: 15 }}>
+          Still counts: {openPain.map((p) => `${p.words}, told on ${dayName(p.lastOn)}`).join('; ')}. The next session
+          asks how it is.
         </Typography>
       )}
       <Unsent />
@@ -47,7 +72,12 @@ export function MyWeekPage() {
       )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, mt: 2 }}>
         {inOrder(sessions, person.today).map((session) => (
-          <SessionItem key={session.assignmentId} session={session} today={person.today} />
+          <SessionItem
+            key={session.assignmentId}
+            session={session}
+            today={person.today}
+            here={here?.get(session.assignmentId)}
+          />
         ))}
       </Box>
       <Button component={Link} to="/practice/new" variant="outlined" sx={{ mt: 2, minHeight: 56, borderRadius: 28 }}>
@@ -77,8 +107,29 @@ function inOrder(sessions: Card[], today: string): Card[] {
 
 const canPractise = ({ standing }: Card) => standing === 'open' || standing === 'underWay' || standing === 'missed';
 
-function SessionItem({ session, today }: { session: Card; today: string }) {
-  const isToDo = canPractise(session);
+/** What this device knows of its own logs that the server may not know yet. */
+interface Here {
+  isFinished: boolean;
+  unsent: number;
+}
+
+function useLogsHere() {
+  const { accountId } = usePerson();
+  return useLiveQuery(async () => {
+    const logs = (await orNothing(phone.logs.where({ accountId }).toArray())) ?? [];
+    return new Map<string, Here>(
+      logs
+        .filter((log) => log.count > 0)
+        .map((log) => [log.assignmentId, { isFinished: log.isFinished, unsent: log.count - log.sent }]),
+    );
+  }, [accountId]);
+}
+
+function SessionItem({ session, today, here }: { session: Card; today: string; here: Here | undefined }) {
+  // What was finished here is not to come, whatever the server has heard of it.
+  const isOverHere = here?.isFinished === true && here.unsent > 0;
+  const isUnderWayHere = here?.isFinished === false;
+  const isToDo = canPractise(session) && !isOverHere;
   const when = session.day === null ? 'Any day' : session.day === today ? 'Today' : dayName(session.day);
   return (
     <Box component="li" sx={{ py: 2.5, borderBottom: '1px solid', borderColor: 'line' }}>
@@ -86,11 +137,24 @@ function SessionItem({ session, today }: { session: Card; today: string }) {
         <Box component="span" sx={{ fontWeight: 650, color: when === 'Today' ? 'secondary.main' : 'text.primary' }}>
           {when}
         </Box>
-        {session.requirement !== 'must' && <span>{requirements[session.requirement].toLowerCase()}</span>}
+        {session.isLesson ? (
+          <span>lesson</span>
+        ) : (
+          session.requirement !== 'must' && <span>{requirements[session.requirement].toLowerCase()}</span>
+        )}
+        {session.keptAfterTakenOut && <span>had been taken out by your coach</span>}
         {session.changedAfterPublishing && <span>moved by your coach</span>}
         <Box component="span" sx={{ ml: 'auto' }}>
-          {session.excuse ? `excused: ${excuses[session.excuse].toLowerCase()}` : standings[session.standing]}
-          {session.hasLog && session.completion.fraction !== null && ` ${percent(session.completion.fraction)}`}
+          {isOverHere
+            ? 'done here, not sent yet'
+            : session.excuse
+              ? `excused: ${excuses[session.excuse].toLowerCase()}`
+              : standings[session.standing]}
+          {!isOverHere &&
+            session.hasLog &&
+            session.standing !== 'endedByPain' &&
+            session.completion.fraction !== null &&
+            ` ${percent(session.completion.fraction)}`}
         </Box>
       </Box>
       <Typography variant="h2" sx={{ mt: 0.5 }}>
@@ -105,11 +169,11 @@ function SessionItem({ session, today }: { session: Card; today: string }) {
         </Typography>
         <Button
           component={Link}
-          to={isToDo ? `/practice/${session.assignmentId}` : `/sessions/${session.assignmentId}`}
+          to={isToDo || isOverHere ? `/practice/${session.assignmentId}` : `/sessions/${session.assignmentId}`}
           variant={isToDo ? 'contained' : 'outlined'}
           sx={{ ml: 'auto', minHeight: 56, borderRadius: 28, px: 4 }}
         >
-          {session.standing === 'underWay' ? 'Go on' : isToDo ? 'Practise' : 'Look back'}
+          {session.standing === 'underWay' || (isUnderWayHere && isToDo) ? 'Go on' : isToDo ? 'Practise' : 'Look back'}
         </Button>
       </Box>
     </Box>

@@ -13,7 +13,8 @@ import { dayName, minutes, plusDays } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Loading, Trouble } from '../../ui/states';
 import { usePlans } from '../plans/queries';
-import { usePlace, type Card, type Week } from './queries';
+import { findingLevels } from '../../ui/findingLevels';
+import { useFindingsOn, usePlace, type Card, type Week } from './queries';
 
 interface Props {
   week: Week;
@@ -89,14 +90,30 @@ export function PlaceDialog({ week, placing, onClose }: Props) {
           ]}
           onChange={setRequirement}
         />
+        {planId !== '' && <FindingsOn week={week} planId={planId} day={day || null} />}
         {place.error && <Trouble error={place.error} />}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button variant="contained" disabled={planId === '' || place.isPending} onClick={save}>
           {moved ? 'Move' : 'Put it in as a draft'}
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+/** What the check says of the plan for this student on that day, before it is put there. */
+function FindingsOn({ week, planId, day }: { week: Week; planId: string; day: string | null }) {
+  const findings = useFindingsOn(week.studentId, week.week, planId, day);
+  if (!findings.data?.length) return null;
+  return (
+    <Box component="ul" aria-label="To look at" sx={{ listStyle: 'none', m: 0, p: 0, fontSize: 15 }}>
+      {findings.data.slice(0, 6).map((f, i) => (
+        <li key={`${f.id} ${f.segmentId ?? ''} ${i}`}>
+          <b>{findingLevels[f.level].name}</b>: {f.why}
+        </li>
+      ))}
+    </Box>
   );
 }

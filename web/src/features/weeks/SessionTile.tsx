@@ -3,7 +3,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { excuses, keysOf, minutes, percent, requirements, standings } from '../../ui/format';
+import { count, excuses, keysOf, minutes, percent, requirements, standings } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Trouble } from '../../ui/states';
 import { useExcuse, useTakeOut, type Card } from './queries';
@@ -50,15 +50,16 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
       </Box>
       <SessionStrip segments={card.strip} label={card.title} />
       <Box sx={{ fontSize: 13.5, mt: 0.5, color: 'text.secondary' }}>{stateInWords(card)}</Box>
+      {card.pain.length > 0 && <Box sx={{ fontSize: 13.5, color: 'error.main' }}>{card.pain.join('; ')}</Box>}
       {error && <Trouble error={error} />}
       <Menu anchorEl={anchor} open={anchor !== undefined} onClose={() => setAnchor(undefined)}>
-        {card.requirement !== 'own' && <MenuItem onClick={act(onMove)}>Move …</MenuItem>}
-        {card.isPublished && (
-          <MenuItem component={Link} to={`/practice/${card.assignmentId}`}>
+        {card.requirement !== 'own' && !isOver(card) && <MenuItem onClick={act(onMove)}>Move …</MenuItem>}
+        {card.isPublished && !isOver(card) && (
+          <MenuItem component={Link} to={`/practice/${card.assignmentId}`} state={{ begins: true }}>
             Hold as a lesson
           </MenuItem>
         )}
-        {card.isPublished && (
+        {card.isPublished && !isOver(card) && (
           <MenuItem component={Link} to={`/practice/${card.assignmentId}/paper`}>
             Type in from paper
           </MenuItem>
@@ -66,6 +67,8 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
         {!card.hasLog && <MenuItem onClick={act(() => takeOut.mutate(card.assignmentId))}>Take out</MenuItem>}
         {card.isPublished &&
           card.excuse === null &&
+          card.standing !== 'done' &&
+          card.requirement !== 'own' &&
           keysOf(excuses).map((reason) => (
             <MenuItem key={reason} onClick={act(() => excuse.mutate({ card, excuse: reason }))}>
               Excuse: {excuses[reason].toLowerCase()}
@@ -79,10 +82,28 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
   );
 }
 
+/** Whether it was practised and is over: then it is neither moved nor held nor typed in. */
+const isOver = (card: Card) => card.hasLog && card.standing !== 'underWay';
+
 function stateInWords(card: Card): string {
   if (!card.isPublished) return `draft, ${minutes(card.minutes)}`;
-  const extra = card.requirement === 'must' ? '' : `${requirements[card.requirement].toLowerCase()}, `;
-  const changed = card.changedAfterPublishing ? ', moved' : '';
+  const extra = card.isLesson
+    ? 'lesson, '
+    : card.requirement === 'must'
+      ? ''
+      : `${requirements[card.requirement].toLowerCase()}, `;
+  const changed = [
+    card.changedAfterPublishing && 'moved',
+    card.fromTwoDevices && 'from two devices',
+    card.keptAfterTakenOut && 'had been taken out',
+    card.tickedSegments > 0 && `${count(card.tickedSegments, 'segment')} ticked`,
+    card.howMuchUnknown > 0 && 'part done, how much unknown',
+  ]
+    .filter((word) => word !== false)
+    .map((word) => `, ${word}`)
+    .join('');
+  if (card.standing === 'endedByPain')
+    return `${extra}ended by pain after ${minutes(Math.round(card.completion.doneMinutes))} of ${minutes(card.minutes)}${changed}`;
   if (card.excuse) return `${extra}excused: ${excuses[card.excuse].toLowerCase()}`;
   if (card.hasLog && card.completion.fraction !== null)
     return `${extra}${standings[card.standing]}, ${percent(card.completion.fraction)} of ${minutes(card.completion.plannedMinutes)}${changed}`;

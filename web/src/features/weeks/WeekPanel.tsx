@@ -3,7 +3,9 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { usePerson } from '../../app/session';
-import { count, dayName, percent, plusDays, weekday } from '../../ui/format';
+import type { Schemas } from '../../api/client';
+import { count, dayName, dueInWords, percent, plusDays, weekday } from '../../ui/format';
+import { OpenPainList } from '../../ui/OpenPainList';
 import { Loading, Trouble } from '../../ui/states';
 import { PlaceDialog } from './PlaceDialog';
 import { usePublish, useWeek, type Card, type Week } from './queries';
@@ -26,6 +28,7 @@ export function WeekPanel({ studentId }: { studentId: string }) {
           <Typography data-testid="week-completion" sx={{ color: 'text.secondary' }}>
             {percent(view.data.completion.fraction)} done: {Math.round(view.data.completion.doneMinutes)} of{' '}
             {view.data.completion.plannedMinutes} min
+            {week === today.week && dueInWords(view.data.completion) && `. ${dueInWords(view.data.completion)}`}
           </Typography>
         )}
         <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 0.5, alignItems: 'center' }}>
@@ -52,10 +55,42 @@ export function WeekPanel({ studentId }: { studentId: string }) {
         </Box>
       </Box>
       {publish.error && <Trouble error={publish.error} />}
+      {publish.data && publish.data.notPublished.length > 0 && <KeptBack kept={publish.data.notPublished} />}
+      {view.data?.checkpoint && (
+        <Typography sx={{ mb: 1 }}>
+          Look first at: <b>{view.data.checkpoint.text}</b> (agreed on {dayName(view.data.checkpoint.day)})
+        </Typography>
+      )}
+      <OpenPainList pains={view.data?.openPain ?? []} />
       {view.isPending && <Loading what="the week" />}
       {view.error && <Trouble error={view.error} onRetry={() => void view.refetch()} />}
       {view.data && <Days week={view.data} onPlace={setPlacing} />}
       {placing && view.data && <PlaceDialog week={view.data} placing={placing} onClose={() => setPlacing(undefined)} />}
+    </Box>
+  );
+}
+
+/** What was not published, session by session, each thing once. */
+function KeptBack({ kept }: { kept: Schemas['NotPublished'][] }) {
+  const sessions = [...new Set(kept.map((k) => k.assignmentId))];
+  return (
+    <Box role="alert" sx={{ mb: 1.5, pl: 2, borderLeft: '4px solid', borderColor: 'error.main', maxWidth: 720 }}>
+      <Box sx={{ fontWeight: 620 }}>The rest is published. Still drafts:</Box>
+      {sessions.map((id) => {
+        const things = kept.filter((k) => k.assignmentId === id);
+        return (
+          <Box key={id} sx={{ mt: 0.5 }}>
+            <b>{things[0]?.title}</b>
+            {things[0]?.day && `, ${dayName(things[0].day)}`}
+            {things.map((k) => (
+              <div key={`${k.path} ${k.why}`}>
+                {k.segment && `“${k.segment}”: `}
+                {k.why}
+              </div>
+            ))}
+          </Box>
+        );
+      })}
     </Box>
   );
 }

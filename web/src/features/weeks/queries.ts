@@ -17,6 +17,17 @@ export const useWeek = (studentId: string, week: string) =>
 export const useMyWeek = (studentId: string, week: string) =>
   useKeptQuery(weekKey(studentId, week), () => getWeek(studentId, week));
 
+export const useFindingsOn = (studentId: string, week: string, planId: string, day: string | null) =>
+  useQuery({
+    queryKey: ['findings-on', studentId, week, planId, day],
+    queryFn: () =>
+      answer(
+        api.GET('/api/weeks/{week}/students/{studentId}/findings', {
+          params: { path: { week, studentId }, query: { planId, ...(day ? { day } : {}) } },
+        }),
+      ),
+  });
+
 /** A change to somebody's week. Everything that shows weeks is asked for again. */
 function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
   const queries = useQueryClient();

@@ -63,6 +63,13 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "FK_students_academies_AcademyId",
                 table: "students");
 
+            migrationBuilder.AddColumn<string>(
+                name: "Checkpoint",
+                table: "session_logs",
+                type: "character varying(400)",
+                maxLength: 400,
+                nullable: true);
+
             migrationBuilder.AddColumn<bool>(
                 name: "ClockWasOff",
                 table: "session_logs",
@@ -238,8 +245,12 @@ namespace MorningRound.Server.Storage.Migrations
                 principalColumn: "Id",
                 onDelete: ReferentialAction.Restrict);
 
-            // What was reported before this counts on like what is reported from now on.
-            migrationBuilder.Sql("""UPDATE session_logs SET "HasPain" = jsonb_array_length("Reading" -> 'content' -> 'pain') > 0""");
+            // What was reported and agreed before this counts on like what is from now on.
+            migrationBuilder.Sql(
+                """
+                UPDATE session_logs SET "HasPain" = jsonb_array_length("Reading" -> 'content' -> 'pain') > 0,
+                    "Checkpoint" = nullif("Reading" -> 'content' -> 'agreed' ->> 'checkpoint', '')
+                """);
         }
 
         /// <inheritdoc />
@@ -302,6 +313,10 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropIndex(
                 name: "IX_session_logs_with_pain",
+                table: "session_logs");
+
+            migrationBuilder.DropColumn(
+                name: "Checkpoint",
                 table: "session_logs");
 
             migrationBuilder.DropColumn(

@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261126195414_NothingIsLost")]
+    [Migration("20261126203411_NothingIsLost")]
     partial class NothingIsLost
     {
         /// <inheritdoc />
@@ -461,6 +461,10 @@ namespace MorningRound.Server.Storage.Migrations
 
                     b.Property<Guid>("AssignmentId")
                         .HasColumnType("uuid");
+
+                    b.Property<string>("Checkpoint")
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)");
 
                     b.Property<bool>("ClockWasOff")
                         .HasColumnType("boolean");
