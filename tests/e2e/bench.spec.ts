@@ -138,7 +138,7 @@ test('the check points at a segment, its fix is one key away, and a reason keeps
   await page.keyboard.press('f');
   await expect(findings).toHaveCount(1);
   await expect(page.getByLabel('Feedback from')).toHaveValue('ownFeel');
-  await findings.getByRole('button', { name: 'Live with it' }).click();
+  await findings.getByRole('button', { name: 'Keep it like this' }).click();
   await findings.getByLabel('Why').fill('Only to warm to it');
   await findings.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Nothing stands against it' })).toBeVisible();

@@ -10,7 +10,7 @@ test('a lesson: the coach counts beside the student, and what was agreed waits i
   await coach.getByRole('link', { name: 'Hold a lesson' }).click();
   await coach.getByLabel('What for').fill('Find the low point');
   await coach.getByRole('button', { name: 'Begin the lesson' }).click();
-  await coach.getByRole('button', { name: 'Begin the lesson' }).click();
+  await coach.getByLabel('Notes of this lesson').fill('Low point still behind the ball');
   await coach.getByRole('button', { name: 'Done, next' }).click();
   await coach.getByRole('button', { name: 'Five balls' }).click();
   await coach.getByRole('button', { name: 'Five balls' }).click();
@@ -26,7 +26,8 @@ test('a lesson: the coach counts beside the student, and what was agreed waits i
   await expect(coach.getByText('Homework: Ten with the towel, 20 min')).toBeVisible();
 
   await coach.getByRole('link', { name: 'Lotte Lektion' }).click();
-  await expect(coach.getByTestId('session-tile')).toContainText('on their own');
+  await expect(coach.getByTestId('session-tile')).toContainText('lesson, done');
+  await expect(coach.getByText('Look first at: Belt buckle to the target')).toBeVisible();
   await coach.getByRole('button', { name: /^Week after/ }).click();
   const draft = coach.getByTestId('session-tile').filter({ hasText: 'Homework' });
   await expect(draft).toContainText('draft, 20 min');
@@ -50,6 +51,7 @@ test('a session done on paper is typed in with the attempts of its drill', async
   await expect(gate.getByTestId('card-reading')).toContainText('run 2 of 5, best 2');
   const pace = student.getByRole('group', { name: 'Pace to the fringe' });
   await pace.getByRole('button', { name: 'part done' }).click();
+  await expect(pace.getByText('How much of it?')).toBeVisible();
   await pace.getByLabel('Balls').fill('20');
   await student.getByRole('button', { name: 'Met', exact: true }).click();
   await student.getByRole('button', { name: 'Keep it' }).click();

@@ -90,7 +90,7 @@ for (const look of ['early light', 'outdoor'])
     if (await begin.isVisible()) await begin.click();
     await page.getByRole('button', { name: 'It hurts' }).click();
     await isClean(page, 'pain', look === 'outdoor');
-    await page.getByRole('button', { name: 'Nothing hurts' }).click();
+    await page.getByRole('button', { name: 'Nothing is wrong' }).click();
     await expect(page.getByRole('dialog')).toHaveCount(0);
     const small = await page
       .getByRole('button')

@@ -135,7 +135,8 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
   await student.getByRole('button', { name: 'It hurts' }).click();
   await student.getByRole('button', { name: 'Knee' }).click();
   await student.getByRole('button', { name: 'Lead (left)' }).click();
-  await student.getByRole('button', { name: 'How bad, from 1 to 10: 2' }).click();
+  await student.getByRole('button', { name: 'Dull' }).click();
+  await student.getByRole('button', { name: 'How bad: 2', exact: true }).click();
   await student.getByRole('button', { name: 'Tell my coach' }).click();
   await student.getByRole('button', { name: 'Skip' }).click();
 

@@ -37,6 +37,7 @@ const keys: [string, [string, string][]][] = [
       ['w b r o p', 'Add warm-up, block, random, on-course, pause'],
       ['d', 'Add a drill from the shelf'],
       ['↑ ↓', 'Select the segment before or after'],
+      ['Enter  Esc', 'Into the segment in hand, and out of it again'],
       ['Alt ↑  Alt ↓', 'Move the segment'],
       ['Alt ←  Alt →', 'A minute shorter, a minute longer'],
       ['Delete', 'Take the segment out'],

@@ -93,6 +93,7 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
 }
 
 const link = {
+  position: 'relative',
   whiteSpace: 'nowrap',
   flex: 'none',
   color: 'text.primary',

@@ -20,6 +20,8 @@ export function useKeys(keys: Keys) {
     if (!action || event.defaultPrevented) return;
     if (document.querySelector('[role="dialog"]')) return;
     if (!name.includes('+') && isTyping(event.target)) return;
+    // Enter on a button or a link is that button's or link's own.
+    if (name === 'Enter' && event.target instanceof HTMLElement && event.target.matches('a, button')) return;
     event.preventDefault();
     action(event);
   });

@@ -30,13 +30,26 @@ interface Props {
   onReorder?: (id: string, to: number) => void;
   /** Segments something is to be said about, and how much it weighs. */
   marks?: ReadonlyMap<string, Schemas['FindingLevel']>;
+  /** Minutes there are and nothing is planned for: drawn as an empty place at the end. */
+  emptyMinutes?: number;
   /** What the strip is of, for those who cannot see it. */
   label: string;
 }
 
 /** A session as one strip: width is minutes, height is pace, tint and texture are the phase. Planned is an outline, done is filled. */
 export function SessionStrip(props: Props) {
-  const { segments, size = 'small', shows = 'done', selected, onSelect, onResize, onReorder, marks, label } = props;
+  const {
+    segments,
+    size = 'small',
+    shows = 'done',
+    selected,
+    onSelect,
+    onResize,
+    onReorder,
+    marks,
+    emptyMinutes = 0,
+    label,
+  } = props;
   const height = heights[size];
   const drag = stripDrag(segments, onResize, onReorder);
   const text = `${label}: ${segments.map((s) => inWords(s, shows)).join('; ')}`;
@@ -86,6 +99,35 @@ export function SessionStrip(props: Props) {
           )}
         </Box>
       ))}
+      {emptyMinutes > 0 && (
+        <Box
+          data-testid="empty-minutes"
+          role="note"
+          sx={{
+            flex: `${emptyMinutes} 1 0`,
+            minWidth: 0,
+            alignSelf: 'stretch',
+            fontSize: 13.5,
+            color: 'text.secondary',
+          }}
+        >
+          <Box
+            sx={{
+              height: height,
+              border: '1.5px dashed',
+              borderColor: 'line',
+              borderBottomColor: 'text.secondary',
+              borderRadius: '6px 6px 0 0',
+              display: 'grid',
+              placeItems: 'center',
+              overflow: 'hidden',
+              textAlign: 'center',
+            }}
+          >
+            {minutes(emptyMinutes)} empty
+          </Box>
+        </Box>
+      )}
     </Box>
   );
 }

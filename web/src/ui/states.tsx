@@ -53,23 +53,30 @@ export function Empty({ title, children }: { title: string; children?: ReactNode
   );
 }
 
-/** A key as it stands on a control. */
+/** A key, shown on its control while that is pointed at or in focus; all of them stand under "?". */
 export function Key({ children }: { children: string }) {
   return (
     <Box
       component="kbd"
       aria-hidden
       sx={{
+        display: 'none',
+        position: 'absolute',
+        top: -9,
+        right: -4,
+        zIndex: 2,
         font: 'inherit',
         fontSize: 11.5,
+        lineHeight: 1.4,
         fontWeight: 600,
         px: 0.6,
-        ml: 0.75,
         borderRadius: '4px',
-        border: '1px solid currentColor',
-        opacity: 0.75,
+        border: '1px solid',
+        borderColor: 'text.secondary',
+        bgcolor: 'background.paper',
+        color: 'text.primary',
         whiteSpace: 'nowrap',
-        '@media (pointer: coarse)': { display: 'none' },
+        '@media (pointer: fine)': { ':is(a, button):is(:hover, :focus-visible) > &': { display: 'inline-block' } },
       }}
     >
       {children}

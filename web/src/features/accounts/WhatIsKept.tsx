@@ -11,8 +11,8 @@ export function WhatIsKept() {
     <Box role="status" sx={{ mt: 3, p: 2, bgcolor: 'background.paper', borderRadius: 2, fontSize: 15 }}>
       {logs.map((log) => (
         <div key={log.localId}>
-          {count(log.count - log.sent, 'entry', 'entries')} of a session are kept on this device. They are sent when
-          whoever practised it signs in here.
+          {count(log.count - log.sent, 'entry', 'entries')} of a session kept on this device. Sent when whoever
+          practised it signs in here.
         </div>
       ))}
     </Box>

@@ -56,6 +56,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
   const index = plan.segments.findIndex((s) => s.id === selected);
   const segment = plan.segments[index];
   const strip = useRef<HTMLElement>(null);
+  const editor = useRef<HTMLElement>(null);
   const drawn = stripOf(plan, bench.reading?.strip ?? []);
   const place = plan.segments.findLast((s) => s.kind === 'practice')?.place ?? 'range';
   const add = (of: keyof typeof addKeys) => change({ do: 'add', segment: newSegment(of, place) });
@@ -90,6 +91,10 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
   const take = (drill: Schemas['DrillView']) => change({ do: 'add', segment: segmentOf(drill, place) });
   const firstFix = bench.check?.findings.find((f) => f.fix && f.overruledBecause === null);
 
+  const goInto = () => editor.current?.querySelector<HTMLElement>('input, textarea')?.focus();
+  // Whoever picks the segment that is in hand already wants to write in it.
+  const select = (id: string) => (id === selected ? goInto() : change({ do: 'select', id }));
+
   useKeys({
     'Ctrl+s': bench.save,
     'Ctrl+z': () => change({ do: 'undo' }),
@@ -111,6 +116,8 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
     o: () => add('onCourse'),
     p: () => add('pause'),
     d: () => setIsChoosing(true),
+    // Into the segment in hand and back out of it, without the mouse.
+    Enter: goInto,
   });
 
   return (
@@ -174,6 +181,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
             onResize={(id, by) => change({ do: 'lengthen', id, by })}
             onReorder={(id, to) => change({ do: 'move', id, to })}
             marks={marksOf(bench.check?.findings ?? [])}
+            emptyMinutes={Math.max(0, (plan.frame.minutes ?? 0) - plan.segments.reduce((sum, s) => sum + s.minutes, 0))}
           />
         ) : (
           <>
@@ -249,23 +257,33 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           <SegmentList
             segments={plan.segments}
             selected={selected}
-            onSelect={(id) => change({ do: 'select', id })}
+            onSelect={select}
             onMove={(id, to) => change({ do: 'move', id, to })}
             onLengthen={(id, by) => change({ do: 'lengthen', id, by })}
             onRemove={(id) => change({ do: 'remove', id })}
           />
         </Box>
-        {segment ? (
-          <SegmentEditor
-            key={segment.id}
-            segment={segment}
-            writtenFor={context.data}
-            errorAt={(field) => errorAt(`segments[${index}].${field}`)}
-            onChange={(to) => change({ do: 'change', id: segment.id, to })}
-          />
-        ) : (
-          <Box />
-        )}
+        <Box
+          ref={editor}
+          sx={{ ...besideAll, pr: { lg: 0.5 } }}
+          onKeyDown={(e) => {
+            if (e.key !== 'Escape' || e.defaultPrevented) return;
+            e.preventDefault();
+            (document.activeElement as HTMLElement | null)?.blur();
+          }}
+        >
+          {segment ? (
+            <SegmentEditor
+              key={segment.id}
+              segment={segment}
+              writtenFor={context.data}
+              errorAt={(field) => errorAt(`segments[${index}].${field}`)}
+              onChange={(to) => change({ do: 'change', id: segment.id, to })}
+            />
+          ) : (
+            <Box />
+          )}
+        </Box>
         <Box sx={besideAll}>
           <CheckPanel
             check={bench.check}

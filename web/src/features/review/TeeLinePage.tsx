@@ -30,7 +30,7 @@ export function TeeLinePage() {
     ArrowLeft: () => setAt((i) => Math.max(0, i - 1)),
     Enter: () => {
       const bay = bays[at];
-      if (bay && !document.activeElement?.matches('a, button')) void navigate(`/students/${bay.student.id}`);
+      if (bay) void navigate(`/students/${bay.student.id}`);
     },
   });
 

@@ -32,7 +32,7 @@ export function OwnPracticePage() {
   const [id] = useState(() => uuid());
   const [day, setDay] = useState(person.today);
   const [title, setTitle] = useState(isLesson ? 'Lesson' : 'Practice of my own');
-  const [purpose, setPurpose] = useState('');
+  const [purpose, setPurpose] = useState(isLesson ? 'Work on it together' : '');
   const [segments, setSegments] = useState(() => [begin('warmUp', 'range'), begin('block', 'range')]);
   const save = useMutation({
     mutationFn: () =>
@@ -45,7 +45,8 @@ export function OwnPracticePage() {
     onSuccess: () => queries.invalidateQueries({ queryKey: ['weeks'] }),
   });
   const problem = save.error instanceof Problem ? save.error : undefined;
-  const go = (to: string) => save.mutate(undefined, { onSuccess: () => void navigate(to, { replace: true }) });
+  const go = (to: string) =>
+    save.mutate(undefined, { onSuccess: () => void navigate(to, { replace: true, state: { begins: isLesson } }) });
   const change = (i: number, patch: Partial<PracticeSegment>) =>
     setSegments((old) => old.map((s, j) => (j === i ? { ...s, ...patch } : s)));
   return (
