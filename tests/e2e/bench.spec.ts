@@ -186,6 +186,8 @@ test('a plan that was saved once is saved by itself', async ({ page }) => {
   await expect(page.getByTestId('save-state')).toHaveText('not saved yet');
   await expect(page.getByTestId('save-state')).toHaveText('saved', { timeout: 10_000 });
   await page.reload();
+  await expect(page.getByRole('region', { name: 'What it is for' })).toContainText('Keep it without a thought');
+  await page.getByRole('button', { name: 'Words and frame' }).click();
   await expect(page.getByLabel('Purpose')).toHaveValue('Keep it without a thought');
 });
 

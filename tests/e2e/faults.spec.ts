@@ -185,9 +185,10 @@ test('a clock left running overnight asks, and never tells of fourteen hours', a
   await begin(phone);
   await made(phone).click();
   await allSent(phone);
+  await phone.context().setOffline(true);
   const now = await phone.evaluate(() => Date.now());
   await phone.clock.setSystemTime(now + 14 * 3_600_000);
-  await phone.reload();
+  await phone.evaluate(() => window.dispatchEvent(new Event('focus')));
   await expect(phone.getByRole('heading', { name: 'The clock ran on' })).toBeVisible();
   await phone.getByRole('button', { name: /^Up to the last tap/ }).click();
   await expect(phone.getByTestId('flow')).toBeVisible();

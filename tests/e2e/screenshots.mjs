@@ -43,7 +43,7 @@ const last = coach.page.getByRole('region', { name: 'Last sessions' }).getByRole
 for (let i = 0; ; i++) {
   await last.nth(i).click();
   await coach.page.getByTestId('completion').waitFor();
-  if ((await coach.page.getByText('dropped for pain').count()) > 0) break;
+  if ((await coach.page.getByText('left out').count()) > 0) break;
   await coach.page.goBack();
 }
 await coach.shoot('session');
@@ -66,7 +66,10 @@ await coach.page.getByRole('link', { name: 'Set-up, aim, four holes' }).waitFor(
 await coach.shoot('plans');
 await coach.page.getByRole('link', { name: 'Set-up, aim, four holes' }).click();
 await coach.page.getByRole('region', { name: 'Totals' }).waitFor();
+await coach.page.getByRole('button', { name: 'Words and frame' }).click();
 await coach.page.getByLabel('For', { exact: true }).selectOption({ label: 'Otto Lanevik' });
+await coach.page.getByTestId('plan-context').waitFor();
+await coach.page.reload();
 await coach.page.getByTestId('plan-context').waitFor();
 await coach.page.getByTestId('segment-row').getByText('Ball first, then turf').click();
 await coach.shoot('bench');
@@ -95,7 +98,7 @@ await student.page.getByRole('button', { name: 'Done, next' }).click();
 await student.page.getByRole('button', { name: 'It hurts' }).click();
 await student.page.getByRole('button', { name: 'Wrist or hand' }).click();
 await student.shoot('pain');
-await student.page.getByRole('button', { name: 'Nothing hurts' }).click();
+await student.page.getByRole('button', { name: 'Nothing is wrong' }).click();
 await student.page.getByRole('dialog').waitFor({ state: 'detached' });
 for (let i = 0; i < 3; i++) await student.page.getByRole('button', { name: /^Done/ }).click();
 await student.page.getByRole('heading', { name: 'How was it?' }).waitFor();

@@ -8,7 +8,7 @@ test('a session is moved, excused and taken out, and the student is told', async
   await toStudent(coach);
   const tile = coach.getByTestId('session-tile');
   await expect(tile).toContainText('missed, 60 min');
-  await expect(coach.getByTestId('week-completion')).toHaveText('0 % done: 0 of 60 min');
+  await expect(coach.getByTestId('week-completion')).toHaveText('0 % done: 0 of 60 min. 0 of 60 min due by today');
 
   await tile.getByRole('button', { name: /move, excuse or take out/ }).click();
   await coach.getByRole('menuitem', { name: 'Excuse: weather' }).click();

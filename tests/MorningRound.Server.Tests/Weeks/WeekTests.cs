@@ -42,14 +42,43 @@ public sealed class WeekTests : IAsyncLifetime
     }
 
     [Fact]
-    public async Task A_week_with_a_plan_that_has_no_purpose_is_not_published_at_all()
+    public async Task What_can_be_published_is_and_the_rest_says_which_segment_of_which_session()
     {
-        await _school.SetAsync(await _school.SavePlanAsync());
-        var bare = await _school.SetAsync(await _school.SavePlanAsync(School.Plan(purpose: "")));
+        var sound = await _school.SetAsync(await _school.SavePlanAsync(), day: "2026-05-08");
+        var bare = await _school.SetAsync(await _school.SavePlanAsync(School.Plan("Bare", purpose: "")), day: "2026-05-09");
         var answer = await _school.PublishAsync();
-        Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.Status);
-        Assert.Equal([$"sessions[{bare}].purpose"], answer.Fields);
-        Assert.Empty((await _school.Student.GetAsync(WeekPath)).Body!["sessions"]!.AsArray());
+        Assert.Equal(HttpStatusCode.OK, answer.Status);
+        var kept = Assert.Single(answer.Body!["notPublished"]!.AsArray())!;
+        Assert.Equal((bare, "Bare", "2026-05-09", "purpose"), (kept["assignmentId"]!.GetValue<Guid>(), kept["title"]!.GetValue<string>(), kept["day"]!.GetValue<string>(), kept["path"]!.GetValue<string>()));
+        var seen = (await _school.Student.GetAsync(WeekPath)).Body!["sessions"]!.AsArray().Select(c => c!["assignmentId"]!.GetValue<Guid>()).ToList();
+        Assert.Contains(sound, seen);
+        Assert.DoesNotContain(bare, seen);
+
+        // With nothing left that can be, it is a refusal that names the field.
+        var refused = await _school.PublishAsync();
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, $"sessions[{bare}].purpose"), (refused.Status, Assert.Single(refused.Fields)));
+        await _school.Coach.DeleteAsync($"/api/weeks/assignments/{bare}");
+        await _school.Coach.DeleteAsync($"/api/weeks/assignments/{sound}");
+    }
+
+    [Fact]
+    public async Task What_is_to_be_said_of_a_plan_on_a_day_is_said_before_it_is_put_there()
+    {
+        var plan = await _school.SavePlanAsync();
+        await using var server = await TestServer.NewAsync();
+        var school = await School.OpenAsync(server, "Medal");
+        var planId = await school.SavePlanAsync();
+        await school.Student.PutAsync($"/api/students/{school.StudentId}/file", new
+        {
+            own = new { competitions = new[] { new { id = Guid.CreateVersion7(), name = "Medal", firstDay = "2026-05-08", lastDay = "2026-05-09" } } },
+        }, 0);
+        async Task<List<string>> OnAsync(string? day) => [.. (await school.Coach.GetAsync(
+            $"/api/weeks/{TestServer.Week}/students/{school.StudentId}/findings?planId={planId}{(day is null ? "" : $"&day={day}")}")).Body!.AsArray().Select(f => f!["level"]!.GetValue<string>())];
+        Assert.DoesNotContain("note", await OnAsync("2026-05-07"));
+        // "Any day" is judged by its mildest day.
+        Assert.True((await OnAsync(null)).Count <= (await OnAsync("2026-05-08")).Count);
+        var elsewhere = await _school.Coach.GetAsync($"/api/weeks/{TestServer.Week}/students/{_school.StudentId}/findings?planId={plan}&day=2026-06-01");
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "day"), (elsewhere.Status, Assert.Single(elsewhere.Fields)));
     }
 
     [Fact]

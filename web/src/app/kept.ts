@@ -19,6 +19,8 @@ export function useKeptQuery<T>(queryKey: string[], ask: () => Promise<T>) {
     queryKey,
     // Without a signal a call fails at once, and what is kept is shown; it must not wait for a signal.
     networkMode: 'always',
+    // What was just practised has changed it; what is kept is shown until the answer is there.
+    refetchOnMount: 'always',
     queryFn: async () => {
       const data = await ask();
       await keepAnswer(id, accountId, data);

@@ -46,6 +46,19 @@ public sealed class DraftTests
         return 100.0 * after.Where(s => s.Intent == intent).Sum(s => s.Minutes) / after.Sum(s => s.Minutes);
     }
 
+    [Fact]
+    public void Another_draft_is_never_one_that_was_there_before()
+    {
+        var seen = new HashSet<string>();
+        for (var another = 0; another < 40; another++)
+        {
+            var drafted = Draft(Range() with { Another = another });
+            var plan = string.Join('|', drafted.Plan.Segments.Select(s => $"{s.Title} {s.Minutes} {(s as PracticeSegment)?.Balls}"));
+            Assert.True(seen.Add(plan), $"Draft {another + 1} was there before.");
+            if (!drafted.HasAnother) return;
+        }
+    }
+
     /// <summary>What must hold of every draft, whatever was answered.</summary>
     private static void Holds(DraftRequest request, PlanContext context)
     {

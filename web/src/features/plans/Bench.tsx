@@ -17,6 +17,7 @@ import { Drafted } from './Drafted';
 import { DrillDialog } from './DrillDialog';
 import { DrillsThatFit } from './DrillsThatFit';
 import { FrameFields } from './FrameFields';
+import { HeadInBrief } from './HeadInBrief';
 import { InSight } from './InSight';
 import { LeaveDialog } from './LeaveDialog';
 import { useDraftOne, useFix, usePlanContext, useRemovePlan } from './queries';
@@ -45,6 +46,8 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
   const { plan, selected } = draft;
   const remove = useRemovePlan();
   const navigate = useNavigate();
+  // Above the fold stands the work: the words and the frame of a plan that has segments wait behind a line.
+  const [showsHead, setShowsHead] = useState(plan.segments.length === 0 || plan.purpose === '');
   const [isSetting, setIsSetting] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
   const [isDrafting, setIsDrafting] = useState(false);
@@ -158,16 +161,26 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         />
       )}
 
-      <Words plan={plan} onWrite={(text) => change({ do: 'write', text })} errorAt={errorAt} />
-
-      <FrameFields
-        frame={plan.frame}
-        onChange={(frame) => change({ do: 'write', text: { frame } })}
-        writtenFor={props.writtenFor}
-        onFor={onFor}
-        check={bench.check}
-        errorAt={errorAt}
-      />
+      {showsHead ? (
+        <>
+          <Words plan={plan} onWrite={(text) => change({ do: 'write', text })} errorAt={errorAt} />
+          <FrameFields
+            frame={plan.frame}
+            onChange={(frame) => change({ do: 'write', text: { frame } })}
+            writtenFor={props.writtenFor}
+            onFor={onFor}
+            check={bench.check}
+            errorAt={errorAt}
+          />
+        </>
+      ) : (
+        <HeadInBrief
+          plan={plan}
+          writtenFor={props.writtenFor}
+          check={bench.check}
+          onChange={() => setShowsHead(true)}
+        />
+      )}
 
       <Box ref={strip} sx={{ mt: 2 }}>
         {plan.segments.length > 0 ? (
@@ -191,7 +204,6 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         )}
       </Box>
       {plan.segments.length > 0 && <InSight of={strip} segments={drawn} selected={selected} check={bench.check} />}
-      {bench.reading && <Totals reading={bench.reading} />}
       {bench.checkError && <Trouble error={bench.checkError} />}
 
       <Box
@@ -200,7 +212,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           gridTemplateColumns: {
             xs: 'minmax(0, 1fr)',
             md: 'minmax(0, 1fr) minmax(0, 1fr)',
-            lg: '196px minmax(0, 1fr) minmax(0, 1.1fr) 256px',
+            lg: '176px minmax(0, 0.95fr) minmax(0, 1.4fr) 240px',
           },
           gap: 3,
           mt: 2,
@@ -295,6 +307,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           />
         </Box>
       </Box>
+      {bench.reading && <Totals reading={bench.reading} />}
       {isDrafting && (
         <DraftDialog
           frame={plan.frame}

@@ -116,7 +116,7 @@ export const leftOver = (check: Schemas['PlanCheckView'] | undefined) =>
   [left(check?.minutesLeft, minutes), left(check?.ballsLeft, (n) => count(n, 'ball'))].filter(Boolean).join(' · ');
 
 /** Who it is for, in a line or two: season, competition, focus, what is carried, what hurts. */
-function ContextLine({ studentId }: { studentId: string }) {
+export function ContextLine({ studentId }: { studentId: string }) {
   const context = usePlanContext(studentId);
   if (!context.data) return null;
   const c = context.data;

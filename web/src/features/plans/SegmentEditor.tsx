@@ -90,7 +90,11 @@ function PhaseChoice({
   onChange: (phase: PracticeSegment['phase']) => void;
 }) {
   return (
-    <Box role="radiogroup" aria-label="Phase" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 0.75 }}>
+    <Box
+      role="radiogroup"
+      aria-label="Phase"
+      sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, auto)' }, gap: 0.5, fontSize: 14.5 }}
+    >
       {phaseOrder.map((phase) => (
         <Box
           component="label"

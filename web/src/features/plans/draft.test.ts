@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
   changed,
+  copyOf,
   emptyPlan,
   keepingWords,
   newSegment,
@@ -20,6 +21,17 @@ const [warmUp, block, random] = [
 ];
 const three: Change[] = [warmUp, block, random].map((segment) => ({ do: 'add', segment }));
 const titles = (draft: Draft) => draft.plan.segments.map((s) => s.title);
+
+describe('a copy of a plan', () => {
+  it('says the same under a title of its own, with segments of its own', () => {
+    const overruled = [{ finding: 'noBreak' as const, segmentId: warmUp.id, reason: 'It is short.' }];
+    const copy = copyOf({ ...emptyPlan, title: 'Hour', purpose: 'Line', segments: [warmUp, block], overruled });
+    expect(copy.title).toBe('Hour, copy');
+    expect(copy.segments.map((s) => s.title)).toEqual([warmUp.title, block.title]);
+    expect(copy.segments.map((s) => s.id)).not.toContain(warmUp.id);
+    expect(copy.overruled[0]?.segmentId).toBe(copy.segments[0]?.id);
+  });
+});
 
 describe('the plan on the bench', () => {
   it('puts a new segment after the one in hand', () => {

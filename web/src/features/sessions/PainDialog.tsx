@@ -37,6 +37,7 @@ export function PainDialog({ open, ...form }: Props) {
       fullWidth
       maxWidth="sm"
       aria-labelledby="pain-title"
+      sx={{ '& .MuiDialog-paperFullScreen': { borderRadius: 0 } }}
     >
       <DialogTitle id="pain-title" sx={{ py: 1.25, px: { xs: 2, sm: 3 } }}>
         What is wrong?

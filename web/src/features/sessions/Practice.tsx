@@ -97,7 +97,7 @@ export function Practice({ session, onServer }: Props) {
     ? { to: `/students/${session.studentId}`, name: `To ${session.studentName}` }
     : { to: '/my-week', name: 'To my week' };
   // A clock that ran on with nobody tapping is asked about, once, before anything else is added to it.
-  const silent = useSilence(state.running?.seen, log.lastAt, session.askAfterMinutes);
+  const { silent, answered } = useSilence(state.running?.seen, log.lastAt, session.askAfterMinutes);
   const begin = (ready: Ready, trim: Trim | undefined) => {
     if (!current) return;
     const said = Object.values(ready).some((answer) => answer !== null);
@@ -163,12 +163,13 @@ export function Practice({ session, onServer }: Props) {
         title={plan.segments.find((s) => s.id === segmentId)?.title ?? ''}
         silent={silent}
         before={before}
-        onAnswer={(practised) =>
+        onAnswer={(practised) => {
           log.add(
             { kind: 'stopped', at: new Date(seen + practised * 60_000).toISOString() },
             { kind: 'entered', segmentId },
-          )
-        }
+          );
+          answered();
+        }}
       />
     );
   } else if (isLesson && hasBegun && (isEnding || !current || endsByPain))

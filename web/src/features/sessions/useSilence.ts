@@ -23,7 +23,13 @@ export function useSilence(runningSince: number | undefined, lastAt: string | un
       window.removeEventListener('focus', look);
     };
   }, []);
-  if (runningSince === undefined || lastAt === undefined) return undefined;
-  const minutes = Math.floor((lookedAt - Math.max(runningSince, Date.parse(lastAt))) / 60_000);
-  return minutes >= askAfter ? minutes : undefined;
+  const minutes =
+    runningSince === undefined || lastAt === undefined
+      ? 0
+      : Math.floor((lookedAt - Math.max(runningSince, Date.parse(lastAt))) / 60_000);
+  return {
+    silent: minutes >= askAfter ? minutes : undefined,
+    /** It was said what they were; the next silence begins now. */
+    answered: () => setLookedAt(domainNow()),
+  };
 }
