@@ -43,7 +43,7 @@ const last = coach.page.getByRole('region', { name: 'Last sessions' }).getByRole
 for (let i = 0; ; i++) {
   await last.nth(i).click();
   await coach.page.getByTestId('completion').waitFor();
-  if ((await coach.page.getByText('left out').count()) > 0) break;
+  if ((await coach.page.getByText('Pain ended this session').count()) > 0) break;
   await coach.page.goBack();
 }
 await coach.shoot('session');

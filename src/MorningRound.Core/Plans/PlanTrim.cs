@@ -1,3 +1,4 @@
+using MorningRound.Core.Places;
 using MorningRound.Core.Plans.Check;
 
 namespace MorningRound.Core.Plans;
@@ -7,9 +8,10 @@ namespace MorningRound.Core.Plans;
 /// <param name="Minutes">Minutes it keeps, at least one.</param>
 /// <param name="Balls">Balls it keeps.</param>
 /// <param name="Holes">Holes still to be played; none where it has none, and in records from before holes were trimmed.</param>
-public sealed record TrimmedSegment(Guid SegmentId, int Minutes, int Balls, int? Holes = null);
+/// <param name="Attempts">Attempts its drill is shortened to; none where it has no number of its own to shorten.</param>
+public sealed record TrimmedSegment(Guid SegmentId, int Minutes, int Balls, int? Holes = null, int? Attempts = null);
 
-/// <summary>When a segment is over, said for its own minutes and balls.</summary>
+/// <summary>When a segment is over, in words.</summary>
 public sealed record ExitRuleInWords(Guid SegmentId, string Words)
 {
     /// <summary>The exit rules of a plan's segments, pauses apart.</summary>
@@ -17,100 +19,224 @@ public sealed record ExitRuleInWords(Guid SegmentId, string Words)
 }
 
 /// <summary>A session made to fit less time or fewer balls.</summary>
-/// <param name="Minutes">The minutes it fits.</param>
-/// <param name="Balls">The range balls it fits; none where they were no matter.</param>
 /// <param name="Kept">What is left, in the order of the plan.</param>
 /// <param name="Dropped">What fell out whole.</param>
 /// <param name="Reasons">What was done and why, in sentences.</param>
-/// <param name="ExitRules">When what is left is over.</param>
-public sealed record Trimmed(
-    int Minutes, int? Balls, IReadOnlyList<TrimmedSegment> Kept, IReadOnlyList<Guid> Dropped, IReadOnlyList<string> Reasons, IReadOnlyList<ExitRuleInWords> ExitRules);
+public sealed record Trimmed(IReadOnlyList<TrimmedSegment> Kept, IReadOnlyList<Guid> Dropped, IReadOnlyList<string> Reasons);
+
+/// <summary>What a segment is, as far as shortening it needs to know.</summary>
+public sealed record TrimShare
+{
+    public required Guid SegmentId { get; init; }
+
+    /// <summary>Whether its minutes stay whole, as those of stretching before anything is swung do.</summary>
+    public required bool StaysWhole { get; init; }
+
+    public required int Minutes { get; init; }
+
+    public required int Balls { get; init; }
+
+    /// <summary>Whether its balls come out of the bucket.</summary>
+    public required bool BallsAreBought { get; init; }
+
+    public required int? Holes { get; init; }
+
+    /// <summary>The number of attempts of its drill, where that can be shortened.</summary>
+    public required int? Attempts { get; init; }
+
+    /// <summary>When it is over, with <c>{minutes}</c> and <c>{balls}</c> to fill in.</summary>
+    public required string ExitRule { get; init; }
+
+    /// <summary>When it is over with no ball left.</summary>
+    public required string ExitRuleWithoutBalls { get; init; }
+}
+
+/// <summary>What falls out for some minutes at hand.</summary>
+public sealed record TrimStep
+{
+    /// <summary>From so many minutes at hand on, up to the step before it.</summary>
+    public required int From { get; init; }
+
+    /// <summary>Minutes of walking that are left.</summary>
+    public required int WalkMinutes { get; init; }
+
+    /// <summary>The segments that are left, in the order of the plan.</summary>
+    public required IReadOnlyList<Guid> Kept { get; init; }
+
+    public required IReadOnlyList<Guid> Dropped { get; init; }
+
+    /// <summary>Why each fell out.</summary>
+    public required IReadOnlyList<string> Reasons { get; init; }
+}
 
 /// <summary>
-/// A student comes with 30 minutes and 40 balls for a plan of an hour. A warm-up stays; segments fall out whole, the lowest
-/// priority first, while the approach's shares hold; then the rest is shortened in proportion.
+/// A session as it can be made to fit, worked out beforehand so that a phone without a signal needs nothing but whole-number shares:
+/// what falls out at which minutes, and what each segment is. <see cref="At"/> has a twin in the phone.
 /// </summary>
-public static class PlanTrim
+/// <remarks>
+/// A warm-up stays; segments fall out whole, the lowest priority first, while the approach's shares hold; then the rest is
+/// shortened in proportion.
+/// </remarks>
+public sealed record PlanTrim
 {
-    /// <summary>Minutes for which a trim is worked out beforehand, so that a phone without a signal has it.</summary>
-    private static readonly int[] MinuteSteps = [10, 20, 30, 45, 60, 90];
+    /// <summary>Minutes that the whole session takes, walks included.</summary>
+    public required int Minutes { get; init; }
 
-    private static readonly int[] BallSteps = [0, 20, 40, 60, 80];
+    /// <summary>Bought balls that the whole session takes.</summary>
+    public required int Balls { get; init; }
 
-    /// <summary>The plan trimmed; nothing when it fits as it is, or when not even a minute of each segment would fit.</summary>
+    public required IReadOnlyList<TrimShare> Segments { get; init; }
+
+    /// <summary>The steps, the one for the most minutes first.</summary>
+    public required IReadOnlyList<TrimStep> Steps { get; init; }
+
+    /// <summary>Works a plan's trims out.</summary>
     /// <param name="plan">The plan as it was set.</param>
-    /// <param name="minutes">Minutes there are.</param>
-    /// <param name="balls">Range balls there are; none where they do not matter.</param>
     /// <param name="context">Who and where it is for.</param>
-    public static Trimmed? Of(SessionPlan plan, int minutes, int? balls, PlanContext context)
+    public static PlanTrim Of(SessionPlan plan, PlanContext context)
     {
-        var walks = new CheckedPlan(plan, context).WalkMinutes;
-        var planned = plan.Segments.Sum(s => s.Minutes);
-        var bought = Bought(plan);
-        if (planned + walks <= minutes && (balls is null || bought <= balls)) return null;
-
-        var reasons = new List<string>();
-        var left = plan;
-        while (left.Segments.Sum(s => s.Minutes) + walks > minutes && Droppable(left, minutes - walks, context) is { } out1)
+        var dropping = new Dropping(context);
+        var needed = plan.Segments.Sum(s => s.Minutes) + dropping.WalkMinutes(plan);
+        var steps = new List<TrimStep>();
+        for (var minutes = needed; minutes >= 1; minutes--)
         {
-            left = left with { Segments = [.. left.Segments.Where(s => s.Id != out1.Id)] };
-            walks = new CheckedPlan(left, context).WalkMinutes;
-            reasons.Add($"“{out1.Title}” falls out: {(out1 is Pause ? "a short session needs no pause" : "it has the least priority, and the rest still divides as it should")}.");
+            var (left, reasons) = dropping.Down(plan, minutes);
+            IReadOnlyList<Guid> kept = [.. left.Segments.Select(s => s.Id)];
+            // Not even a minute for each: what is left of the last step is all there is.
+            if (minutes - dropping.WalkMinutes(left) < kept.Count) break;
+            if (steps.Count > 0 && steps[^1].Kept.SequenceEqual(kept)) steps[^1] = steps[^1] with { From = minutes };
+            else
+                steps.Add(new TrimStep
+                {
+                    From = minutes,
+                    WalkMinutes = dropping.WalkMinutes(left),
+                    Kept = kept,
+                    Dropped = [.. plan.Segments.Select(s => s.Id).Except(kept)],
+                    Reasons = reasons,
+                });
         }
 
-        var there = minutes - walks;
-        if (there < left.Segments.Count) return null;
-        if (left.Segments.Sum(s => s.Minutes) > there)
-        {
-            left = Mending.ToMinutes(left, there);
-            reasons.Add($"{(left.Segments.Count == plan.Segments.Count ? "Everything" : "The rest")} is shortened in proportion, to {there} minutes.");
-        }
-
-        if (balls is { } bucket && Bought(left) > bucket)
-        {
-            left = Mending.ToBalls(left, bucket);
-            reasons.Add($"Fewer balls everywhere, {bucket} in all.");
-        }
-
-        var kept = left.Segments.Select(s => s.Id).ToHashSet();
-        return new Trimmed(
-            minutes, balls, [.. left.Segments.Select(s => new TrimmedSegment(s.Id, s.Minutes, (s as PracticeSegment)?.Balls ?? 0, (s as PracticeSegment)?.Holes))],
-            [.. plan.Segments.Where(s => !kept.Contains(s.Id)).Select(s => s.Id)], reasons, ExitRuleInWords.Of(left));
-    }
-
-    /// <summary>Trims for a few steps of minutes and balls below what the plan takes.</summary>
-    public static IReadOnlyList<Trimmed> Steps(SessionPlan plan, PlanContext context)
-    {
-        var planned = plan.Segments.Sum(s => s.Minutes);
-        var bought = Bought(plan);
-        var minuteSteps = MinuteSteps.Where(m => m < planned).Append(planned + new CheckedPlan(plan, context).WalkMinutes);
-        var ballSteps = BallSteps.Where(b => b < bought).Select(b => (int?)b).Append(null).ToList();
-        return [.. from m in minuteSteps from b in ballSteps let trimmed = Of(plan, m, b, context) where trimmed is not null select trimmed];
+        return new PlanTrim { Minutes = needed, Balls = Bought(plan), Segments = [.. plan.Segments.Select(ShareOf)], Steps = steps };
     }
 
     /// <summary>
-    /// What can fall out whole: never the first warm-up, the lowest priority first and among equals the last; only where that
-    /// does not leave much less than there is time for, and raises no balance finding that was not there.
+    /// What is left with so many minutes and balls; none when all of it fits, or when not even a minute of each segment would.
     /// </summary>
-    private static Segment? Droppable(SessionPlan plan, int minutes, PlanContext context)
+    /// <param name="minutes">Minutes there are.</param>
+    /// <param name="balls">Bought balls there are; none where they do not matter.</param>
+    public Trimmed? At(int minutes, int? balls)
     {
-        var total = plan.Segments.Sum(s => s.Minutes);
-        var firstWarmUp = plan.Practice().FirstOrDefault(s => s.Phase == Phase.WarmUp);
-        var before = Imbalance(plan, context);
-        var pause = plan.Segments.OfType<Pause>().FirstOrDefault(p => minutes <= 60 && total - p.Minutes >= minutes * 9 / 10);
-        if (pause is not null) return pause;
-        // Where everything is of one priority nothing is the least; it is shortened instead.
-        var highest = plan.Practice().Where(s => s.Phase != Phase.WarmUp).Select(s => s.Priority).DefaultIfEmpty(1).Min();
-        return plan.Practice()
-            .Where(s => s != firstWarmUp && (s.Priority > highest || s.Phase == Phase.WarmUp) && total - s.Minutes >= minutes * 9 / 10)
-            .Select((s, i) => (Segment: s, Place: i))
-            .OrderByDescending(s => s.Segment.Priority).ThenByDescending(s => s.Place)
-            .Select(s => s.Segment)
-            .FirstOrDefault(s => Imbalance(plan with { Segments = [.. plan.Segments.Where(o => o.Id != s.Id)] }, context) <= before
-                && plan.Practice().Any(o => o.Id != s.Id && o.Phase != Phase.WarmUp));
+        if (minutes >= Minutes && (balls is null || balls >= Balls)) return null;
+        var there = Math.Min(minutes, Minutes);
+        if (Steps.FirstOrDefault(s => s.From <= there) is not { } step) return null;
+        var kept = Segments.Where(s => step.Kept.Contains(s.SegmentId)).ToList();
+        var lengths = LengthsOf(kept, there - step.WalkMinutes);
+        var counts = kept.Select((s, i) => s.Balls == 0 || lengths[i] == s.Minutes ? s.Balls : WholeShares.InProportion(s.Balls, lengths[i], s.Minutes)).ToList();
+        var bought = kept.Select((s, i) => s.BallsAreBought ? counts[i] : 0).ToList();
+        var isShortOfBalls = balls is { } bucket && bought.Sum() > bucket;
+        if (isShortOfBalls)
+        {
+            var shares = WholeShares.Divide(balls!.Value, bought);
+            for (var i = 0; i < kept.Count; i++) if (kept[i].BallsAreBought) counts[i] = shares[i];
+        }
+
+        var isShorter = kept.Select((s, i) => lengths[i] < s.Minutes).Any(shorter => shorter);
+        return new Trimmed(
+            [.. kept.Select((s, i) => new TrimmedSegment(
+                s.SegmentId, lengths[i], counts[i],
+                s.Holes is { } holes ? WholeShares.InProportion(holes, lengths[i], s.Minutes) : null,
+                s.Attempts is { } attempts ? AttemptsOf(s, attempts, lengths[i], counts[i]) : null))],
+            step.Dropped,
+            [
+                .. step.Reasons,
+                .. isShorter ? [$"{(step.Dropped.Count == 0 ? "Everything" : "The rest")} is shortened in proportion, to {lengths.Sum()} minutes."] : Array.Empty<string>(),
+                .. isShortOfBalls ? [$"Fewer balls everywhere, {balls} in all."] : Array.Empty<string>(),
+            ]);
     }
 
-    private static int Imbalance(SessionPlan plan, PlanContext context) => PlanCheck.Look(plan, context).Count(f => f.Id == FindingId.Balance);
+    private static int AttemptsOf(TrimShare segment, int attempts, int minutes, int balls) =>
+        segment.Balls > 0 ? WholeShares.InProportion(attempts, balls, segment.Balls) : WholeShares.InProportion(attempts, minutes, segment.Minutes);
 
-    private static int Bought(SessionPlan plan) => new CheckedPlan(plan, new PlanContext { Day = default }).BallsBought;
+    /// <summary>Minutes of each segment: whole where they fit or have to stay, otherwise at least one and in proportion.</summary>
+    private static List<int> LengthsOf(IReadOnlyList<TrimShare> kept, int there)
+    {
+        if (kept.Sum(s => s.Minutes) <= there) return [.. kept.Select(s => s.Minutes)];
+        var whole = kept.Where(s => s.StaysWhole).Sum(s => s.Minutes);
+        var others = kept.Count(s => !s.StaysWhole);
+        // Stretching stays whole as long as half of the time is left for what comes after it.
+        var keepsWhole = others > 0 && there - whole >= others && whole * 2 <= there;
+        var shortened = kept.Where(s => !keepsWhole || !s.StaysWhole).ToList();
+        var shares = WholeShares.Divide(there - (keepsWhole ? whole : 0) - shortened.Count, [.. shortened.Select(s => s.Minutes - 1)]);
+        return [.. kept.Select(s => keepsWhole && s.StaysWhole ? s.Minutes : shares[shortened.IndexOf(s)] + 1)];
+    }
+
+    private static TrimShare ShareOf(Segment segment)
+    {
+        var practice = segment as PracticeSegment;
+        return new TrimShare
+        {
+            SegmentId = segment.Id,
+            StaysWhole = practice is { Phase: Phase.WarmUp, Intent: Intent.Body },
+            Minutes = segment.Minutes,
+            Balls = practice?.Balls ?? 0,
+            BallsAreBought = practice?.Place.BallsAreBought() == true,
+            Holes = practice?.Holes,
+            Attempts = practice?.Drill?.Protocol() is { PlannedAttempts: { } attempts } protocol && protocol.WithCount(attempts) is not null ? attempts : null,
+            ExitRule = practice?.Exit.Template(practice.Balls > 0) ?? "",
+            ExitRuleWithoutBalls = practice?.Exit.Template(hasBalls: false) ?? "",
+        };
+    }
+
+    private static int Bought(SessionPlan plan) => plan.Practice().Where(s => s.Place.BallsAreBought()).Sum(s => Math.Max(0, s.Balls));
+
+    /// <summary>What falls out whole. What was worked out for one set of segments is remembered for the minutes below.</summary>
+    private sealed class Dropping(PlanContext context)
+    {
+        private readonly Dictionary<string, (int Walks, int Imbalance)> _known = [];
+
+        public int WalkMinutes(SessionPlan plan) => Of(plan).Walks;
+
+        /// <summary>The plan without what falls out for so many minutes, and why each did.</summary>
+        public (SessionPlan Left, IReadOnlyList<string> Reasons) Down(SessionPlan plan, int minutes)
+        {
+            var reasons = new List<string>();
+            var left = plan;
+            while (left.Segments.Sum(s => s.Minutes) + WalkMinutes(left) > minutes && Droppable(left, minutes - WalkMinutes(left)) is { } falls)
+            {
+                left = Without(left, falls.Id);
+                reasons.Add($"“{falls.Title}” falls out: {(falls is Pause ? "a short session needs no pause" : "it has the least priority, and the rest still divides as it should")}.");
+            }
+
+            return (left, reasons);
+        }
+
+        /// <summary>
+        /// Never the first warm-up, the lowest priority first and among equals the last; only where that does not leave much less
+        /// than there is time for, and raises no balance finding that was not there.
+        /// </summary>
+        private Segment? Droppable(SessionPlan plan, int minutes)
+        {
+            var total = plan.Segments.Sum(s => s.Minutes);
+            var firstWarmUp = plan.Practice().FirstOrDefault(s => s.Phase == Phase.WarmUp);
+            var pause = plan.Segments.OfType<Pause>().FirstOrDefault(p => minutes <= 60 && total - p.Minutes >= minutes * 9 / 10);
+            if (pause is not null) return pause;
+            // Where everything is of one priority nothing is the least; it is shortened instead.
+            var highest = plan.Practice().Where(s => s.Phase != Phase.WarmUp).Select(s => s.Priority).DefaultIfEmpty(1).Min();
+            return plan.Practice()
+                .Where(s => s != firstWarmUp && (s.Priority > highest || s.Phase == Phase.WarmUp) && total - s.Minutes >= minutes * 9 / 10)
+                .Select((s, i) => (Segment: s, Place: i))
+                .OrderByDescending(s => s.Segment.Priority).ThenByDescending(s => s.Place)
+                .Select(s => s.Segment)
+                .FirstOrDefault(s => plan.Practice().Any(o => o.Id != s.Id && o.Phase != Phase.WarmUp) && Of(Without(plan, s.Id)).Imbalance <= Of(plan).Imbalance);
+        }
+
+        private (int Walks, int Imbalance) Of(SessionPlan plan)
+        {
+            var key = string.Join(' ', plan.Segments.Select(s => s.Id));
+            if (_known.TryGetValue(key, out var known)) return known;
+            return _known[key] = (new CheckedPlan(plan, context).WalkMinutes, PlanCheck.Look(plan, context).Count(f => f.Id == FindingId.Balance));
+        }
+
+        private static SessionPlan Without(SessionPlan plan, Guid id) => plan with { Segments = [.. plan.Segments.Where(s => s.Id != id)] };
+    }
 }

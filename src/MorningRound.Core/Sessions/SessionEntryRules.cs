@@ -1,4 +1,5 @@
 using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
 
 namespace MorningRound.Core.Sessions;
@@ -44,6 +45,7 @@ public static class SessionEntryRules
                     errors.Require(plan.Segments.Any(s => s.Id == kept.SegmentId), $"{at}.segmentId", "This session has no such segment.")
                         .RequireBetween(kept.Minutes, 1, PlanRules.MostMinutesInSegment, $"{at}.minutes", "minutes")
                         .RequireBetween(kept.Balls, 0, PlanRules.MostBallsInSegment, $"{at}.balls", "balls");
+                    if (kept.Attempts is { } attempts) errors.RequireBetween(attempts, 1, ScoringProtocol.MostAttempts, $"{at}.attempts", "attempts");
                 }
 
                 break;

@@ -245,7 +245,10 @@ public sealed record SessionLog
         {
             if (segment.Inputs.Count == 0) return segment;
             var drill = _foreignFlows.Contains(segment.SegmentId) ? null : drills.FirstOrDefault(d => d.SegmentId == segment.SegmentId);
-            var result = drill is null ? ProtocolResult.NotScored : drill.Protocol.Score(segment.Inputs, drill.Seed);
+            // A trimmed drill was over at its own, smaller number.
+            var count = _trim?.Kept.FirstOrDefault(k => k.SegmentId == segment.SegmentId)?.Attempts;
+            var result = drill is null ? ProtocolResult.NotScored
+                : ((count is { } attempts ? drill.Protocol.WithCount(attempts) : null) ?? drill.Protocol).Score(segment.Inputs, drill.Seed);
             return segment with { Result = result, DrillReading = result.Reading, DrillAttempts = result.Attempts };
         }
 

@@ -51,7 +51,7 @@ public sealed class SessionBook(MorningRoundDb db, DomainClock clock, StudentFil
             Drills = [.. drills.Select(d => SessionDrill.Of(d, row.Document))],
             Routine = file.Own.Routine,
             // What is over is not trimmed any more.
-            Trims = row.Logs.Any(l => l.FinishedAt is not null) ? [] : PlanTrim.Steps(row.Document, await contexts.GroundsAsync(caller, file, clock.Today(caller.TimeZone), cancel)),
+            Trim = row.Logs.Any(l => l.FinishedAt is not null) ? null : PlanTrim.Of(row.Document, await contexts.GroundsAsync(caller, file, clock.Today(caller.TimeZone), cancel)),
             Results = DrillResultView.Of(row.Document, drills, read, await EarlierAsync(caller, row, drills, cancel)),
         };
     }

@@ -49,8 +49,8 @@ public sealed record SessionView
     /// <summary>The drills as they were set, with the flows the phone walks.</summary>
     public required IReadOnlyList<SessionDrill> Drills { get; init; }
 
-    /// <summary>The session made to fit less time or fewer balls, for a few steps of both.</summary>
-    public required IReadOnlyList<Trimmed> Trims { get; init; }
+    /// <summary>How the session is made to fit less time or fewer balls; none once it is over.</summary>
+    public required PlanTrim? Trim { get; init; }
 
     /// <summary>The student's own routine before a shot, step by step; empty where none was written down.</summary>
     public required IReadOnlyList<string> Routine { get; init; }

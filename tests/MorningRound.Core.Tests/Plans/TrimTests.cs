@@ -1,6 +1,12 @@
+using System.Globalization;
+using System.Text.Json;
 using CsCheck;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Check;
+using MorningRound.Core.Tests.Drills;
 using MorningRound.Core.Tests.Plans.Check;
 using static MorningRound.Core.Tests.Plans.Check.GivenPlan;
 
@@ -16,18 +22,21 @@ public sealed class TrimTests
             .. plan.Segments.Where(s => trimmed.Kept.Any(k => k.SegmentId == s.Id)).Select(s =>
             {
                 var kept = trimmed.Kept.Single(k => k.SegmentId == s.Id);
-                return s is PracticeSegment p ? p with { Minutes = kept.Minutes, Balls = kept.Balls } : s with { Minutes = kept.Minutes };
+                return s is PracticeSegment p ? p with { Minutes = kept.Minutes, Balls = kept.Balls, Holes = kept.Holes } : s with { Minutes = kept.Minutes };
             }),
         ],
     };
+
+    private static Trimmed? At(SessionPlan plan, int minutes, int? balls) => PlanTrim.Of(plan, Context).At(minutes, balls);
 
     [Fact]
     public void Half_the_time_keeps_the_three_parts_and_says_that_it_is_shorter()
     {
         // 55 minutes in 30: the three parts hold only together, so nothing but a second warm-up may fall out.
-        var trimmed = PlanTrim.Of(Clean, 30, 40, Context)!;
+        var trimmed = At(Clean, 30, 40)!;
         var after = After(Clean, trimmed);
-        Assert.True(PlanTotals.Of(after).Minutes <= 30 && PlanTotals.Of(after).BallsBought <= 40);
+        Assert.Equal(30, PlanTotals.Of(after).Minutes);
+        Assert.True(PlanTotals.Of(after).BallsBought <= 40);
         Assert.Contains(after.Practice(), s => s.Phase == Phase.WarmUp);
         Assert.DoesNotContain(PlanCheck.Run(after, Context), f => f.Id == FindingId.Balance);
         Assert.Contains("The rest is shortened in proportion, to 30 minutes.", trimmed.Reasons);
@@ -37,7 +46,7 @@ public sealed class TrimTests
     public void The_least_priority_falls_out_whole_first()
     {
         var plan = Clean with { Frame = new PlanFrame(), Segments = [Stretch, HalfSwings, Technique, CalledIrons with { Priority = 3 }, Holes with { Priority = 1 }] };
-        var trimmed = PlanTrim.Of(plan, 40, null, Context)!;
+        var trimmed = At(plan, 40, null)!;
         Assert.Equal([CalledIrons.Id], trimmed.Dropped);
         Assert.StartsWith("“Called irons” falls out", Assert.Single(trimmed.Reasons));
     }
@@ -45,32 +54,51 @@ public sealed class TrimTests
     [Fact]
     public void Where_everything_is_of_one_priority_all_of_it_is_shortened()
     {
-        var trimmed = PlanTrim.Of(Clean with { Frame = new PlanFrame(), Segments = [Stretch, Technique, CalledIrons, Holes] }, 30, null, Context)!;
+        var trimmed = At(Clean with { Frame = new PlanFrame(), Segments = [Stretch, Technique, CalledIrons, Holes] }, 30, null)!;
         Assert.Empty(trimmed.Dropped);
         Assert.Equal("Everything is shortened in proportion, to 30 minutes.", Assert.Single(trimmed.Reasons));
     }
 
-    [Fact]
-    public void What_is_left_is_over_by_its_own_minutes_and_holes()
+    [Theory]
+    // Exact to the minute and to the ball: 7 minutes is 7, 55 balls are 55, 3 are 3.
+    [InlineData(7, null)]
+    [InlineData(31, null)]
+    [InlineData(55, 56)]
+    [InlineData(55, 3)]
+    [InlineData(42, 19)]
+    public void What_the_student_has_is_used_to_the_minute_and_to_the_ball(int minutes, int? balls)
     {
-        var trimmed = PlanTrim.Of(Clean, 30, null, Context)!;
-        var after = After(Clean, trimmed);
-        Assert.Equal(after.Practice().Select(s => new ExitRuleInWords(s.Id, s.Exit.InWords(s))), trimmed.ExitRules);
-        var holes = trimmed.Kept.Single(k => k.SegmentId == Holes.Id);
-        Assert.Equal((9, 4), (holes.Minutes, holes.Holes));
-        // Two minutes a hole is as hurried as it may get.
-        var hurried = PlanTrim.Of(Clean, 18, null, Context)!.Kept.Single(k => k.SegmentId == Holes.Id);
-        Assert.InRange(hurried.Holes!.Value, 1, 3);
-        Assert.True(hurried.Minutes >= 2 * hurried.Holes);
+        var trimmed = At(Clean, minutes, balls)!;
+        Assert.Equal(minutes, trimmed.Kept.Sum(k => k.Minutes));
+        if (balls is { } bucket) Assert.Equal(bucket, trimmed.Kept.Sum(k => k.Balls));
     }
 
     [Fact]
-    public void What_fits_is_left_alone() => Assert.Null(PlanTrim.Of(Clean, 55, 57, Context));
+    public void Stretching_stays_whole_as_long_as_half_of_the_time_is_left_for_the_rest()
+    {
+        Assert.Equal(5, At(Clean, 12, null)!.Kept.Single(k => k.SegmentId == Stretch.Id).Minutes);
+        Assert.True(At(Clean, 7, null)!.Kept.Single(k => k.SegmentId == Stretch.Id).Minutes < 5);
+    }
+
+    [Fact]
+    public void Holes_and_the_drills_own_count_are_shortened_with_the_minutes()
+    {
+        // By hand: 15 minutes in 6 are two fifths; of 4 holes 1.6, of 20 balls 8, of 10 attempts 4.
+        var counted = Technique with { Drill = new PlannedDrill { DrillId = IdOf(70), Drill = Counting(10) } };
+        var trim = PlanTrim.Of(Clean with { Frame = new PlanFrame(), Segments = [counted, Holes] }, Context);
+        var trimmed = trim.At(12, null)!;
+        Assert.Equal(new TrimmedSegment(counted.Id, 6, 8, null, 4), trimmed.Kept[0]);
+        Assert.Equal(2, trimmed.Kept[1].Holes);
+        Assert.Equal("after {minutes}", trim.Segments[1].ExitRule);
+    }
+
+    [Fact]
+    public void What_fits_is_left_alone() => Assert.Null(At(Clean, 55, 57));
 
     [Fact]
     public void Only_too_few_balls_take_balls_and_no_time()
     {
-        var trimmed = PlanTrim.Of(Clean, 60, 30, Context)!;
+        var trimmed = At(Clean, 60, 30)!;
         Assert.Empty(trimmed.Dropped);
         Assert.Equal((55, 30), (trimmed.Kept.Sum(k => k.Minutes), trimmed.Kept.Sum(k => k.Balls)));
         Assert.Equal("Fewer balls everywhere, 30 in all.", Assert.Single(trimmed.Reasons));
@@ -80,23 +108,82 @@ public sealed class TrimTests
     public void Any_trim_fits_keeps_a_warm_up_and_gives_a_reason() =>
         Gen.Select(GenPlan.Any, Gen.Int[1, 120], Gen.Int[0, 150]).ForEachSeed((plan, minutes, balls) =>
         {
-            if (PlanTrim.Of(plan, minutes, balls, Context) is not { } trimmed) return;
+            if (At(plan, minutes, balls) is not { } trimmed) return;
             Assert.True(trimmed.Kept.Sum(k => k.Minutes) <= minutes);
             Assert.True(trimmed.Kept.Where(k => plan.Practice().Any(s => s.Id == k.SegmentId && s.Place == Core.Places.PlaceKind.Range)).Sum(k => k.Balls) <= balls);
+            Assert.All(trimmed.Kept, k => Assert.True(k.Minutes >= 1));
             Assert.NotEmpty(trimmed.Reasons);
             Assert.Equal(plan.Segments.Select(s => s.Id).Order(), trimmed.Kept.Select(k => k.SegmentId).Concat(trimmed.Dropped).Order());
             if (plan.Practice().FirstOrDefault(s => s.Phase == Phase.WarmUp) is { } warmUp) Assert.DoesNotContain(warmUp.Id, trimmed.Dropped);
-        }, seeds: 1_000);
+        }, seeds: 150);
 
-    [Fact]
-    public void Steps_are_worked_out_beforehand_for_less_time_and_fewer_balls()
+    public static TheoryData<string> Countable => [.. GivenDrills.Every.Where(e => e.Protocol.PlannedAttempts is { } n && e.Protocol.WithCount(n) is not null).Select(e => e.Name)];
+
+    [Theory]
+    [MemberData(nameof(Countable))]
+    public void A_shortened_drill_ends_at_its_own_number_for_the_phone_and_for_the_score(string name)
     {
-        var steps = PlanTrim.Steps(Clean, Context);
-        Assert.Contains(steps, s => s is { Minutes: 30, Balls: 40 });
-        Assert.Contains(steps, s => s is { Minutes: 30, Balls: null });
-        Assert.Contains(steps, s => s is { Minutes: 55, Balls: 20 });
-        Assert.InRange(steps.Count, 8, 30);
+        var protocol = GivenDrills.Every.Single(e => e.Name == name).Protocol;
+        for (var attempts = 1; attempts <= protocol.PlannedAttempts; attempts++)
+        {
+            var flow = protocol.Compile(9).WithCount(attempts);
+            var inputs = Play.Through(flow, new SplitMix64(3), constancy: 0.5, mayStop: false).ToList();
+            var walk = FlowWalk.Of(flow, inputs);
+            Assert.Equal((true, attempts), (walk.IsComplete, walk.Attempts));
+            var result = protocol.WithCount(attempts)!.Score(inputs, 9);
+            Assert.Equal((DrillReading.Complete, attempts), (result.Reading, result.Attempts));
+            Assert.Contains(walk.Displays, d => d.Contains(attempts.ToString(CultureInfo.InvariantCulture), StringComparison.Ordinal));
+        }
     }
+
+    /// <summary>Plans, and for every pair of minutes and balls what is left of each, as one number per minute: the phone's own tests hold it to them.</summary>
+    [Fact]
+    public void The_shared_trims_are_what_the_core_makes_of_them()
+    {
+        var counted = Technique with { Drill = new PlannedDrill { DrillId = IdOf(70), Drill = Counting(13) } };
+        SessionPlan[] plans =
+        [
+            Clean,
+            Clean with { Segments = [Stretch, HalfSwings, counted, new Pause { Id = IdOf(71), Title = "Water", Minutes = 4 }, CalledIrons with { Priority = 3, Exit = new AfterBalls() }, Holes with { Priority = 1 }] },
+            .. PlanTemplates.On(Day).Where(t => t.Segments.Sum(s => s.Minutes) <= 75).Take(3),
+        ];
+        var shared = plans.Select(plan =>
+        {
+            var trim = PlanTrim.Of(plan, Context);
+            return JsonSerializer.Serialize(new { trim, sums = Enumerable.Range(1, trim.Minutes).Select(m => Sum(trim, m)) }, CoreJson.Options);
+        });
+        Repository.AssertIs("tests/fixtures/trims.json", "[" + string.Join(",\n", shared) + "]\n");
+    }
+
+    /// <summary>All trims of a number of minutes in one: FNV-1a over their numbers, as text.</summary>
+    private static uint Sum(PlanTrim trim, int minutes)
+    {
+        var hash = 2166136261u;
+        foreach (var balls in Enumerable.Range(0, trim.Balls + 1).Select(b => (int?)b).Append(null))
+        {
+            var trimmed = trim.At(minutes, balls);
+            var text = trimmed is null ? "whole" : string.Join(' ', trimmed.Kept.Select(k => $"{k.Minutes},{k.Balls},{k.Holes},{k.Attempts}")) + "|" + string.Join('|', trimmed.Reasons);
+            foreach (var c in text) hash = unchecked((hash ^ c) * 16777619u);
+        }
+
+        return hash;
+    }
+
+    private static Drill Counting(int attempts) => new()
+    {
+        Name = "Counted",
+        Purpose = "Strike it",
+        Area = Area.Iron,
+        Skill = "low point",
+        Criterion = "Ball first",
+        Phases = [Phase.Block],
+        Intents = [Intent.Technique],
+        Places = [Core.Places.PlaceKind.Range],
+        UsualMinutes = 15,
+        UsualBalls = 20,
+        SetUp = "A line on the ground.",
+        Protocol = new MakeRate { Attempts = attempts, Make = "Ball first" },
+    };
 
     public static TheoryData<string> Templates => [.. PlanTemplates.On(Day).Select(t => t.Title)];
 

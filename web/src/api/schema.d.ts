@@ -2842,6 +2842,14 @@ export interface components {
       intents: components['schemas']['IntentShare'][];
       paces: components['schemas']['SegmentPace'][];
     };
+    PlanTrim: {
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls: number;
+      segments: components['schemas']['TrimShare'][];
+      steps: components['schemas']['TrimStep'][];
+    };
     PlanView: {
       /** Format: uuid */
       id: string;
@@ -3563,7 +3571,7 @@ export interface components {
       openPain: components['schemas']['OpenPainView'][];
       checkpoint: null | components['schemas']['CheckpointView'];
       drills: components['schemas']['SessionDrill'][];
-      trims: components['schemas']['Trimmed'][];
+      trim: null | components['schemas']['PlanTrim'];
       routine: string[];
       results: components['schemas']['DrillResultView'][];
     };
@@ -3719,15 +3727,30 @@ export interface components {
       /** Format: int32 */
       times?: null | number;
     };
-    Trimmed: {
+    TrimShare: {
+      /** Format: uuid */
+      segmentId: string;
+      staysWhole: boolean;
       /** Format: int32 */
       minutes: number;
       /** Format: int32 */
-      balls: null | number;
-      kept: components['schemas']['TrimmedSegment'][];
+      balls: number;
+      ballsAreBought: boolean;
+      /** Format: int32 */
+      holes: null | number;
+      /** Format: int32 */
+      attempts: null | number;
+      exitRule: string;
+      exitRuleWithoutBalls: string;
+    };
+    TrimStep: {
+      /** Format: int32 */
+      from: number;
+      /** Format: int32 */
+      walkMinutes: number;
+      kept: string[];
       dropped: string[];
       reasons: string[];
-      exitRules: components['schemas']['ExitRuleInWords'][];
     };
     TrimmedSegment: {
       /** Format: uuid */
@@ -3738,6 +3761,8 @@ export interface components {
       balls: number;
       /** Format: int32 */
       holes?: null | number;
+      /** Format: int32 */
+      attempts?: null | number;
     };
     /** @enum {string} */
     Unwell: 'dizzy' | 'overheated';

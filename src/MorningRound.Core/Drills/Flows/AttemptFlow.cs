@@ -15,6 +15,14 @@ public sealed record AttemptFlow
     /// <summary>The format that is written today. A walker refuses a flow of another format.</summary>
     public const int CurrentVersion = 1;
 
+    /// <summary>
+    /// The registers from which a flow with a set number of attempts reads it: less the attempts still to come, and the number itself
+    /// for what is shown. A flow without them ends in another way.
+    /// </summary>
+    internal const string LeftRegister = "_left";
+
+    internal const string CountRegister = "_of";
+
     public required int Version { get; init; }
 
     public required IReadOnlyList<FlowRegister> Registers { get; init; }
@@ -26,6 +34,15 @@ public sealed record AttemptFlow
 
     /// <summary>Lines that can be shown at any time: counts, and results as far as they are plain arithmetic.</summary>
     public required IReadOnlyList<FlowText> Displays { get; init; }
+
+    /// <summary>
+    /// The same flow with another number of attempts, as a trimmed session has it: only the start of two registers differs. The flow
+    /// itself where it has no such number.
+    /// </summary>
+    public AttemptFlow WithCount(int attempts) => this with
+    {
+        Registers = [.. Registers.Select(r => r.Name == LeftRegister ? r with { Initial = -attempts } : r.Name == CountRegister ? r with { Initial = attempts } : r)],
+    };
 }
 
 /// <summary>A named whole number. Names that begin with an underscore are the flow's own and no count of the drill.</summary>

@@ -19,6 +19,9 @@ internal sealed class FlowBuilder
         return this;
     }
 
+    /// <summary>A set number of attempts, which the flow reads where it starts.</summary>
+    public FlowBuilder Counted(int attempts) => Register(AttemptFlow.LeftRegister, -attempts).Register(AttemptFlow.CountRegister, attempts);
+
     public FlowBuilder Display(string text, params FlowValue[] values)
     {
         _displays.Add(new FlowText(text, values));
@@ -86,6 +89,16 @@ internal static class Flow
     /// <summary>Completes an attempt; the drill ends with it once a register has reached a number, otherwise it goes on.</summary>
     public static IEnumerable<FlowTransition> DoneUntil(FlowGuard[] when, string register, int? atLeast, FlowEffect[] then, string to) =>
         atLeast is { } last ? [.. Done(when.And(register, last), then, null), .. Done(when, then, to)] : Done(when, then, to);
+
+    /// <summary>Completes an attempt; the drill ends with it when it was the last of the number that the flow started with.</summary>
+    public static IEnumerable<FlowTransition> DoneWhenCounted(FlowGuard[] when, FlowEffect[] then, string to)
+    {
+        FlowEffect[] counted = [.. then, Add(AttemptFlow.LeftRegister)];
+        return [.. Done(when.And(AttemptFlow.LeftRegister, -1), counted, null), .. Done(when, counted, to)];
+    }
+
+    /// <summary>The number of attempts the flow started with.</summary>
+    public static FlowValue Count => Value(AttemptFlow.CountRegister);
 
     public static FlowValue Value(string register) => new() { Register = register };
 

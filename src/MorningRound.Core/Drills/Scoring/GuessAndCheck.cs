@@ -43,6 +43,8 @@ public sealed record GuessAndCheck : ScoringProtocol
 
     public override int? PlannedAttempts => Attempts;
 
+    public override ScoringProtocol WithCount(int attempts) => this with { Attempts = attempts };
+
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
     [
         .. Quantities.Select(q => new MeasureKind($"spread{q}", $"spread of {Kinds[q].Name}", Kinds[q].Unit, Better.Lower, 1)),
@@ -57,8 +59,8 @@ public sealed record GuessAndCheck : ScoringProtocol
 
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        var flow = new FlowBuilder().Registers(["attempts", .. Quantities.Select(Difference), .. Quantities.Select(Guessed)])
-            .Display($"{{0}} of {Attempts}", Flow.Value("attempts"));
+        var flow = new FlowBuilder().Registers(["attempts", .. Quantities.Select(Difference), .. Quantities.Select(Guessed)]).Counted(Attempts)
+            .Display("{0} of {1}", Flow.Value("attempts"), Flow.Count);
         foreach (var q in Quantities)
             flow.Display($"{Kinds[q].Name}, guess minus measured: {{0}} {Kinds[q].Unit} on average", Flow.Mean(Difference(q), "attempts", 1));
         for (var i = 0; i < Quantities.Count; i++)
@@ -79,7 +81,7 @@ public sealed record GuessAndCheck : ScoringProtocol
             flow.State($"measure{i}", $"Measured: {kind.Name}", RangeOf(q).Asked("Measured", kind.Unit, SidesOf(q)),
                 i + 1 < Quantities.Count
                     ? Flow.Part(Flow.Always, measured, $"measure{i + 1}")
-                    : Flow.DoneUntil(Flow.Always, "attempts", Attempts - 1, [.. measured, .. counted, Flow.Add("attempts")], "guess0"));
+                    : Flow.DoneWhenCounted(Flow.Always, [.. measured, .. counted, Flow.Add("attempts")], "guess0"));
         }
 
         return flow.Build();

@@ -15,6 +15,8 @@ public sealed record MakeRate : ScoringProtocol
 
     public override int? PlannedAttempts => Attempts;
 
+    public override ScoringProtocol WithCount(int attempts) => this with { Attempts = attempts };
+
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("share", "share made", "%", Better.Higher),
@@ -26,11 +28,11 @@ public sealed record MakeRate : ScoringProtocol
         .RequireText(Make, $"{path}.make", LongestLabel);
 
     protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder()
-        .Registers("made", "attempts")
-        .Display($"{{0}} made, {{1}} of {Attempts} attempts", Flow.Value("made"), Flow.Value("attempts"))
+        .Registers("made", "attempts").Counted(Attempts)
+        .Display("{0} made, {1} of {2} attempts", Flow.Value("made"), Flow.Value("attempts"), Flow.Count)
         .State("attempt", Make, Flow.MadeOrMissed,
-            Flow.DoneUntil(Flow.Choice("made"), "attempts", Attempts - 1, [Flow.Add("made"), Flow.Add("attempts")], "attempt"),
-            Flow.DoneUntil(Flow.Choice("missed"), "attempts", Attempts - 1, [Flow.Add("attempts")], "attempt"))
+            Flow.DoneWhenCounted(Flow.Choice("made"), [Flow.Add("made"), Flow.Add("attempts")], "attempt"),
+            Flow.DoneWhenCounted(Flow.Choice("missed"), [Flow.Add("attempts")], "attempt"))
         .Build();
 
     private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)

@@ -40,6 +40,9 @@ public sealed record MeasuredShots : ScoringProtocol
 
     public override int? PlannedAttempts => Shots;
 
+    /// <summary>An aim check keeps its balls: fewer say nothing.</summary>
+    public override ScoringProtocol? WithCount(int attempts) => AimDistance is null ? this with { Shots = attempts } : null;
+
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
     [
         new("share", "in the band", "%", Better.Higher),
@@ -63,12 +66,12 @@ public sealed record MeasuredShots : ScoringProtocol
         var inBand = Flow.Number(
             Least is { } least ? (int)Math.Ceiling((decimal)least * 10) : NumberRange.Signed.Least,
             Most is { } most ? (int)Math.Floor((decimal)most * 10) : NumberRange.Signed.Most);
-        return new FlowBuilder().Registers("inBand", "shots", "sum")
-            .Display($"{{0}} in the band, {{1}} of {Shots} shots", Flow.Value("inBand"), Flow.Value("shots"))
+        return new FlowBuilder().Registers("inBand", "shots", "sum").Counted(Shots)
+            .Display("{0} in the band, {1} of {2} shots", Flow.Value("inBand"), Flow.Value("shots"), Flow.Count)
             .Display($"mean {{0}}{Written.Unit(Unit)}", Flow.Mean("sum", "shots", 1))
             .State("shot", $"{What}, {Band()}", NumberRange.Signed.Asked(What, Unit, AimDistance is null ? null : new("left", "right")),
-                Flow.DoneUntil(inBand, "shots", Shots - 1, [.. shot, Flow.Add("inBand")], "shot"),
-                Flow.DoneUntil(Flow.Always, "shots", Shots - 1, shot, "shot"))
+                Flow.DoneWhenCounted(inBand, [.. shot, Flow.Add("inBand")], "shot"),
+                Flow.DoneWhenCounted(Flow.Always, shot, "shot"))
             .Build();
     }
 

@@ -12,6 +12,8 @@ public sealed record Repetitions : ScoringProtocol
 
     public override int? PlannedAttempts => Count;
 
+    public override ScoringProtocol? WithCount(int attempts) => Count is null ? null : this with { Count = attempts };
+
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } = [new("count", "repetitions", "", Better.None)];
 
     protected override void Check(FieldErrors errors, string path)
@@ -19,11 +21,16 @@ public sealed record Repetitions : ScoringProtocol
         if (Count is { } count) errors.RequireBetween(count, 1, MostAttempts, $"{path}.count", "repetitions");
     }
 
-    protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder()
-        .Registers("count")
-        .Display(Count is { } count ? $"{{0}} of {count}" : "{0} done", Flow.Value("count"))
-        .State("repeat", "One more", new AskTap("Did one"), Flow.DoneUntil(Flow.Always, "count", Count - 1, [Flow.Add("count")], "repeat"))
-        .Build();
+    protected override AttemptFlow CompileWith(ulong seed)
+    {
+        var flow = new FlowBuilder().Registers("count");
+        FlowEffect[] repeated = [Flow.Add("count")];
+        return Count is { } count
+            ? flow.Counted(count).Display("{0} of {1}", Flow.Value("count"), Flow.Count)
+                .State("repeat", "One more", new AskTap("Did one"), Flow.DoneWhenCounted(Flow.Always, repeated, "repeat")).Build()
+            : flow.Display("{0} done", Flow.Value("count"))
+                .State("repeat", "One more", new AskTap("Did one"), Flow.Done(Flow.Always, repeated, "repeat")).Build();
+    }
 
     private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
     {

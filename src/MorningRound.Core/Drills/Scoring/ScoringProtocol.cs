@@ -64,6 +64,12 @@ public abstract record ScoringProtocol
     /// </summary>
     public virtual ScoringProtocol For(StudentFile student) => this;
 
+    /// <summary>
+    /// The protocol with another number of attempts, as a trimmed session has it; none where its own condition or its stations
+    /// decide, which are not shortened.
+    /// </summary>
+    public virtual ScoringProtocol? WithCount(int attempts) => null;
+
     /// <summary>Why it cannot be practised yet, in words; none when it can.</summary>
     public virtual string? WhatIsMissing() => null;
 

@@ -2,7 +2,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Schemas } from '../../api/client';
 import { Link } from 'react-router';
 import { count, dayName, minutes, places } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
@@ -11,8 +10,9 @@ import type { EntryOf } from './log';
 import { OpenPainQuestions, saidOf, type FollowUp } from './OpenPain';
 import { Readiness, type Ready } from './Readiness';
 import type { Session } from './queries';
+import { trimAt, type Trimmed } from './trim';
 
-export type Trim = Schemas['Trimmed'];
+export type Trim = Trimmed;
 
 interface Props {
   session: Session;
@@ -29,18 +29,15 @@ interface Props {
   onLeave: () => void;
 }
 
-/** The trim worked out beforehand that fits what the student has; nothing where the session fits as it is. */
+/** What is left with what the student has; nothing where the session fits as it is. */
 function trimFor(session: Session, ready: Ready, dropped: ReadonlySet<string>): Trim | undefined {
-  const there = ready.minutesAtHand ?? Infinity;
-  const bucket = ready.ballsAtHand ?? Infinity;
+  if (!session.trim) return undefined;
   const fallsOut = session.plan.segments.filter((s) => dropped.has(s.id));
-  const needed = session.totals.minutes - fallsOut.reduce((sum, s) => sum + s.minutes, 0);
-  const needsBalls = bucket < session.totals.ballsBought;
-  if (there >= needed && !needsBalls) return undefined;
-  return session.trims
-    .filter((t) => t.minutes <= Math.max(there, session.trims[0]?.minutes ?? 0))
-    .filter((t) => (needsBalls ? t.balls !== null && t.balls <= bucket : t.balls === null))
-    .sort((a, b) => b.minutes - a.minutes || (b.balls ?? 0) - (a.balls ?? 0))[0];
+  const needed = session.trim.minutes - fallsOut.reduce((sum, s) => sum + s.minutes, 0);
+  const there = ready.minutesAtHand ?? needed;
+  const bucket = ready.ballsAtHand ?? null;
+  if (there >= needed && (bucket === null || bucket >= session.trim.balls)) return undefined;
+  return trimAt(session.trim, there >= needed ? session.trim.minutes : there, bucket);
 }
 
 /** Minutes a segment keeps; nothing where it falls out. */
@@ -84,8 +81,8 @@ export function Before({ session, isLesson, dropped, said, reported, onFollowUp,
           sx={{ mt: 1.5, p: 1.5, bgcolor: 'background.paper', borderRadius: 2, fontSize: 15 }}
         >
           <Box sx={{ fontWeight: 620 }}>
-            For {minutes(trim.minutes)}
-            {trim.balls !== null && ` and ${count(trim.balls, 'ball')}`}
+            For {minutes(trim.kept.reduce((sum, k) => sum + k.minutes, 0))}
+            {typeof ready.ballsAtHand === 'number' && ` and ${count(ready.ballsAtHand, 'ball')}`}
           </Box>
           {trim.reasons.map((reason) => (
             <div key={reason}>{reason}</div>

@@ -22,6 +22,7 @@ import type { Ready } from './Readiness';
 import { SegmentRun } from './SegmentRun';
 import { InAnotherTab, SyncLine, SyncNews, SyncProblem } from './SyncLine';
 import { useRunningLog, type OnServer } from './useRunningLog';
+import { exitRuleOf, withCount } from './trim';
 import { useSilence } from './useSilence';
 import { useWakeLock } from './useWakeLock';
 
@@ -42,17 +43,24 @@ function trimmed(plan: Plan, trim: EntryOf<'trimmed'> | null): Plan {
   };
 }
 
-/** When each segment is over: in the words of the trim that was taken, otherwise of the plan. */
-function exitRulesOf(session: Session, trim: EntryOf<'trimmed'> | null) {
-  const taken = session.trims.find(
-    (t) =>
-      t.kept.length === trim?.kept.length &&
-      t.kept.every((k, i) => {
-        const kept = trim.kept[i];
-        return kept?.segmentId === k.segmentId && kept.minutes === k.minutes && kept.balls === k.balls;
-      }),
-  );
-  return taken?.exitRules ?? session.exitRules;
+/** When a segment is over: in the words of the trim that was taken, otherwise of the plan. */
+function exitRuleFor(session: Session, trim: EntryOf<'trimmed'> | null, segmentId: string) {
+  const kept = trim?.kept.find((k) => k.segmentId === segmentId);
+  return kept && session.trim
+    ? exitRuleOf(session.trim, kept)
+    : session.exitRules.find((r) => r.segmentId === segmentId)?.words;
+}
+
+/** The session with its drills shortened as the trim says. */
+function withTrimmedDrills(session: Session, trim: EntryOf<'trimmed'> | null): Session {
+  if (!trim) return session;
+  return {
+    ...session,
+    drills: session.drills.map((d) => {
+      const attempts = trim.kept.find((k) => k.segmentId === d.segmentId)?.attempts;
+      return { ...d, flow: withCount(d.flow, attempts), plannedAttempts: attempts ?? d.plannedAttempts };
+    }),
+  };
 }
 
 interface Props {
@@ -142,7 +150,7 @@ export function Practice({ session, onServer }: Props) {
   if (isOver)
     screen = (
       <After
-        session={session}
+        session={withTrimmedDrills(session, state.trim)}
         state={state}
         add={log.add}
         isSent={log.unsent === 0}
@@ -224,9 +232,9 @@ export function Practice({ session, onServer }: Props) {
     screen = (
       <SegmentRun
         key={current.id}
-        session={session}
+        session={withTrimmedDrills(session, state.trim)}
         segment={current}
-        exitRule={exitRulesOf(session, state.trim).find((r) => r.segmentId === current.id)?.words}
+        exitRule={exitRuleFor(session, state.trim, current.id)}
         open={plan.segments.filter((s) => isOpen(s.id))}
         log={state}
         add={log.add}
