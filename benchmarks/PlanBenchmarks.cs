@@ -54,7 +54,7 @@ public class PlanBenchmarks
     public Drafted DraftThreeHours() => PlanDraft.Of(ThreeHours, Context, Shelf);
 
     [Benchmark]
-    public IReadOnlyList<Trimmed> TrimSteps() => PlanTrim.Steps(Sound, Context);
+    public PlanTrim TrimTable() => PlanTrim.Of(Sound, Context);
 
     private static SessionPlan Twelve(SessionPlan plan) => plan with
     {

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { isClean } from './clean';
 import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
 
 // What a day on the range does to a phone: storage that fails, a second phone, a wrong clock, a coach who changes the week meanwhile.
@@ -190,6 +191,7 @@ test('a clock left running overnight asks, and never tells of fourteen hours', a
   await phone.clock.setSystemTime(now + 14 * 3_600_000);
   await phone.evaluate(() => window.dispatchEvent(new Event('focus')));
   await expect(phone.getByRole('heading', { name: 'The clock ran on' })).toBeVisible();
+  await isClean(phone, 'the clock ran on');
   await phone.getByRole('button', { name: /^Up to the last tap/ }).click();
   await expect(phone.getByTestId('flow')).toBeVisible();
   await expect(phone.getByRole('timer')).toHaveText(/^0:/);
@@ -221,6 +223,7 @@ test('what was answered survives a reload, and can be put right afterwards where
   await expect(phone.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
 
   await phone.getByRole('button', { name: 'Add to it or put it right' }).click();
+  await isClean(phone, 'mending');
   await phone.getByRole('button', { name: 'That was not right' }).click();
   await phone.getByRole('button', { name: 'Dull' }).click();
   await phone.getByRole('button', { name: 'How bad: 2' }).click();

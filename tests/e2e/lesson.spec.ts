@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { isClean } from './clean';
 import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
 
 test('a lesson: the coach counts beside the student, and what was agreed waits in next week as a draft', async ({
@@ -18,8 +19,10 @@ test('a lesson: the coach counts beside the student, and what was agreed waits i
   await coach.getByLabel(/^Checkpoint/).fill('Belt buckle to the target');
   await coach.getByLabel('Homework').fill('Ten with the towel');
   await coach.getByLabel('Minutes').fill('20');
+  await isClean(coach, 'what was agreed');
   await coach.getByRole('button', { name: 'Finish the lesson' }).click();
   await expect(coach.getByText('Lotte Lektion can see it now.')).toBeVisible({ timeout: 20_000 });
+  await isClean(coach, 'after a lesson');
   await coach.getByRole('link', { name: 'Look back' }).click();
   await expect(coach.getByRole('region', { name: /^Log of/ })).toContainText('in a lesson');
   await expect(coach.getByText('Checkpoint: Belt buckle to the target')).toBeVisible();
@@ -42,6 +45,8 @@ test('a session done on paper is typed in with the attempts of its drill', async
   await student.getByRole('link', { name: 'Practise', exact: true }).click();
   await student.getByRole('link', { name: 'It was done on paper' }).click();
   const gate = student.getByRole('group', { name: 'One putt of known line' });
+  await expect(gate).toBeVisible();
+  await isClean(student, 'paper');
   await gate.getByRole('button', { name: 'done', exact: true }).click();
   const card = gate.getByLabel('Attempts of “Through the gate”');
   await card.fill('1129');

@@ -1,69 +1,69 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
+import { isClean } from './clean';
 import { comeIn, onPhone } from './people';
 
-/** WCAG 2.2 AA, as far as a program can tell, and no sideways scrolling. */
-async function isClean(page: Page, name: string, onlyContrast = false) {
-  const axe = new AxeBuilder({ page }).options({ preload: false, resultTypes: ['violations'] });
-  // The outdoor look changes colours and nothing else.
-  if (onlyContrast) axe.withRules(['color-contrast', 'target-size']);
-  else axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']);
-  const { violations } = await axe.analyze();
-  expect(violations.map((v) => `${name}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
-  expect(
-    await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth),
-    `${name} scrolls sideways`,
-  ).toBe(true);
-}
-
-test('axe finds nothing on the coach’s screens', async ({ page }) => {
-  await page.goto('/sign-in');
-  await expect(page.getByRole('button', { name: 'Come in as the coach' })).toBeVisible();
-  await isClean(page, 'sign-in');
-  await comeIn(page, 'coach');
-  await page.goto('/tee-line');
-  await expect(page.getByRole('heading', { level: 1, name: 'Tee line' })).toBeVisible();
-  await isClean(page, 'tee line');
-  await page.keyboard.press('?');
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await isClean(page, 'keys');
-  await page.keyboard.press('Escape');
-  await page.getByRole('link', { name: 'Henrik Solmar' }).click();
-  await expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible();
-  await isClean(page, 'student');
-  await page.getByRole('button', { name: 'Put a plan in' }).click();
-  await expect(page.getByRole('dialog').getByLabel('Plan')).toBeVisible();
-  await isClean(page, 'put a plan in');
-  await page.keyboard.press('Escape');
-  await page.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
-  await expect(page.getByTestId('completion')).toBeVisible();
-  await isClean(page, 'session');
-  await page.goto('/tee-line');
-  await page.getByRole('link', { name: 'Otto Lanevik' }).click();
-  await page.getByRole('link', { name: 'File' }).click();
-  await expect(page.getByRole('heading', { name: 'Care notes' })).toBeVisible();
-  await isClean(page, 'student file');
-  await page.goto('/places');
-  await expect(page.getByRole('button', { name: /River range/ })).toBeVisible();
-  await page.getByRole('button', { name: /River range/ }).click();
-  await isClean(page, 'places');
-  await page.getByRole('button', { name: 'Change' }).click();
-  await isClean(page, 'place form');
-  await page.goto('/drills');
-  await expect(page.getByText(/^\d+.drills$/)).toBeVisible();
-  await isClean(page, 'drill shelf');
-  await page.getByRole('link', { name: 'Climb the green' }).click();
-  await expect(page.getByTestId('flow')).toBeVisible();
-  await isClean(page, 'drill');
-  await page.getByRole('link', { name: 'Change' }).click();
-  await expect(page.getByTestId('flow')).toBeVisible();
-  await isClean(page, 'drill editor');
-  await page.goto('/plans');
-  await page.getByRole('link', { name: 'A hundred balls in an hour' }).click();
-  await expect(page.getByRole('region', { name: 'Totals' })).toBeVisible();
-  await isClean(page, 'bench');
-});
+for (const size of ['laptop', 'phone'])
+  test(`axe finds nothing on the coach’s screens on a ${size}`, async ({ page: laptop, browser }) => {
+    const page = size === 'phone' ? await onPhone(browser) : laptop;
+    await page.goto('/sign-in');
+    await expect(page.getByRole('button', { name: 'Come in as the coach' })).toBeVisible();
+    await isClean(page, 'sign-in');
+    await comeIn(page, 'coach');
+    await page.goto('/tee-line');
+    await expect(page.getByRole('heading', { level: 1, name: 'Tee line' })).toBeVisible();
+    await isClean(page, 'tee line');
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await isClean(page, 'keys');
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Henrik Solmar' }).click();
+    await expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible();
+    await isClean(page, 'student');
+    await page.getByRole('button', { name: 'Put a plan in' }).click();
+    await expect(page.getByRole('dialog').getByLabel('Plan')).toBeVisible();
+    await isClean(page, 'put a plan in');
+    await page.keyboard.press('Escape');
+    await page.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
+    await expect(page.getByTestId('completion')).toBeVisible();
+    await isClean(page, 'session');
+    await page.goto('/tee-line');
+    await page.getByRole('link', { name: 'Otto Lanevik' }).click();
+    await page.getByRole('link', { name: 'File' }).click();
+    await expect(page.getByRole('heading', { name: 'Care notes' })).toBeVisible();
+    await isClean(page, 'student file');
+    await page.goto('/places');
+    await expect(page.getByRole('button', { name: /River range/ })).toBeVisible();
+    await page.getByRole('button', { name: /River range/ }).click();
+    await isClean(page, 'places');
+    await page.getByRole('button', { name: 'Change' }).click();
+    await isClean(page, 'place form');
+    await page.goto('/drills');
+    await expect(page.getByText(/^\d+.drills$/)).toBeVisible();
+    await isClean(page, 'drill shelf');
+    await page.getByRole('link', { name: 'Climb the green' }).click();
+    await expect(page.getByTestId('flow')).toBeVisible();
+    await isClean(page, 'drill');
+    await page.getByRole('link', { name: 'Change' }).click();
+    await expect(page.getByTestId('flow')).toBeVisible();
+    await isClean(page, 'drill editor');
+    await page.goto('/plans');
+    await expect(page.getByRole('link', { name: 'An hour of putting' })).toBeVisible();
+    await isClean(page, 'plans');
+    await page.getByRole('link', { name: 'A hundred balls in an hour' }).click();
+    await expect(page.getByRole('region', { name: 'Totals' })).toBeVisible();
+    await isClean(page, 'bench');
+    await page.getByRole('button', { name: 'Draft one' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await isClean(page, 'draft');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Set for a student' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await isClean(page, 'set for a student');
+    await page.goto('/plans/new');
+    await expect(page.getByRole('heading', { level: 1, name: 'New plan' })).toBeVisible();
+    await isClean(page, 'new plan');
+  });
 
 for (const look of ['early light', 'outdoor'])
   test(`axe finds nothing on the student’s screens in ${look}`, async ({ browser }) => {
@@ -78,6 +78,10 @@ for (const look of ['early light', 'outdoor'])
     await page.getByRole('link', { name: 'My progress' }).click();
     await expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible();
     await isClean(page, 'my progress', look === 'outdoor');
+    await page.goBack();
+    await page.getByRole('link', { name: 'Practice of my own' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Practice of my own' })).toBeVisible();
+    await isClean(page, 'practice of my own', look === 'outdoor');
     await page.goBack();
     await page
       .getByRole('listitem')

@@ -23,6 +23,8 @@ async function open(size, as) {
       .first()
       .waitFor({ state: 'hidden' });
     await page.evaluate(() => window.scrollTo(0, 0));
+    // Nothing is pointed at.
+    await page.mouse.move(0, 0);
     await page.screenshot({ path: `${folder}${name}.png` });
   };
   return { page, shoot, comeIn: () => button.click() };

@@ -11,6 +11,8 @@ export function Mark({ size = 22, isShort = false }: { size?: number; isShort?: 
       {...(isShort && { 'aria-label': 'Morning Round' })}
       sx={{
         display: 'inline-flex',
+        minHeight: 44,
+        minWidth: 44,
         alignItems: 'center',
         gap: 1.25,
         color: 'text.primary',

@@ -99,9 +99,9 @@ const link = {
   color: 'text.primary',
   textDecoration: 'none',
   fontWeight: 600,
-  py: 1,
+  py: '9px',
   borderBottom: '3px solid transparent',
-  '&.active': { borderColor: 'secondary.main' },
+  '&.active': { borderColor: 'text.primary' },
   '&:hover': { borderColor: 'text.secondary' },
 } as const;
 

@@ -57,7 +57,7 @@ export const router = createBrowserRouter([
             path: '/practice/new',
             lazy: () => named(import('../features/sessions/OwnPracticePage'), 'OwnPracticePage'),
           },
-          { path: '/practice/:id/paper', lazy: () => named(import('../features/sessions/PracticePage'), 'PaperPage') },
+          { path: '/practice/:id/paper', lazy: () => named(import('../features/sessions/PaperPage'), 'PaperPage') },
           { path: '/practice/:id', lazy: () => named(import('../features/sessions/PracticePage'), 'PracticePage') },
           { path: '*', element: <Navigate replace to="/" /> },
         ],

@@ -23,6 +23,9 @@ const outdoor: typeof light = {
 export const sans = '"Figtree Variable", system-ui, sans-serif';
 export const serif = '"Literata Variable", Georgia, serif';
 
+/** A height or width in pixels, or what a thumb needs where one presses. */
+export const thumb = (px = 0) => `max(${px}px, var(--thumb, 0px))`;
+
 declare module '@mui/material/styles' {
   interface Palette {
     line: string;
@@ -64,19 +67,33 @@ export function makeTheme(isOutdoor: boolean): Theme {
       MuiCssBaseline: {
         styleOverrides: {
           body: { fontVariantNumeric: 'tabular-nums', fontFeatureSettings: '"tnum"' },
-          '*:focus-visible': { outline: `3px solid ${c.dawn}`, outlineOffset: 2 },
+          '*:focus-visible': { outline: `3px solid ${c.ink}`, outlineOffset: 2 },
           '@media (prefers-reduced-motion: reduce)': {
             '*': { transition: 'none !important', animation: 'none !important' },
           },
           '@media print': { body: { background: '#fff' }, '.no-print': { display: 'none !important' } },
           a: { color: c.ink },
+          // A thumb needs more than a line of text: what can be pressed grows without moving what stands around it.
+          '@media (pointer: coarse)': {
+            'a:not(:has(div, svg))': { paddingBlock: 14, marginBlock: -14 },
+            ':root': { '--thumb': '44px' },
+          },
+          button: { minWidth: thumb(), minHeight: thumb() },
         },
       },
-      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButtonBase: {
+        defaultProps: { disableRipple: true },
+        // Links and labels that look like buttons are none by name.
+        styleOverrides: { root: { minWidth: thumb(), minHeight: thumb() } },
+      },
       MuiButton: {
         defaultProps: { disableElevation: true },
         styleOverrides: {
-          root: { borderRadius: 22, padding: '7px 18px', minHeight: 40 },
+          root: {
+            borderRadius: 22,
+            padding: '7px 18px',
+            minHeight: thumb(40),
+          },
           outlined: { borderColor: c.soft, '&:hover': { background: 'rgba(30,59,48,0.06)' } },
           text: {
             textDecoration: 'underline',

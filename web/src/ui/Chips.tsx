@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
+import { thumb } from '../app/theme';
 import { keysOf } from './format';
 
 interface Props<K extends string> {
@@ -64,7 +65,7 @@ export function Chip({
       onClick={onClick}
       sx={{
         px: 1.1,
-        minHeight: 30,
+        minHeight: thumb(30),
         borderRadius: 4,
         border: '1px solid',
         borderColor: isOn ? 'text.primary' : '#8d9488',

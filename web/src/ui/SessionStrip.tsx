@@ -204,7 +204,7 @@ function Bar({ segment, height, hasMinutes, shows, isSelected, onSelect }: BarPr
           border: mark ? `${height > 30 ? 1.5 : 1}px solid ${mark.line}` : 'none',
           borderBottom: 0,
           outline: isSelected ? '3px solid' : undefined,
-          outlineColor: isSelected ? 'secondary.main' : undefined,
+          outlineColor: isSelected ? 'text.primary' : undefined,
           outlineOffset: 1,
           transition: 'height 160ms',
           // Dropped for pain: struck through, neither filled nor owed.

@@ -1,3 +1,4 @@
+import { thumb } from '../app/theme';
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 
@@ -14,7 +15,10 @@ export function Tick({
   disabled?: boolean;
 }) {
   return (
-    <Box component="label" sx={{ display: 'flex', gap: 1, alignItems: 'center', cursor: 'pointer', minHeight: 32 }}>
+    <Box
+      component="label"
+      sx={{ display: 'flex', gap: 1, alignItems: 'center', cursor: 'pointer', minHeight: thumb(32) }}
+    >
       <input
         type="checkbox"
         checked={checked}

@@ -9,6 +9,7 @@ import { answer, api, Problem, type Schemas } from '../../api/client';
 import { Mark } from '../../app/Mark';
 import { useTakeSession } from '../../app/session';
 import { Field } from '../../ui/Field';
+import { PageHeading } from '../../ui/PageHeading';
 import { Loading, Trouble } from '../../ui/states';
 
 /** Where a one-time link leads: choose an e-mail address and a password, and be in. */
@@ -55,9 +56,9 @@ function JoinForm({ token, invitation }: { token: string; invitation: Schemas['I
 
   return (
     <>
-      <Typography variant="h1" sx={{ mt: 4 }}>
+      <PageHeading sx={{ mt: 4 }}>
         {isNewAcademy ? 'Set up your academy' : `Welcome to ${invitation.academyName ?? ''}`}
-      </Typography>
+      </PageHeading>
       <Typography sx={{ mt: 1, color: 'text.secondary' }}>
         {isStudent
           ? `Hello ${invitation.studentName ?? ''}. Choose how you sign in; your coach’s plans are waiting.`

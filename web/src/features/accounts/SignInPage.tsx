@@ -9,6 +9,7 @@ import { answer, api } from '../../api/client';
 import { Mark } from '../../app/Mark';
 import { useSession, useTakeSession, type Session } from '../../app/session';
 import { Field } from '../../ui/Field';
+import { PageHeading } from '../../ui/PageHeading';
 import { Trouble } from '../../ui/states';
 import { DawnRange } from './DawnRange';
 import { WhatIsKept } from './WhatIsKept';
@@ -45,9 +46,9 @@ export function SignInPage() {
         sx={{ px: { xs: 3, sm: 8 }, py: { xs: 4, md: 7 }, maxWidth: 620, width: '100%', justifySelf: 'end' }}
       >
         <Mark size={26} />
-        <Typography variant="h1" sx={{ mt: 5, fontSize: { xs: '1.9rem', sm: '2.5rem' } }}>
+        <PageHeading sx={{ mt: 5, fontSize: { xs: '1.9rem', sm: '2.5rem' } }}>
           Practice with a purpose, and proof that it holds
-        </Typography>
+        </PageHeading>
         <Typography sx={{ mt: 1.5, color: 'text.secondary', maxWidth: 440 }}>
           Plan a session in four phases, set it for a week, practise it on the range, and see what was done.
         </Typography>

@@ -8,6 +8,7 @@ import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { DraftNotices } from '../../ui/DraftNotices';
 import { Choice } from '../../ui/Field';
+import { PageHeading } from '../../ui/PageHeading';
 import { Key, Loading, Trouble } from '../../ui/states';
 import { useDraft } from '../../ui/useDraft';
 import { DrillDrawing } from './DrillDrawing';
@@ -93,9 +94,7 @@ function Editor({ id, start, version }: Props) {
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, mt: 3, mb: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <Typography variant="h1" sx={{ mr: 'auto' }}>
-          {drill.name || 'New drill'}
-        </Typography>
+        <PageHeading sx={{ mr: 'auto' }}>{drill.name || 'New drill'}</PageHeading>
         <Button component={Link} to={id ? `/drills/${id}` : '/drills'}>
           Back
         </Button>

@@ -16,6 +16,7 @@ import {
   places,
   swingSizes,
 } from '../../ui/format';
+import { PageHeading } from '../../ui/PageHeading';
 import { PhaseSign, phases } from '../../ui/phases';
 import { Loading, Trouble } from '../../ui/states';
 import { DrillDrawing } from './DrillDrawing';
@@ -40,7 +41,7 @@ export function DrillPage() {
           <Typography sx={{ color: 'text.secondary' }}>
             <Link to="/drills">Drill shelf</Link> · {areas[drill.area]}, {drill.skill}
           </Typography>
-          <Typography variant="h1">{drill.name}</Typography>
+          <PageHeading>{drill.name}</PageHeading>
           <Typography sx={{ fontSize: 18 }}>{drill.purpose}</Typography>
         </Box>
         <Box className="no-print" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
@@ -112,10 +113,10 @@ function Ladder({
               alignItems: 'center',
               borderBottom: '3px solid',
               borderColor: 'text.primary',
-              bgcolor: i === value ? 'glow' : 'transparent',
-              color: i === value ? '#2b1a06' : 'text.primary',
+              bgcolor: i === value ? 'text.primary' : 'transparent',
+              color: i === value ? 'background.paper' : 'text.primary',
               cursor: 'pointer',
-              '&:has(:focus-visible)': { outline: '3px solid', outlineColor: 'secondary.main' },
+              '&:has(:focus-visible)': { outline: '3px solid', outlineColor: 'text.primary', outlineOffset: 2 },
             }}
           >
             <input
@@ -142,7 +143,7 @@ function About({ drill }: { drill: Drill }) {
       <DrillDrawing drill={drill} />
       <Typography sx={{ mt: 2, fontSize: 17 }}>{drill.setUp}</Typography>
       {(drill.cues ?? []).length > 0 && (
-        <Box component="blockquote" sx={{ m: 0, mt: 1.5, pl: 2, borderLeft: '4px solid', borderColor: 'glow' }}>
+        <Box component="blockquote" sx={{ m: 0, mt: 1.5, pl: 2, borderLeft: '4px solid', borderColor: 'line' }}>
           {drill.cues?.map((cue) => (
             <div key={cue}>{cue}</div>
           ))}

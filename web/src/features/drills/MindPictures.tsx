@@ -208,7 +208,7 @@ export function Scene({ walk, inputs }: { walk: Walk; inputs: readonly DrillInpu
             my: 1,
             pl: 2,
             borderLeft: '4px solid',
-            borderColor: 'glow',
+            borderColor: 'line',
             fontSize: 18,
             overflowWrap: 'anywhere',
           }}

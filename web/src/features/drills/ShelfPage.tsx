@@ -1,12 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { FileButtons } from '../../ui/FileButtons';
+import { PageHeading } from '../../ui/PageHeading';
 import { Key } from '../../ui/states';
 import type { Search } from './queries';
 import { Shelf } from './Shelf';
@@ -23,9 +23,7 @@ export function ShelfPage() {
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 3, mb: 2, flexWrap: 'wrap' }}>
-        <Typography variant="h1" sx={{ mr: 'auto' }}>
-          Drill shelf
-        </Typography>
+        <PageHeading sx={{ mr: 'auto' }}>Drill shelf</PageHeading>
         <FileButtons
           fileName="drills.json"
           download={() => answer(api.GET('/api/drills/file'))}

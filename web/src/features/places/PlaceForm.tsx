@@ -5,6 +5,7 @@ import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/session';
 import { Chips } from '../../ui/Chips';
+import { DayField } from '../../ui/DayField';
 import { DraftNotices } from '../../ui/DraftNotices';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { clubs, equipment, lengthUnits, places as placeKinds, surfaces } from '../../ui/format';
@@ -125,12 +126,11 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
                 set({ greenSpeedFeet, greenSpeedOn: greenSpeedFeet === null ? null : (place.greenSpeedOn ?? today) })
               }
             />
-            <Field
+            <DayField
               label="Measured on"
-              type="date"
               value={place.greenSpeedOn ?? ''}
               error={errorAt('greenSpeedOn')}
-              onChange={(e) => set({ greenSpeedOn: e.target.value || null })}
+              onChange={(day) => set({ greenSpeedOn: day || null })}
             />
           </>
         )}

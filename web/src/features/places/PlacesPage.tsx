@@ -6,6 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { answer, api, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { FileButtons } from '../../ui/FileButtons';
+import { PageHeading } from '../../ui/PageHeading';
 import { clubs, count, dayName, equipment, minutes, places as placeKinds, surfaces } from '../../ui/format';
 import { Empty, Key, Loading, Trouble } from '../../ui/states';
 import { PlaceForm } from './PlaceForm';
@@ -26,9 +27,7 @@ export function PlacesPage() {
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 3, mb: 2, flexWrap: 'wrap' }}>
-        <Typography variant="h1" sx={{ mr: 'auto' }}>
-          Places
-        </Typography>
+        <PageHeading sx={{ mr: 'auto' }}>Places</PageHeading>
         <FileButtons
           fileName="places.json"
           download={() => answer(api.GET('/api/places/file'))}
@@ -133,7 +132,7 @@ function About({ view, all, onEdit }: { view: PlaceView; all: PlaceView[]; onEdi
         <Typography key={fact}>{fact.charAt(0).toUpperCase() + fact.slice(1)}</Typography>
       ))}
       {place.rules && (
-        <Box component="blockquote" sx={{ m: 0, my: 1.5, pl: 2, borderLeft: '4px solid', borderColor: 'glow' }}>
+        <Box component="blockquote" sx={{ m: 0, my: 1.5, pl: 2, borderLeft: '4px solid', borderColor: 'line' }}>
           {place.rules}
         </Box>
       )}

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { thumb } from '../../app/theme';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { DraftNotices, Notice } from '../../ui/DraftNotices';
@@ -240,7 +241,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
                 size="small"
                 variant="outlined"
                 onClick={() => add(phase)}
-                sx={{ px: 0.9, minHeight: 34, fontSize: 13 }}
+                sx={{ px: 0.9, minHeight: thumb(34), fontSize: 13 }}
               >
                 <PhaseSign phase={phase} size={16} />
                 <Box component="span" sx={{ ml: 0.75 }}>
@@ -253,7 +254,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
               size="small"
               variant="outlined"
               onClick={() => add('pause')}
-              sx={{ px: 0.9, minHeight: 34, fontSize: 13 }}
+              sx={{ px: 0.9, minHeight: thumb(34), fontSize: 13 }}
             >
               Pause<Key>p</Key>
             </Button>
@@ -261,7 +262,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
               size="small"
               variant="outlined"
               onClick={() => setIsChoosing(true)}
-              sx={{ px: 0.9, minHeight: 34, fontSize: 13 }}
+              sx={{ px: 0.9, minHeight: thumb(34), fontSize: 13 }}
             >
               Drill<Key>d</Key>
             </Button>

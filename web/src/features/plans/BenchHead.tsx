@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
+import { PageHeading } from '../../ui/PageHeading';
 import { Key } from '../../ui/states';
 import type { BenchState } from './useBench';
 
@@ -17,7 +18,7 @@ export function BenchHead({ bench, onDraftOne, onSet, onRemove }: Props) {
   const { draft, change } = bench;
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 2.5, mb: 1.5, flexWrap: 'wrap' }}>
-      <Typography variant="h1">{draft.plan.title || 'New plan'}</Typography>
+      <PageHeading>{draft.plan.title || 'New plan'}</PageHeading>
       <Typography
         role="status"
         data-testid="save-state"

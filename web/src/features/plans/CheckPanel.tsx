@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { thumb } from '../../app/theme';
 import type { Schemas } from '../../api/client';
 import { Field } from '../../ui/Field';
 import { findingLevels } from '../../ui/findingLevels';
@@ -58,7 +59,7 @@ export function CheckPanel({ check, plan, onSelect, onFix, isFixing, onOverrule 
           {overruled.map((f) => (
             <Box key={`${f.id} ${f.segmentId ?? ''} ${f.why}`} sx={{ mb: 0.75 }}>
               {f.why} Kept, because: {f.overruledBecause}{' '}
-              <Button size="small" sx={{ py: 0, minHeight: 26 }} onClick={() => onOverrule(f, undefined)}>
+              <Button size="small" sx={{ py: 0, minHeight: thumb(26) }} onClick={() => onOverrule(f, undefined)}>
                 Take back
               </Button>
             </Box>
@@ -100,7 +101,7 @@ function Item({
         {finding.segmentId !== null && finding.segmentId !== undefined && (
           <Button
             size="small"
-            sx={{ p: 0, minHeight: 24, minWidth: 0, fontSize: 13.5, textAlign: 'left' }}
+            sx={{ p: 0, minHeight: thumb(24), minWidth: 0, fontSize: 13.5, textAlign: 'left' }}
             onClick={() => onSelect(finding.segmentId ?? '')}
           >
             {title ?? 'segment'}
@@ -114,14 +115,14 @@ function Item({
             size="small"
             disabled={isFixing}
             onClick={() => onFix(finding)}
-            sx={{ minHeight: 30, textAlign: 'left' }}
+            sx={{ minHeight: thumb(30), textAlign: 'left' }}
           >
             {finding.fix}
             {hasKey && <Key>f</Key>}
           </Button>
         )}
         {finding.level !== 'stop' && reason === undefined && (
-          <Button size="small" onClick={() => setReason('')} sx={{ minHeight: 30, color: 'text.secondary' }}>
+          <Button size="small" onClick={() => setReason('')} sx={{ minHeight: thumb(30), color: 'text.secondary' }}>
             Keep it like this
           </Button>
         )}

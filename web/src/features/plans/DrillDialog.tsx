@@ -5,6 +5,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { thumb } from '../../app/theme';
 import { answer, api, type Schemas } from '../../api/client';
 import { Trouble } from '../../ui/states';
 import type { Search } from '../drills/queries';
@@ -35,7 +36,7 @@ export function DrillDialog({
             <Button
               onClick={() => take.mutate(drill.id)}
               disabled={take.isPending}
-              sx={{ ml: -1.25, py: 0, minHeight: 30, fontSize: 16 }}
+              sx={{ ml: -1.25, py: 0, minHeight: thumb(30), fontSize: 16 }}
             >
               {name}
             </Button>

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { thumb } from '../../app/theme';
 import { answer, api, type Schemas } from '../../api/client';
 import { Field } from '../../ui/Field';
 import { minutes } from '../../ui/format';
@@ -42,7 +43,7 @@ export function DrillsThatFit({ place, minutesLeft, equipment, onTake, onAll }: 
         fullWidth
         disabled={take.isPending}
         onClick={() => take.mutate(drill.id)}
-        sx={{ justifyContent: 'space-between', textAlign: 'left', px: 0.5, minHeight: 38, gap: 1 }}
+        sx={{ justifyContent: 'space-between', textAlign: 'left', px: 0.5, minHeight: thumb(38), gap: 1 }}
       >
         <span>{drill.name}</span>
         <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400, whiteSpace: 'nowrap' }}>

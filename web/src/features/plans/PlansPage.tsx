@@ -6,6 +6,7 @@ import { useKeys } from '../../app/keys';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Choice, Field, optionsOf } from '../../ui/Field';
+import { PageHeading } from '../../ui/PageHeading';
 import { areas, count, dayName, minutes } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, Loading, Trouble } from '../../ui/states';
@@ -36,7 +37,7 @@ export function PlansPage() {
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 3, mb: 2 }}>
-        <Typography variant="h1">Plans</Typography>
+        <PageHeading>Plans</PageHeading>
         <Button component={Link} to="/plans/new" variant="contained" sx={{ ml: 'auto' }}>
           New plan<Key>n</Key>
         </Button>

@@ -112,7 +112,7 @@ function PhaseChoice({
             bgcolor: value === phase ? phases[phase].tint : 'background.paper',
             color: value === phase ? '#1c1c1c' : 'text.primary',
             fontWeight: value === phase ? 650 : 500,
-            '&:has(:focus-visible)': { outline: '3px solid', outlineColor: 'secondary.main', outlineOffset: 2 },
+            '&:has(:focus-visible)': { outline: '3px solid', outlineColor: 'text.primary', outlineOffset: 2 },
           }}
         >
           <input

@@ -75,7 +75,7 @@ function Row({
         borderBottom: '1px solid',
         borderColor: 'line',
         bgcolor: isSelected ? 'background.paper' : undefined,
-        boxShadow: isSelected ? 'inset 4px 0 0 #b24e0c' : undefined,
+        boxShadow: (theme) => (isSelected ? `inset 4px 0 0 ${theme.palette.text.primary}` : 'none'),
         opacity: isDragging ? 0.6 : 1,
         position: 'relative',
         zIndex: isDragging ? 1 : undefined,

@@ -1,5 +1,5 @@
-import Typography from '@mui/material/Typography';
 import { usePerson } from '../../app/session';
+import { PageHeading } from '../../ui/PageHeading';
 import { Progress } from './Progress';
 
 /** The student's own past weeks. */
@@ -7,9 +7,7 @@ export function MyProgressPage() {
   const person = usePerson();
   return (
     <>
-      <Typography variant="h1" sx={{ my: 2 }}>
-        My progress
-      </Typography>
+      <PageHeading sx={{ my: 2 }}>My progress</PageHeading>
       <Progress studentId={person.studentId ?? ''} />
     </>
   );

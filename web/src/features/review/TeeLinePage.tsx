@@ -7,6 +7,7 @@ import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/session';
+import { PageHeading } from '../../ui/PageHeading';
 import { dayName, dueInWords, hands, levels, percent, standings } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, Loading, Trouble } from '../../ui/states';
@@ -37,7 +38,7 @@ export function TeeLinePage() {
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 3, mb: 2, flexWrap: 'wrap' }}>
-        <Typography variant="h1">Tee line</Typography>
+        <PageHeading>Tee line</PageHeading>
         <Typography sx={{ color: 'text.secondary' }}>
           {bays.length > 0 && `${bays.length} bays, whoever needs a look first`}
         </Typography>

@@ -5,6 +5,7 @@ import type { Schemas } from '../../api/client';
 import { painInWords } from '../../ui/format';
 import { Pick, Picks } from '../../ui/Picks';
 import { Choice } from '../../ui/Field';
+import { StepHeading } from '../../ui/StepHeading';
 import { TagChoices } from '../drills/Tags';
 import type { LogState, NewEntry } from './log';
 import type { Session } from './queries';
@@ -22,6 +23,7 @@ interface Props {
 export function Mending({ session, state, add, onDone }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
+      <StepHeading sx={{ mt: 2.5 }}>{session.plan.title}, looked at again</StepHeading>
       {state.reports.map((pain) => (
         <PainMending key={pain.sequence} pain={pain} session={session} state={state} add={add} />
       ))}

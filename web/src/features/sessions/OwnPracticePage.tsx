@@ -7,7 +7,9 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { answer, api, Problem, type Schemas } from '../../api/client';
 import { usePerson } from '../../app/session';
+import { DayField } from '../../ui/DayField';
 import { Choice, Field, optionsOf } from '../../ui/Field';
+import { PageHeading } from '../../ui/PageHeading';
 import { places } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { phases, type Phase } from '../../ui/phases';
@@ -58,7 +60,7 @@ export function OwnPracticePage() {
       >
         {isLesson ? (student.data?.name ?? 'Back') : 'My week'}
       </Button>
-      <Typography variant="h1">{isLesson ? 'A lesson without a plan' : 'Practice of my own'}</Typography>
+      <PageHeading>{isLesson ? 'A lesson without a plan' : 'Practice of my own'}</PageHeading>
       {!isLesson && (
         <Typography sx={{ color: 'text.secondary' }}>
           It counts for what you did, and stands outside what your coach set for the week.
@@ -72,14 +74,7 @@ export function OwnPracticePage() {
           error={problem?.fieldError('plan.title')}
           inputProps={{ maxLength: 120 }}
         />
-        <Field
-          label="Day"
-          type="date"
-          value={day}
-          onChange={(e) => setDay(e.target.value)}
-          error={problem?.fieldError('day')}
-          inputProps={{ max: person.today }}
-        />
+        <DayField label="Day" value={day} onChange={setDay} error={problem?.fieldError('day')} max={person.today} />
       </Box>
       <Field
         label="What for"

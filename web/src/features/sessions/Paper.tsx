@@ -5,7 +5,9 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { domainNow, usePerson } from '../../app/session';
+import { DayField } from '../../ui/DayField';
 import { Field } from '../../ui/Field';
+import { PageHeading } from '../../ui/PageHeading';
 import { minutes, outcomes } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { PhaseSign } from '../../ui/phases';
@@ -107,7 +109,7 @@ export function Paper({ session, onServer }: { session: Session; onServer: OnSer
         <SyncLine log={log} hasBegun={hasBegun} />
       </Box>
       <SyncProblem log={log} />
-      <Typography variant="h1">{plan.title}, from paper</Typography>
+      <PageHeading>{plan.title}, from paper</PageHeading>
       {hasBegun ? (
         <Typography sx={{ mt: 2, fontSize: 18 }}>
           This session was begun on this device. Go on with it there, or look back on it.
@@ -115,13 +117,12 @@ export function Paper({ session, onServer }: { session: Session; onServer: OnSer
       ) : (
         <>
           <Box sx={{ maxWidth: 220, mt: 2 }}>
-            <Field
+            <DayField
               label="Day"
-              type="date"
               value={day}
-              onChange={(e) => setDay(e.target.value)}
+              onChange={setDay}
               error={dayFits ? undefined : 'Today or a day before, please.'}
-              inputProps={{ max: person.today }}
+              max={person.today}
             />
           </Box>
           {practised.map((segment) => (

@@ -1,60 +1,6 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { Link, useParams } from 'react-router';
-import { useLiveQuery } from 'dexie-react-hooks';
-import { orNothing, phone } from '../../app/phone';
-import { usePerson } from '../../app/session';
-import { Loading, Trouble } from '../../ui/states';
-import { Paper } from './Paper';
 import { Practice } from './Practice';
-import { useEntries, useSessionToPractise } from './queries';
-
-/**
- * Gets a session, and what the server has of this person's log where this device has nothing of its own. Once the device has,
- * nothing that arrives later takes the screen away from whoever is practising.
- */
-function usePractice() {
-  const { id = '' } = useParams();
-  const { accountId } = usePerson();
-  const session = useSessionToPractise(id);
-  const kept = useLiveQuery(async () => {
-    const log = await orNothing(phone.logs.where({ accountId, assignmentId: id }).first());
-    return { isHere: log !== undefined };
-  }, [accountId, id]);
-  // What runs is gone on from; what is over is mended where it is.
-  const mine = session.data?.logs.filter((l) => l.accountId === accountId) ?? [];
-  const open = kept?.isHere ? undefined : (mine.find((l) => l.finishedAt === null) ?? mine.at(-1));
-  const entries = useEntries(open?.id);
-  const onServer =
-    open && entries.data ? { logId: open.id, entries: entries.data, isFinished: open.finishedAt !== null } : undefined;
-  // Without a signal there is nothing to wait for: what this device has is what there is.
-  const isPending =
-    session.isPending || !kept || (open !== undefined && entries.isPending && entries.failureCount === 0);
-  return { session, onServer, isPending };
-}
+import { ToPractise } from './ToPractise';
 
 export function PracticePage() {
-  const { session, onServer, isPending } = usePractice();
-  if (isPending) return <Loading what="the session" />;
-  if (!session.data) return <NotThere error={session.error} onRetry={() => void session.refetch()} />;
-  return <Practice key={session.data.card.assignmentId} session={session.data} onServer={onServer} />;
-}
-
-/** The same session, typed in from a card. */
-export function PaperPage() {
-  const { session, onServer, isPending } = usePractice();
-  if (isPending) return <Loading what="the session" />;
-  if (!session.data) return <NotThere error={session.error} onRetry={() => void session.refetch()} />;
-  return <Paper key={session.data.card.assignmentId} session={session.data} onServer={onServer} />;
-}
-
-function NotThere({ error, onRetry }: { error: Error | null; onRetry: () => void }) {
-  return (
-    <Box sx={{ pt: 3 }}>
-      <Button component={Link} to="/" sx={{ ml: -1.25, minHeight: 48 }}>
-        Home
-      </Button>
-      <Trouble error={error ?? new Error('This session is not on this phone yet.')} onRetry={onRetry} />
-    </Box>
-  );
+  return <ToPractise as={Practice} />;
 }

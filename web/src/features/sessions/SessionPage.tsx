@@ -15,6 +15,7 @@ import {
   strokesInWords,
   unwellFeelings,
 } from '../../ui/format';
+import { PageHeading } from '../../ui/PageHeading';
 import { PhaseSign } from '../../ui/phases';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Loading, Trouble } from '../../ui/states';
@@ -42,7 +43,7 @@ export function SessionPage() {
           · {card.practisedOn ? dayName(card.practisedOn) : card.day ? dayName(card.day) : 'any day'} ·{' '}
           {standings[card.standing]}
         </Typography>
-        <Typography variant="h1">{card.title}</Typography>
+        <PageHeading>{card.title}</PageHeading>
         <Typography sx={{ mt: 0.5 }}>{card.purpose}</Typography>
         {card.keptAfterTakenOut && (
           <Typography sx={{ mt: 0.5, color: 'text.secondary' }}>
@@ -248,7 +249,7 @@ function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) 
       {rating?.note && (
         <Box
           component="blockquote"
-          sx={{ m: 0, mt: 2, pl: 2, borderLeft: '4px solid', borderColor: 'glow', fontSize: 18 }}
+          sx={{ m: 0, mt: 2, pl: 2, borderLeft: '4px solid', borderColor: 'line', fontSize: 18 }}
         >
           {rating.note}
         </Box>

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { thumb } from '../../app/theme';
 import type { Schemas } from '../../api/client';
 import { usePerson } from '../../app/session';
 import { ballKinds, clubs, dayName, hitFrom, keysOf, lengthUnits, swingLengths } from '../../ui/format';
@@ -224,7 +225,7 @@ function Pick<K extends string>({
       disabled={disabled}
       onChange={(e: React.ChangeEvent<HTMLSelectElement>) => onChange(e.target.value as K)}
       sx={{
-        minHeight: 38,
+        minHeight: thumb(38),
         px: 0.75,
         font: 'inherit',
         color: 'text.primary',

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../../api/client';
 import { usePerson } from '../../app/session';
+import { DayField } from '../../ui/DayField';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { bodyParts as bodyPartNames } from '../../ui/format';
 import { columns, type PartProps } from './coachsPart';
@@ -43,24 +44,18 @@ export function Care({ coach, set, errorAt, bodyParts }: PartProps & { bodyParts
                   onChange={(side) => change(i, { side })}
                 />
               )}
-              <Field
-                label="Since"
-                type="date"
-                value={p.since}
-                onChange={(e) => e.target.value && change(i, { since: e.target.value })}
-              />
+              <DayField label="Since" value={p.since} onChange={(since) => since && change(i, { since })} />
               <Field
                 label="Cleared by"
                 value={p.clearedBy ?? ''}
                 error={errorAt(`${at}.clearedBy`)}
                 onChange={(e) => change(i, { clearedBy: e.target.value })}
               />
-              <Field
+              <DayField
                 label="Cleared on"
-                type="date"
                 value={p.clearedOn ?? ''}
                 error={errorAt(`${at}.clearedOn`)}
-                onChange={(e) => change(i, { clearedOn: e.target.value || null })}
+                onChange={(day) => change(i, { clearedOn: day || null })}
               />
             </Box>
             <Field
@@ -110,11 +105,11 @@ export function Guardian({ coach, set, errorAt }: PartProps) {
           error={errorAt('coach.guardian.contact')}
           onChange={(e) => change({ contact: e.target.value })}
         />
-        <Field
+        <DayField
           label="Consented on"
-          type="date"
           value={guardian.consentedOn ?? ''}
-          onChange={(e) => change({ consentedOn: e.target.value || null })}
+          error={errorAt('coach.guardian.consentedOn')}
+          onChange={(day) => change({ consentedOn: day || null })}
         />
       </Box>
       <Button onClick={() => set({ guardian: null })}>Take out</Button>

@@ -7,6 +7,7 @@ import { Link, useParams } from 'react-router';
 import { answer, api, changesVersion, Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/session';
+import { PageHeading } from '../../ui/PageHeading';
 import { seasons } from '../../ui/format';
 import { DraftNotices } from '../../ui/DraftNotices';
 import { Key, Loading, Trouble } from '../../ui/states';
@@ -92,7 +93,7 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, mt: 3, mb: 1, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <Typography variant="h1">{title}</Typography>
+        <PageHeading>{title}</PageHeading>
         <Typography
           role="status"
           data-testid="file-state"

@@ -5,7 +5,9 @@ import { v7 as uuid } from 'uuid';
 import type { Schemas } from '../../api/client';
 import { usePerson } from '../../app/session';
 import { Chips } from '../../ui/Chips';
+import { DayField } from '../../ui/DayField';
 import { Choice, Field, optionsOf } from '../../ui/Field';
+import { TimeField } from '../../ui/TimeField';
 import { areas, clubs, equipment, places, sides, weekdays } from '../../ui/format';
 import { ListField } from '../../ui/ListField';
 import { NumberField } from '../../ui/NumberField';
@@ -106,12 +108,7 @@ function Windows({ own, set, errorAt }: PartProps) {
             options={optionsOf(weekdays)}
             onChange={(weekday) => change(i, { weekday })}
           />
-          <Field
-            label="From"
-            type="time"
-            value={w.from.slice(0, 5)}
-            onChange={(e) => e.target.value && change(i, { from: `${e.target.value}:00` })}
-          />
+          <TimeField label="From" value={w.from} onChange={(from) => change(i, { from })} />
           <NumberField
             label="Minutes"
             value={w.minutes}
@@ -165,25 +162,23 @@ function Competitions({ own, set, errorAt }: PartProps) {
                 error={errorAt(`${at}.name`)}
                 onChange={(e) => change(i, { name: e.target.value })}
               />
-              <Field
+              <DayField
                 label="First day"
-                type="date"
                 value={c.firstDay}
-                onChange={(e) => e.target.value && change(i, { firstDay: e.target.value })}
+                error={errorAt(`${at}.firstDay`)}
+                onChange={(firstDay) => firstDay && change(i, { firstDay })}
               />
-              <Field
+              <DayField
                 label="Last day"
-                type="date"
                 value={c.lastDay}
                 error={errorAt(`${at}.lastDay`)}
-                onChange={(e) => e.target.value && change(i, { lastDay: e.target.value })}
+                onChange={(lastDay) => lastDay && change(i, { lastDay })}
               />
-              <Field
+              <DayField
                 label="I get there"
-                type="date"
                 value={c.arrivalDay ?? ''}
                 error={errorAt(`${at}.arrivalDay`)}
-                onChange={(e) => change(i, { arrivalDay: e.target.value || null })}
+                onChange={(day) => change(i, { arrivalDay: day || null })}
               />
               <Field
                 label="Course"

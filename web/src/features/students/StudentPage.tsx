@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api } from '../../api/client';
+import { PageHeading } from '../../ui/PageHeading';
 import { hands, levels } from '../../ui/format';
 import { Loading, Trouble } from '../../ui/states';
 import { Progress } from '../progress/Progress';
@@ -27,7 +28,7 @@ export function StudentPage() {
     <>
       <Box sx={{ display: 'flex', alignItems: 'flex-start', gap: 2, mt: 3, mb: 2, flexWrap: 'wrap' }}>
         <Box>
-          <Typography variant="h1">{name}</Typography>
+          <PageHeading>{name}</PageHeading>
           <Typography sx={{ color: 'text.secondary' }}>
             {levels[level]} · {hands[hand]}
             {!hasAccount && ' · has not signed in yet'}

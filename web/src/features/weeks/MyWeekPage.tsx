@@ -15,6 +15,7 @@ import {
   requirements,
   standings,
 } from '../../ui/format';
+import { PageHeading } from '../../ui/PageHeading';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Loading, Trouble } from '../../ui/states';
 import { useLiveQuery } from 'dexie-react-hooks';
@@ -44,9 +45,9 @@ export function MyWeekPage() {
   const isThisWeek = week === person.week;
   return (
     <>
-      <Typography variant="h1" sx={{ mt: 2 }}>
+      <PageHeading sx={{ mt: 2 }}>
         {isThisWeek ? 'My week' : `Week of ${dayName(view.data.monday).slice(4)}`}
-      </Typography>
+      </PageHeading>
       {completion.fraction !== null && (
         <Typography sx={{ color: 'text.secondary' }}>
           {percent(completion.fraction)} done: {Math.round(completion.doneMinutes)} of {completion.plannedMinutes} min
@@ -134,7 +135,7 @@ function SessionItem({ session, today, here }: { session: Card; today: string; h
   return (
     <Box component="li" sx={{ py: 2.5, borderBottom: '1px solid', borderColor: 'line' }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', color: 'text.secondary', fontSize: 15 }}>
-        <Box component="span" sx={{ fontWeight: 650, color: when === 'Today' ? 'secondary.main' : 'text.primary' }}>
+        <Box component="span" sx={{ fontWeight: 650 }}>
           {when}
         </Box>
         {session.isLesson ? (
