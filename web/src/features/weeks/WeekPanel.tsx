@@ -125,7 +125,7 @@ function Days({ week, onPlace }: { week: Week; onPlace: (placing: { day: string 
               borderLeft: { md: day === days[0] ? 0 : '1px solid' },
               borderBottom: { xs: '1px solid', md: 0 },
               borderColor: { xs: 'line', md: 'line' },
-              boxShadow: isToday ? 'inset 0 3px 0 #d9772b' : undefined,
+              boxShadow: (theme) => (isToday ? `inset 0 3px 0 ${theme.palette.text.primary}` : 'none'),
             }}
           >
             <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 0.75 }}>
