@@ -1,7 +1,6 @@
 import { createBrowserRouter, Navigate, useRouteError } from 'react-router';
 import { Trouble } from '../ui/states';
 import { usePerson } from './session';
-import { Shell } from './Shell';
 
 /** Home is the tee line for a coach and the own week for a student. */
 function Home() {
@@ -33,7 +32,7 @@ export const router = createBrowserRouter([
       { path: '/sign-in', lazy: () => named(import('../features/accounts/SignInPage'), 'SignInPage') },
       { path: '/join/:token', lazy: () => named(import('../features/accounts/JoinPage'), 'JoinPage') },
       {
-        element: <Shell />,
+        lazy: () => named(import('./Shell'), 'Shell'),
         children: [
           { index: true, element: <Home /> },
           { path: '/tee-line', lazy: () => named(import('../features/review/TeeLinePage'), 'TeeLinePage') },
