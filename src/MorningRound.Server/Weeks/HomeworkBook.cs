@@ -29,8 +29,9 @@ public sealed class HomeworkBook(MorningRoundDb db, DomainClock clock)
         for (var n = 0; n < MostPlans; n++)
         {
             var id = IdOf(studentId, week, n);
-            var draft = await db.Assignments.FirstOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel);
-            var plan = await db.Plans.FirstOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
+            // What the same call added before is tracked and not saved yet.
+            var draft = db.Assignments.Local.FirstOrDefault(a => a.Id == id) ?? await db.Assignments.FirstOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel);
+            var plan = db.Plans.Local.FirstOrDefault(p => p.Id == id) ?? await db.Plans.FirstOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
             if (draft?.Document.Segments.Any(s => s.Id == segment.Id) == true || plan?.Document.Segments.Any(s => s.Id == segment.Id) == true) return;
             if (draft?.PublishedAt is not null || plan?.RemovedAt is not null || (plan is not null && draft is null)) continue;
             if (plan is null)

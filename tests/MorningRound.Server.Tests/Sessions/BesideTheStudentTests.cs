@@ -60,6 +60,21 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
         [.. week.Body!["sessions"]!.AsArray().OfType<JsonNode>().Where(s => s["title"]!.GetValue<string>().StartsWith("Homework", StringComparison.Ordinal) && !s["isPublished"]!.GetValue<bool>())];
 
     [Fact]
+    public async Task Homework_noted_twice_without_a_signal_arrives_in_one_draft()
+    {
+        await using var server = await TestServer.NewAsync();
+        var school = await School.OpenAsync(server);
+        var id = await school.PublishedSessionAsync();
+        var sent = await school.SendAsCoachAsync(Guid.CreateVersion7(), id,
+            School.Entry(1, "opened", 0, ("recording", "lesson")),
+            School.Entry(2, "lessonNoted", 10, ("checkpoint", "Belt buckle"), Homework(Guid.CreateVersion7())),
+            School.Entry(3, "lessonNoted", 20, ("checkpoint", "Belt buckle"), Homework(Guid.CreateVersion7(), minutes: 10)));
+        Assert.Equal(HttpStatusCode.OK, sent.Status);
+        var week = await school.Coach.GetAsync($"/api/weeks/2026-W20/students/{school.StudentId}");
+        Assert.Equal(25, Assert.Single(Homeworks(week))["minutes"]!.GetValue<int>());
+    }
+
+    [Fact]
     public async Task Homework_after_the_first_was_published_begins_a_new_draft()
     {
         var student = _school.OtherStudentId;
