@@ -44,6 +44,9 @@ public sealed record TrimShare
     /// <summary>The number of attempts of its drill, where that can be shortened.</summary>
     public required int? Attempts { get; init; }
 
+    /// <summary>The attempts of a round of its drill: only whole rounds are left out. 1 where it does not go round.</summary>
+    public required int AttemptsEach { get; init; }
+
     /// <summary>When it is over, with <c>{minutes}</c> and <c>{balls}</c> to fill in.</summary>
     public required string ExitRule { get; init; }
 
@@ -63,11 +66,12 @@ public sealed record TrimStep
     /// <summary>The segments that are left, in the order of the plan.</summary>
     public required IReadOnlyList<Guid> Kept { get; init; }
 
-    public required IReadOnlyList<Guid> Dropped { get; init; }
-
-    /// <summary>Why each fell out.</summary>
-    public required IReadOnlyList<string> Reasons { get; init; }
+    /// <summary>What falls out, in the order in which it does.</summary>
+    public required IReadOnlyList<TrimDrop> Dropped { get; init; }
 }
+
+/// <summary>A segment that falls out, and why.</summary>
+public sealed record TrimDrop(Guid SegmentId, string Reason);
 
 /// <summary>
 /// A session as it can be made to fit, worked out beforehand so that a phone without a signal needs nothing but whole-number shares:
@@ -100,7 +104,7 @@ public sealed record PlanTrim
         var steps = new List<TrimStep>();
         for (var minutes = needed; minutes >= 1; minutes--)
         {
-            var (left, reasons) = dropping.Down(plan, minutes);
+            var (left, dropped) = dropping.Down(plan, minutes);
             IReadOnlyList<Guid> kept = [.. left.Segments.Select(s => s.Id)];
             // Not even a minute for each: what is left of the last step is all there is.
             if (minutes - dropping.WalkMinutes(left) < kept.Count) break;
@@ -111,8 +115,7 @@ public sealed record PlanTrim
                     From = minutes,
                     WalkMinutes = dropping.WalkMinutes(left),
                     Kept = kept,
-                    Dropped = [.. plan.Segments.Select(s => s.Id).Except(kept)],
-                    Reasons = reasons,
+                    Dropped = dropped,
                 });
         }
 
@@ -120,16 +123,26 @@ public sealed record PlanTrim
     }
 
     /// <summary>
-    /// What is left with so many minutes and balls; none when all of it fits, or when not even a minute of each segment would.
+    /// What is left with so many minutes and balls; none when all of it fits, when nothing is left, or when not even a minute of
+    /// each segment would fit.
     /// </summary>
     /// <param name="minutes">Minutes there are.</param>
     /// <param name="balls">Bought balls there are; none where they do not matter.</param>
-    public Trimmed? At(int minutes, int? balls)
+    /// <param name="leftOut">
+    /// Segments that are left out anyhow, because they load what hurts. Their minutes are free for the others, so that less falls
+    /// out than without them. Nothing is said of them here.
+    /// </param>
+    public Trimmed? At(int minutes, int? balls, IReadOnlySet<Guid> leftOut)
     {
-        if (minutes >= Minutes && (balls is null || balls >= Balls)) return null;
-        var there = Math.Min(minutes, Minutes);
-        if (Steps.FirstOrDefault(s => s.From <= there) is not { } step) return null;
-        var kept = Segments.Where(s => step.Kept.Contains(s.SegmentId)).ToList();
+        if (Steps.Count == 0) return null;
+        var all = Segments.Where(s => !leftOut.Contains(s.SegmentId)).ToList();
+        var needed = all.Sum(s => s.Minutes) + Steps[0].WalkMinutes;
+        if (all.Count == 0 || (minutes >= needed && (balls is null || balls >= all.Where(s => s.BallsAreBought).Sum(s => s.Balls)))) return null;
+        var there = Math.Min(minutes, needed);
+        if (StepFor(there, leftOut) is not { } step) return null;
+        var kept = all.Where(s => step.Kept.Contains(s.SegmentId)).ToList();
+        var dropped = step.Dropped.Where(d => !leftOut.Contains(d.SegmentId)).ToList();
+        if (kept.Count == 0 || there - step.WalkMinutes < kept.Count) return null;
         var lengths = LengthsOf(kept, there - step.WalkMinutes);
         var counts = kept.Select((s, i) => s.Balls == 0 || lengths[i] == s.Minutes ? s.Balls : WholeShares.InProportion(s.Balls, lengths[i], s.Minutes)).ToList();
         var bought = kept.Select((s, i) => s.BallsAreBought ? counts[i] : 0).ToList();
@@ -146,16 +159,40 @@ public sealed record PlanTrim
                 s.SegmentId, lengths[i], counts[i],
                 s.Holes is { } holes ? WholeShares.InProportion(holes, lengths[i], s.Minutes) : null,
                 s.Attempts is { } attempts ? AttemptsOf(s, attempts, lengths[i], counts[i]) : null))],
-            step.Dropped,
+            [.. dropped.Select(d => d.SegmentId)],
             [
-                .. step.Reasons,
-                .. isShorter ? [$"{(step.Dropped.Count == 0 ? "Everything" : "The rest")} is shortened in proportion, to {lengths.Sum()} minutes."] : Array.Empty<string>(),
+                .. dropped.Select(d => d.Reason),
+                .. isShorter ? [$"{(dropped.Count == 0 ? "Everything" : "The rest")} is shortened in proportion, to {lengths.Sum()} minutes."] : Array.Empty<string>(),
                 .. isShortOfBalls ? [$"Fewer balls everywhere, {balls} in all."] : Array.Empty<string>(),
             ]);
     }
 
-    private static int AttemptsOf(TrimShare segment, int attempts, int minutes, int balls) =>
-        segment.Balls > 0 ? WholeShares.InProportion(attempts, balls, segment.Balls) : WholeShares.InProportion(attempts, minutes, segment.Minutes);
+    /// <summary>
+    /// What falls out. With segments left out anyhow it is the first step that fits without them, as long as it fills nine tenths
+    /// of the time, and never one further than without them.
+    /// </summary>
+    private TrimStep? StepFor(int minutes, IReadOnlySet<Guid> leftOut)
+    {
+        if (leftOut.Count == 0) return Steps.FirstOrDefault(s => s.From <= minutes);
+        var last = Steps.TakeWhile(s => s.From > minutes).Count();
+        var chosen = Steps[0];
+        foreach (var step in Steps.Take(last + 1))
+        {
+            if (MinutesOf(chosen) + chosen.WalkMinutes <= minutes) break;
+            if (MinutesOf(step) >= (minutes - step.WalkMinutes) * 9 / 10) chosen = step;
+        }
+
+        return chosen;
+
+        int MinutesOf(TrimStep step) => Segments.Where(s => step.Kept.Contains(s.SegmentId) && !leftOut.Contains(s.SegmentId)).Sum(s => s.Minutes);
+    }
+
+    private static int AttemptsOf(TrimShare segment, int attempts, int minutes, int balls)
+    {
+        var rounds = attempts / segment.AttemptsEach;
+        return segment.AttemptsEach
+            * (segment.Balls > 0 ? WholeShares.InProportion(rounds, balls, segment.Balls) : WholeShares.InProportion(rounds, minutes, segment.Minutes));
+    }
 
     /// <summary>Minutes of each segment: whole where they fit or have to stay, otherwise at least one and in proportion.</summary>
     private static List<int> LengthsOf(IReadOnlyList<TrimShare> kept, int there)
@@ -173,6 +210,7 @@ public sealed record PlanTrim
     private static TrimShare ShareOf(Segment segment)
     {
         var practice = segment as PracticeSegment;
+        var protocol = practice?.Drill?.Protocol();
         return new TrimShare
         {
             SegmentId = segment.Id,
@@ -181,7 +219,8 @@ public sealed record PlanTrim
             Balls = practice?.Balls ?? 0,
             BallsAreBought = practice?.Place.BallsAreBought() == true,
             Holes = practice?.Holes,
-            Attempts = practice?.Drill?.Protocol() is { PlannedAttempts: { } attempts } protocol && protocol.WithCount(attempts) is not null ? attempts : null,
+            Attempts = protocol?.PlannedAttempts is { } attempts && protocol.WithCount(attempts) is not null ? attempts : null,
+            AttemptsEach = protocol?.AttemptsEach ?? 1,
             ExitRule = practice?.Exit.Template(practice.Balls > 0) ?? "",
             ExitRuleWithoutBalls = practice?.Exit.Template(hasBalls: false) ?? "",
         };
@@ -197,17 +236,17 @@ public sealed record PlanTrim
         public int WalkMinutes(SessionPlan plan) => Of(plan).Walks;
 
         /// <summary>The plan without what falls out for so many minutes, and why each did.</summary>
-        public (SessionPlan Left, IReadOnlyList<string> Reasons) Down(SessionPlan plan, int minutes)
+        public (SessionPlan Left, IReadOnlyList<TrimDrop> Dropped) Down(SessionPlan plan, int minutes)
         {
-            var reasons = new List<string>();
+            var dropped = new List<TrimDrop>();
             var left = plan;
             while (left.Segments.Sum(s => s.Minutes) + WalkMinutes(left) > minutes && Droppable(left, minutes - WalkMinutes(left)) is { } falls)
             {
                 left = Without(left, falls.Id);
-                reasons.Add($"“{falls.Title}” falls out: {(falls is Pause ? "a short session needs no pause" : "it has the least priority, and the rest still divides as it should")}.");
+                dropped.Add(new TrimDrop(falls.Id, $"“{falls.Title}” falls out: {(falls is Pause ? "a short session needs no pause" : "it has the least priority, and the rest still divides as it should")}."));
             }
 
-            return (left, reasons);
+            return (left, dropped);
         }
 
         /// <summary>

@@ -245,8 +245,8 @@ public sealed record SessionLog
         {
             if (segment.Inputs.Count == 0) return segment;
             var drill = _foreignFlows.Contains(segment.SegmentId) ? null : drills.FirstOrDefault(d => d.SegmentId == segment.SegmentId);
-            // A trimmed drill was over at its own, smaller number.
-            var count = _trim?.Kept.FirstOrDefault(k => k.SegmentId == segment.SegmentId)?.Attempts;
+            // A trimmed drill was over at its own, smaller number, unless it was published before flows read theirs.
+            var count = drill?.Flow.ReadsItsCount() != true ? null : _trim?.Kept.FirstOrDefault(k => k.SegmentId == segment.SegmentId)?.Attempts;
             var result = drill is null ? ProtocolResult.NotScored
                 : ((count is { } attempts ? drill.Protocol.WithCount(attempts) : null) ?? drill.Protocol).Score(segment.Inputs, drill.Seed);
             return segment with { Result = result, DrillReading = result.Reading, DrillAttempts = result.Attempts };

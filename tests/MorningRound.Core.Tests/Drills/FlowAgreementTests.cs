@@ -16,9 +16,16 @@ public class FlowAgreementTests
 
     private static ScoringProtocol Named(string name) => GivenDrills.Every.Single(e => e.Name == name).Protocol;
 
+    /// <summary>The shots that are called, in order; none where nothing is.</summary>
+    public static IReadOnlyList<ShotCall>? CallsOf(ScoringProtocol protocol, ulong seed) => (protocol as CalledShots)?.List(seed);
+
     /// <summary>What differs between walker and scorer after the same inputs; none when they agree.</summary>
-    public static string? Difference(FlowWalk walk, ProtocolResult scored)
+    /// <param name="calls">What has to be called, attempt by attempt.</param>
+    public static string? Difference(FlowWalk walk, ProtocolResult scored, IReadOnlyList<ShotCall>? calls = null)
     {
+        if (calls is not null && walk.State is not null && scored.Attempts < calls.Count
+            && calls[scored.Attempts] is var call && !walk.Prompt.StartsWith(call.InWords(), StringComparison.Ordinal)
+            && walk.Prompt != $"Was it the {call.Shape.ToString().ToLowerInvariant()} called?") return $"{walk.Prompt}, not {call.InWords()}";
         if (walk.MisfitAt != scored.MisfitAt) return $"misfit {walk.MisfitAt}, not {scored.MisfitAt}";
         if (scored.MisfitAt is not null) return null;
         if (walk.Attempts != scored.Attempts) return $"{walk.Attempts} attempts, not {scored.Attempts}";
@@ -38,10 +45,11 @@ public class FlowAgreementTests
             var flow = protocol.Compile(seed);
             var inputs = Play.Through(flow, new SplitMix64(seed), constancy: seed % 4 / 3.5, mayStop: seed % 3 == 0);
             var walk = FlowWalk.Of(flow);
+            var calls = CallsOf(protocol, seed);
             for (var taken = 0; taken <= inputs.Count; taken++)
             {
                 if (taken > 0) walk = walk.Take(inputs[taken - 1]);
-                Assert.Null(Difference(walk, protocol.Score([.. inputs.Take(taken)], seed)));
+                Assert.Null(Difference(walk, protocol.Score([.. inputs.Take(taken)], seed), calls));
             }
         }
     }

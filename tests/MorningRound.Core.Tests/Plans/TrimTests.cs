@@ -27,7 +27,9 @@ public sealed class TrimTests
         ],
     };
 
-    private static Trimmed? At(SessionPlan plan, int minutes, int? balls) => PlanTrim.Of(plan, Context).At(minutes, balls);
+    private static readonly HashSet<Guid> Nothing = [];
+
+    private static Trimmed? At(SessionPlan plan, int minutes, int? balls, params HashSet<Guid> leftOut) => PlanTrim.Of(plan, Context).At(minutes, balls, leftOut);
 
     [Fact]
     public void Half_the_time_keeps_the_three_parts_and_says_that_it_is_shorter()
@@ -86,7 +88,7 @@ public sealed class TrimTests
         // By hand: 15 minutes in 6 are two fifths; of 4 holes 1.6, of 20 balls 8, of 10 attempts 4.
         var counted = Technique with { Drill = new PlannedDrill { DrillId = IdOf(70), Drill = Counting(10) } };
         var trim = PlanTrim.Of(Clean with { Frame = new PlanFrame(), Segments = [counted, Holes] }, Context);
-        var trimmed = trim.At(12, null)!;
+        var trimmed = trim.At(12, null, Nothing)!;
         Assert.Equal(new TrimmedSegment(counted.Id, 6, 8, null, 4), trimmed.Kept[0]);
         Assert.Equal(2, trimmed.Kept[1].Holes);
         Assert.Equal("after {minutes}", trim.Segments[1].ExitRule);
@@ -103,6 +105,43 @@ public sealed class TrimTests
         Assert.Equal((55, 30), (trimmed.Kept.Sum(k => k.Minutes), trimmed.Kept.Sum(k => k.Balls)));
         Assert.Equal("Fewer balls everywhere, 30 in all.", Assert.Single(trimmed.Reasons));
     }
+
+    [Fact]
+    public void What_is_left_out_because_it_hurts_frees_its_minutes_for_the_rest()
+    {
+        // The minutes of all but the technique: with it they cost the called irons, without it they are enough.
+        var plan = Clean with { Frame = new PlanFrame(), Segments = [Stretch, HalfSwings, Technique, CalledIrons with { Priority = 3 }, Holes with { Priority = 1 }] };
+        var whole = plan.Segments.Sum(s => s.Minutes) - Technique.Minutes;
+        Assert.Contains(CalledIrons.Id, At(plan, whole, null)!.Dropped);
+        Assert.Null(At(plan, whole, null, Technique.Id));
+        var trimmed = At(plan, whole - 2, null, Technique.Id)!;
+        Assert.Equal([HalfSwings.Id], trimmed.Dropped);
+        Assert.Equal(whole - HalfSwings.Minutes, trimmed.Kept.Sum(k => k.Minutes));
+        Assert.DoesNotContain(Technique.Id, trimmed.Kept.Select(k => k.SegmentId).Concat(trimmed.Dropped));
+    }
+
+    [Fact]
+    public void A_bucket_is_shared_among_what_does_not_hurt()
+    {
+        var trimmed = At(Clean, 55, 20, Technique.Id)!;
+        Assert.Equal(20, trimmed.Kept.Sum(k => k.Balls));
+        Assert.Null(At(Clean, 55, null, [.. Clean.Segments.Select(s => s.Id)]));
+    }
+
+    [Fact]
+    public void Leaving_out_what_hurts_never_costs_more_than_it_frees() =>
+        Gen.Select(GenPlan.Any, Gen.Int[1, 120], Gen.Int[0, 150], Gen.Int[0, 63]).ForEachSeed(given =>
+        {
+            var (plan, minutes, balls, bits) = given;
+            var leftOut = plan.Segments.Where((_, i) => (bits >> i & 1) == 1).Select(s => s.Id).ToHashSet();
+            if (At(plan, minutes, balls, leftOut) is not { } trimmed) return;
+            Assert.True(trimmed.Kept.Sum(k => k.Minutes) <= minutes);
+            Assert.True(trimmed.Kept.Where(k => plan.Practice().Any(s => s.Id == k.SegmentId && s.Place == Core.Places.PlaceKind.Range)).Sum(k => k.Balls) <= balls);
+            Assert.Equal(plan.Segments.Select(s => s.Id).Except(leftOut).Order(), trimmed.Kept.Select(k => k.SegmentId).Concat(trimmed.Dropped).Order());
+            Assert.Equal(trimmed.Kept.All(k => k.Minutes == plan.Segments.Single(s => s.Id == k.SegmentId).Minutes),
+                !trimmed.Reasons.Any(r => r.Contains("in proportion", StringComparison.Ordinal)));
+            if (At(plan, minutes, balls) is { } without) Assert.Subset(without.Dropped.ToHashSet(), trimmed.Dropped.ToHashSet());
+        }, seeds: 150);
 
     [Fact]
     public void Any_trim_fits_keeps_a_warm_up_and_gives_a_reason() =>
@@ -124,7 +163,7 @@ public sealed class TrimTests
     public void A_shortened_drill_ends_at_its_own_number_for_the_phone_and_for_the_score(string name)
     {
         var protocol = GivenDrills.Every.Single(e => e.Name == name).Protocol;
-        for (var attempts = 1; attempts <= protocol.PlannedAttempts; attempts++)
+        for (var attempts = protocol.AttemptsEach; attempts <= protocol.PlannedAttempts; attempts += protocol.AttemptsEach)
         {
             var flow = protocol.Compile(9).WithCount(attempts);
             var inputs = Play.Through(flow, new SplitMix64(3), constancy: 0.5, mayStop: false).ToList();
@@ -150,18 +189,22 @@ public sealed class TrimTests
         var shared = plans.Select(plan =>
         {
             var trim = PlanTrim.Of(plan, Context);
-            return JsonSerializer.Serialize(new { trim, sums = Enumerable.Range(1, trim.Minutes).Select(m => Sum(trim, m)) }, CoreJson.Options);
+            HashSet<Guid> hurts = [plan.Segments[plan.Segments.Count / 2].Id];
+            return JsonSerializer.Serialize(
+                new { trim, sums = Sums(trim, Nothing), leftOut = hurts, sumsWithout = Sums(trim, hurts) }, CoreJson.Options);
         });
         Repository.AssertIs("tests/fixtures/trims.json", "[" + string.Join(",\n", shared) + "]\n");
     }
 
+    private static IEnumerable<uint> Sums(PlanTrim trim, HashSet<Guid> leftOut) => Enumerable.Range(1, trim.Minutes).Select(m => Sum(trim, m, leftOut));
+
     /// <summary>All trims of a number of minutes in one: FNV-1a over their numbers, as text.</summary>
-    private static uint Sum(PlanTrim trim, int minutes)
+    private static uint Sum(PlanTrim trim, int minutes, HashSet<Guid> leftOut)
     {
         var hash = 2166136261u;
         foreach (var balls in Enumerable.Range(0, trim.Balls + 1).Select(b => (int?)b).Append(null))
         {
-            var trimmed = trim.At(minutes, balls);
+            var trimmed = trim.At(minutes, balls, leftOut);
             var text = trimmed is null ? "whole" : string.Join(' ', trimmed.Kept.Select(k => $"{k.Minutes},{k.Balls},{k.Holes},{k.Attempts}")) + "|" + string.Join('|', trimmed.Reasons);
             foreach (var c in text) hash = unchecked((hash ^ c) * 16777619u);
         }

@@ -3727,6 +3727,11 @@ export interface components {
       /** Format: int32 */
       times?: null | number;
     };
+    TrimDrop: {
+      /** Format: uuid */
+      segmentId: string;
+      reason: string;
+    };
     TrimShare: {
       /** Format: uuid */
       segmentId: string;
@@ -3740,6 +3745,8 @@ export interface components {
       holes: null | number;
       /** Format: int32 */
       attempts: null | number;
+      /** Format: int32 */
+      attemptsEach: number;
       exitRule: string;
       exitRuleWithoutBalls: string;
     };
@@ -3749,8 +3756,7 @@ export interface components {
       /** Format: int32 */
       walkMinutes: number;
       kept: string[];
-      dropped: string[];
-      reasons: string[];
+      dropped: components['schemas']['TrimDrop'][];
     };
     TrimmedSegment: {
       /** Format: uuid */

@@ -16,12 +16,17 @@ public sealed record AttemptFlow
     public const int CurrentVersion = 1;
 
     /// <summary>
-    /// The registers from which a flow with a set number of attempts reads it: less the attempts still to come, and the number itself
-    /// for what is shown. A flow without them ends in another way.
+    /// The registers from which a flow with a set number of attempts reads it: less the rounds still to come, the rounds to start
+    /// anew with, the attempts of all of them for what is shown, and the attempts of a round where it has more than one. A flow
+    /// without them ends in another way.
     /// </summary>
     internal const string LeftRegister = "_left";
 
+    internal const string AgainRegister = "_again";
+
     internal const string CountRegister = "_of";
+
+    internal const string EachRegister = "_each";
 
     public required int Version { get; init; }
 
@@ -35,14 +40,26 @@ public sealed record AttemptFlow
     /// <summary>Lines that can be shown at any time: counts, and results as far as they are plain arithmetic.</summary>
     public required IReadOnlyList<FlowText> Displays { get; init; }
 
+    /// <summary>Whether it reads its number of attempts where it starts, so that it can be shortened.</summary>
+    public bool ReadsItsCount() => Registers.Any(r => r.Name == LeftRegister);
+
     /// <summary>
-    /// The same flow with another number of attempts, as a trimmed session has it: only the start of two registers differs. The flow
-    /// itself where it has no such number.
+    /// The same flow with another number of attempts, as a trimmed session has it: only the start of those registers differs. The
+    /// flow itself where it has no such number.
     /// </summary>
-    public AttemptFlow WithCount(int attempts) => this with
+    public AttemptFlow WithCount(int attempts)
     {
-        Registers = [.. Registers.Select(r => r.Name == LeftRegister ? r with { Initial = -attempts } : r.Name == CountRegister ? r with { Initial = attempts } : r)],
-    };
+        var rounds = Math.Max(1, attempts / (Registers.FirstOrDefault(r => r.Name == EachRegister)?.Initial ?? 1));
+        return this with
+        {
+            Registers = [.. Registers.Select(r => r.Name switch
+            {
+                LeftRegister or AgainRegister => r with { Initial = -rounds },
+                CountRegister => r with { Initial = attempts },
+                _ => r,
+            })],
+        };
+    }
 }
 
 /// <summary>A named whole number. Names that begin with an underscore are the flow's own and no count of the drill.</summary>

@@ -22,6 +22,10 @@ internal sealed class FlowBuilder
     /// <summary>A set number of attempts, which the flow reads where it starts.</summary>
     public FlowBuilder Counted(int attempts) => Register(AttemptFlow.LeftRegister, -attempts).Register(AttemptFlow.CountRegister, attempts);
 
+    /// <summary>A set number of rounds of so many attempts each, which the flow reads where it starts.</summary>
+    public FlowBuilder CountedInRounds(int attempts, int each) =>
+        Register(AttemptFlow.LeftRegister, -attempts / each).Register(AttemptFlow.CountRegister, attempts).Register(AttemptFlow.EachRegister, each);
+
     public FlowBuilder Display(string text, params FlowValue[] values)
     {
         _displays.Add(new FlowText(text, values));
@@ -68,6 +72,9 @@ internal static class Flow
 
     public static FlowEffect Set(string register, int number) =>
         new() { Register = register, Do = FlowChange.Set, Of = FlowOperand.Constant, Number = number };
+
+    public static FlowEffect SetRegister(string register, string from) =>
+        new() { Register = register, Do = FlowChange.Set, Of = FlowOperand.Register, From = from };
 
     public static FlowEffect AddInput(string register, bool negative = false) =>
         new() { Register = register, Do = FlowChange.Add, Of = FlowOperand.Input, Negative = negative };

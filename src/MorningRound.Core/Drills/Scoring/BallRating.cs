@@ -37,6 +37,9 @@ public sealed record BallRating : ScoringProtocol
 
     public override int? PlannedAttempts => Balls;
 
+    /// <summary>Fewer than ten where a trimmed session has no more: it is still noticed what was noticed.</summary>
+    public override ScoringProtocol WithCount(int attempts) => this with { Balls = attempts };
+
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("mean", "mean rating", "", Better.None, 2),
@@ -53,16 +56,16 @@ public sealed record BallRating : ScoringProtocol
 
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        FlowEffect[] counts = [Flow.Add("balls"), Flow.AddInput("sum")];
-        return new FlowBuilder().Registers(["balls", "sum", .. Causes.Select(c => c.Value)])
-            .Display($"{{0}} of {Balls} balls, mean {{1}}", Flow.Value("balls"), Flow.Mean("sum", "balls", 2))
+        FlowEffect[] counts = [Flow.Add("balls"), Flow.AddInput("sum"), Flow.Add(AttemptFlow.LeftRegister)];
+        return new FlowBuilder().Registers(["balls", "sum", .. Causes.Select(c => c.Value)]).Counted(Balls)
+            .Display("{0} of {1} balls, mean {2}", Flow.Value("balls"), Flow.Count, Flow.Mean("sum", "balls", 2))
             .State("rate", $"{Rated}: 1 {LowMeans}, 10 {HighMeans}", NumberRange.Rating.Asked(Rated, ""),
                 Flow.Part(Flow.Number(SlowDownFrom, NumberRange.Rating.Most), counts, "slow"),
                 Flow.Part(Flow.Number(NumberRange.Rating.Least, CauseUpTo), counts, "cause"),
-                Flow.DoneUntil(Flow.Always, "balls", Balls - 1, counts, "rate"))
-            .State("slow", "Slow down, and breathe into it.", new AskTap("Done"), Flow.DoneUntil(Flow.Always, "balls", Balls, [], "rate"))
+                Flow.DoneUntil(Flow.Always, AttemptFlow.LeftRegister, -1, counts, "rate"))
+            .State("slow", "Slow down, and breathe into it.", new AskTap("Done"), Flow.DoneUntil(Flow.Always, AttemptFlow.LeftRegister, 0, [], "rate"))
             .State("cause", "What did you do to get there?", new AskChoice(Causes),
-                [.. Causes.Select(c => Flow.DoneUntil(Flow.Choice(c.Value), "balls", Balls, [Flow.Add(c.Value)], "rate"))])
+                [.. Causes.Select(c => Flow.DoneUntil(Flow.Choice(c.Value), AttemptFlow.LeftRegister, 0, [Flow.Add(c.Value)], "rate"))])
             .Build();
     }
 

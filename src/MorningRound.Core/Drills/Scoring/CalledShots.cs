@@ -22,9 +22,14 @@ public sealed record CalledShots : ScoringProtocol
     /// <summary>A declared pattern, such as two fades and two draws; empty for a drawn list.</summary>
     public IReadOnlyList<PatternStep> Pattern { get; init; } = [];
 
+    /// <summary>How many of them are played, where a trimmed session has fewer. Says how much is done, and is no parameter.</summary>
+    internal int? First { get; init; }
+
     public override string Title => "Called shots";
 
-    public override int? PlannedAttempts => Pattern.Count == 0 ? Calls : Calls * Pattern.Sum(p => p.Balls);
+    public override int? PlannedAttempts => First ?? (Pattern.Count == 0 ? Calls : Calls * Pattern.Sum(p => p.Balls));
+
+    public override ScoringProtocol WithCount(int attempts) => this with { First = attempts };
 
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
@@ -32,13 +37,17 @@ public sealed record CalledShots : ScoringProtocol
         new("shapeShare", "called shape achieved", "%", Better.Higher),
     ];
 
-    /// <summary>The calls in order. The same parameters and seed give the same list.</summary>
+    /// <summary>
+    /// The calls in order. The same parameters and seed give the same list. Any beginning of a drawn list is as even as the whole,
+    /// since clubs and shapes come round in turn.
+    /// </summary>
     public IReadOnlyList<ShotCall> List(ulong seed)
     {
         IReadOnlyList<string> targets = Targets.Count == 0 ? [""] : Targets;
-        return Pattern.Count == 0
+        var all = Pattern.Count == 0
             ? ShotCalls.Draw(Clubs, Shapes, Heights, targets, Calls, seed)
             : ShotCalls.FromPattern(Pattern, Clubs, Heights, targets, Calls, seed);
+        return First is { } first ? [.. all.Take(first)] : all;
     }
 
     protected override void Check(FieldErrors errors, string path)
@@ -57,8 +66,8 @@ public sealed record CalledShots : ScoringProtocol
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var calls = List(seed);
-        var flow = new FlowBuilder().Registers("hits", "shaped", "calls")
-            .Display($"{{0}} targets and {{1}} shapes of {{2}}, {calls.Count} calls in all", Flow.Value("hits"), Flow.Value("shaped"), Flow.Value("calls"));
+        var flow = new FlowBuilder().Registers("hits", "shaped", "calls").Counted(calls.Count)
+            .Display("{0} targets and {1} shapes of {2}, {3} calls in all", Flow.Value("hits"), Flow.Value("shaped"), Flow.Value("calls"), Flow.Count);
         for (var i = 0; i < calls.Count; i++)
         {
             var next = i + 1 < calls.Count ? $"call{i + 1}" : null;
@@ -70,8 +79,11 @@ public sealed record CalledShots : ScoringProtocol
 
             void Shape(string state, params FlowEffect[] counts) => flow.State(
                 state, $"Was it the {calls[i].Shape.ToString().ToLowerInvariant()} called?", Flow.YesOrNo,
-                Flow.Done(Flow.Choice("yes"), [.. counts, Flow.Add("shaped")], next),
-                Flow.Done(Flow.Choice("no"), counts, next));
+                Called(Flow.Choice("yes"), [.. counts, Flow.Add("shaped")]),
+                Called(Flow.Choice("no"), counts));
+
+            IEnumerable<FlowTransition> Called(FlowGuard[] when, FlowEffect[] then) =>
+                next is null ? Flow.Done(when, then, null) : Flow.DoneWhenCounted(when, then, next);
         }
 
         return flow.Build();

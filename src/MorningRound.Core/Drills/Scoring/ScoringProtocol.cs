@@ -66,9 +66,13 @@ public abstract record ScoringProtocol
 
     /// <summary>
     /// The protocol with another number of attempts, as a trimmed session has it; none where its own condition or its stations
-    /// decide, which are not shortened.
+    /// decide, or where the result is a sum, which would compare with nothing. Those are not shortened.
     /// </summary>
+    /// <param name="attempts">At least one; a multiple of <see cref="AttemptsEach"/>.</param>
     public virtual ScoringProtocol? WithCount(int attempts) => null;
+
+    /// <summary>The attempts of a round, where it goes round: only whole rounds are left out when it is shortened.</summary>
+    public virtual int AttemptsEach => 1;
 
     /// <summary>Why it cannot be practised yet, in words; none when it can.</summary>
     public virtual string? WhatIsMissing() => null;

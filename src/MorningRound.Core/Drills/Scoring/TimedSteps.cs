@@ -43,6 +43,11 @@ public sealed record TimedSteps : ScoringProtocol
 
     public override int? PlannedAttempts => Steps.Count * Cycles;
 
+    public override int AttemptsEach => Steps.Count;
+
+    /// <summary>Fewer times over; steps that are gone through once stay whole.</summary>
+    public override ScoringProtocol? WithCount(int attempts) => Cycles == 1 ? null : this with { Cycles = Math.Max(1, attempts / Steps.Count) };
+
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } = [new("steps", "steps done", "", Better.None)];
 
     protected override void Check(FieldErrors errors, string path)
@@ -61,16 +66,17 @@ public sealed record TimedSteps : ScoringProtocol
 
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        var flow = new FlowBuilder().Registers("steps").Display($"{{0}} of {PlannedAttempts} steps", Flow.Value("steps"));
+        var flow = new FlowBuilder().Registers("steps").CountedInRounds(Steps.Count * Cycles, Steps.Count)
+            .Display("{0} of {1} steps", Flow.Value("steps"), Flow.Count);
         for (var i = 0; i < Steps.Count; i++)
         {
             var step = Steps[i];
             FlowAsk ask = step.Seconds is { } seconds ? new RunTimer(seconds) : new AskTap("Did it");
             var prompt = step.Times is { } times ? $"{step.Label}, {times} times" : step.Label;
             // Only the last step of a cycle can be the last of all.
-            int? last = i == Steps.Count - 1 ? PlannedAttempts - 1 : null;
-            flow.State($"step{i}", prompt, ask,
-                Flow.DoneUntil(Flow.Always, "steps", last, [Flow.Add("steps")], $"step{(i + 1) % Steps.Count}"));
+            flow.State($"step{i}", prompt, ask, i == Steps.Count - 1
+                ? Flow.DoneWhenCounted(Flow.Always, [Flow.Add("steps")], "step0")
+                : Flow.Done(Flow.Always, [Flow.Add("steps")], $"step{i + 1}"));
         }
 
         return flow.Build();

@@ -37,6 +37,10 @@ public sealed record Window : ScoringProtocol
 
     public override int? PlannedAttempts => Clubs.Count * ShotsPerClub;
 
+    public override int AttemptsEach => Clubs.Count;
+
+    public override ScoringProtocol WithCount(int attempts) => this with { ShotsPerClub = Math.Max(1, attempts / Clubs.Count) };
+
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("share", "shots through the window", "%", Better.Higher),
@@ -67,7 +71,8 @@ public sealed record Window : ScoringProtocol
     {
         var flow = new FlowBuilder()
             .Registers(["_inside", "hits", "shots", .. Clubs.SelectMany(c => c.Bounds.SelectMany((_, b) => new[] { Below(c.Club, b), Above(c.Club, b) }))])
-            .Display($"{{0}} of {{1}} through the window, {PlannedAttempts} in all", Flow.Value("hits"), Flow.Value("shots"));
+            .CountedInRounds(Clubs.Count * ShotsPerClub, Clubs.Count).Register(AttemptFlow.AgainRegister, -ShotsPerClub)
+            .Display("{0} of {1} through the window, {2} in all", Flow.Value("hits"), Flow.Value("shots"), Flow.Count);
         for (var c = 0; c < Clubs.Count; c++)
         {
             var (club, bounds) = (Clubs[c].Club, Clubs[c].Bounds);
@@ -80,7 +85,7 @@ public sealed record Window : ScoringProtocol
                 void On(FlowGuard[] when, params FlowEffect[] then)
                 {
                     if (!isLast) transitions.AddRange(Flow.Part(when, then, State(c, b + 1)));
-                    else transitions.AddRange(EndShot(when, then, (c + 1) * ShotsPerClub, State(c, 0), next));
+                    else transitions.AddRange(EndShot(when, then, State(c, 0), next));
                 }
 
                 // The first number of a shot sets whether all were inside so far; the others take it back when they fail.
@@ -148,12 +153,18 @@ public sealed record Window : ScoringProtocol
         return $"{Statistics.Rate.InWords(tally["hits"], tally["shots"])}" + (failed.Count > 0 ? $". Most often out: {string.Join(", ", failed)}." : ".");
     }
 
-    /// <summary>The last number of a shot: on to the club's next shot, and after its last one to the next club.</summary>
-    private static IEnumerable<FlowTransition> EndShot(FlowGuard[] when, FlowEffect[] then, int shotsByThen, string again, string? next) =>
-    [
-        .. Flow.Done(when.And("shots", shotsByThen - 1), [.. then, Flow.Add("shots")], next),
-        .. Flow.Done(when, [.. then, Flow.Add("shots")], again),
-    ];
+    /// <summary>The last number of a shot: on to the club's next shot, and after its last one to the next club, which begins to count anew.</summary>
+    private static IEnumerable<FlowTransition> EndShot(FlowGuard[] when, FlowEffect[] then, string again, string? next)
+    {
+        FlowEffect[] shot = [.. then, Flow.Add("shots")];
+        return
+        [
+            .. Flow.Done(
+                when.And(AttemptFlow.LeftRegister, -1),
+                next is null ? shot : [.. shot, Flow.SetRegister(AttemptFlow.LeftRegister, AttemptFlow.AgainRegister)], next),
+            .. Flow.Done(when, [.. shot, Flow.Add(AttemptFlow.LeftRegister)], again),
+        ];
+    }
 
     /// <summary>Bounds in tenths, rounded inward.</summary>
     private static (int Least, int Most) Limits(WindowBound bound) =>

@@ -31,13 +31,9 @@ interface Props {
 
 /** What is left with what the student has; nothing where the session fits as it is. */
 function trimFor(session: Session, ready: Ready, dropped: ReadonlySet<string>): Trim | undefined {
-  if (!session.trim) return undefined;
-  const fallsOut = session.plan.segments.filter((s) => dropped.has(s.id));
-  const needed = session.trim.minutes - fallsOut.reduce((sum, s) => sum + s.minutes, 0);
-  const there = ready.minutesAtHand ?? needed;
-  const bucket = ready.ballsAtHand ?? null;
-  if (there >= needed && (bucket === null || bucket >= session.trim.balls)) return undefined;
-  return trimAt(session.trim, there >= needed ? session.trim.minutes : there, bucket);
+  return session.trim
+    ? trimAt(session.trim, ready.minutesAtHand ?? null, ready.ballsAtHand ?? null, dropped)
+    : undefined;
 }
 
 /** Minutes a segment keeps; nothing where it falls out. */

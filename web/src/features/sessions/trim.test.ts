@@ -6,13 +6,15 @@ import { divide, trimAt, withCount } from './trim';
 const shared = JSON.parse(readFileSync('../tests/fixtures/trims.json', 'utf8')) as {
   trim: Schemas['PlanTrim'];
   sums: number[];
+  leftOut: string[];
+  sumsWithout: number[];
 }[];
 
 /** All trims of a number of minutes in one: FNV-1a over their numbers, as text. */
-function sumOf(trim: Schemas['PlanTrim'], minutes: number): number {
+function sumOf(trim: Schemas['PlanTrim'], minutes: number, leftOut: ReadonlySet<string>): number {
   let hash = 2166136261;
   for (const balls of [...Array.from({ length: trim.balls + 1 }, (_, b) => b), null]) {
-    const trimmed = trimAt(trim, minutes, balls);
+    const trimmed = trimAt(trim, minutes, balls, leftOut);
     const text = trimmed
       ? `${trimmed.kept.map((k) => `${k.minutes},${k.balls},${k.holes ?? ''},${k.attempts ?? ''}`).join(' ')}|${trimmed.reasons.join('|')}`
       : 'whole';
@@ -24,9 +26,10 @@ function sumOf(trim: Schemas['PlanTrim'], minutes: number): number {
 describe('a session made to fit', () => {
   it.each(shared.map((s, i) => [i, s] as const))(
     'comes to the server’s numbers for every pair of minutes and balls, plan %i',
-    (_, { trim, sums }) => {
+    (_, { trim, sums, leftOut, sumsWithout }) => {
       expect(sums).toHaveLength(trim.minutes);
-      expect(sums.map((_, i) => sumOf(trim, i + 1))).toEqual(sums);
+      expect(sums.map((_, i) => sumOf(trim, i + 1, new Set()))).toEqual(sums);
+      expect(sums.map((_, i) => sumOf(trim, i + 1, new Set(leftOut)))).toEqual(sumsWithout);
     },
   );
 
@@ -45,5 +48,15 @@ describe('a session made to fit', () => {
     const flow = { registers } as unknown as Schemas['AttemptFlow'];
     expect(withCount(flow, 8).registers.map((r) => r.initial)).toEqual([-8, 8, 0]);
     expect(withCount(flow, null)).toBe(flow);
+    // Two clubs, ten balls with each: twelve are six rounds.
+    const inRounds = {
+      registers: [
+        { name: '_left', initial: -10 },
+        { name: '_of', initial: 20 },
+        { name: '_each', initial: 2 },
+        { name: '_again', initial: -10 },
+      ],
+    } as unknown as Schemas['AttemptFlow'];
+    expect(withCount(inRounds, 12).registers.map((r) => r.initial)).toEqual([-6, 12, 2, -6]);
   });
 });

@@ -3,6 +3,7 @@ import { count, minutes as inMinutes } from '../../ui/format';
 
 type PlanTrim = Schemas['PlanTrim'];
 type TrimShare = Schemas['TrimShare'];
+type TrimStep = Schemas['TrimStep'];
 export type TrimmedSegment = Schemas['TrimmedSegment'];
 
 export interface Trimmed {
@@ -11,13 +12,15 @@ export interface Trimmed {
   reasons: string[];
 }
 
+const sum = (numbers: readonly number[]) => numbers.reduce((s, n) => s + n, 0);
+
 /** So much, divided by weights in whole numbers: rounded down, what is left over to those who lost most, the earlier first. */
 export function divide(total: number, weights: readonly number[]): number[] {
-  const sum = weights.reduce((s, w) => s + w, 0);
-  if (sum === 0 || total <= 0) return weights.map(() => 0);
-  const shares = weights.map((w) => Math.floor((w * total) / sum));
-  const lost = weights.map((w) => (w * total) % sum);
-  const left = total - shares.reduce((s, n) => s + n, 0);
+  const whole = sum(weights);
+  if (whole === 0 || total <= 0) return weights.map(() => 0);
+  const shares = weights.map((w) => Math.floor((w * total) / whole));
+  const lost = weights.map((w) => (w * total) % whole);
+  const left = total - sum(shares);
   for (const i of weights
     .map((_, n) => n)
     .toSorted((a, b) => (lost[b] ?? 0) - (lost[a] ?? 0))
@@ -30,20 +33,33 @@ export function divide(total: number, weights: readonly number[]): number[] {
 const inProportion = (number: number, part: number, whole: number) =>
   whole <= 0 ? number : Math.max(1, Math.floor((2 * number * part + whole) / (2 * whole)));
 
-/** What is left of a session with so many minutes and balls: the twin of the core's, from the same numbers. Nothing when it fits. */
-export function trimAt(trim: PlanTrim, minutes: number, balls: number | null): Trimmed | undefined {
-  if (minutes >= trim.minutes && (balls === null || balls >= trim.balls)) return undefined;
-  const there = Math.min(minutes, trim.minutes);
-  const step = trim.steps.find((s) => s.from <= there);
+/**
+ * What is left of a session with so many minutes (none said: all it takes) and balls, and without what hurts: the twin of the
+ * core's, from the same numbers. Nothing when it fits.
+ */
+export function trimAt(
+  trim: PlanTrim,
+  minutes: number | null,
+  balls: number | null,
+  leftOut: ReadonlySet<string>,
+): Trimmed | undefined {
+  const all = trim.segments.filter((s) => !leftOut.has(s.segmentId));
+  const needed = sum(all.map((s) => s.minutes)) + (trim.steps[0]?.walkMinutes ?? 0);
+  const there = Math.min(minutes ?? needed, needed);
+  if (there === needed && (balls === null || balls >= sum(all.map((s) => (s.ballsAreBought ? s.balls : 0)))))
+    return undefined;
+  const step = stepFor(trim, there, leftOut);
   if (!step) return undefined;
-  const kept = trim.segments.filter((s) => step.kept.includes(s.segmentId));
+  const kept = all.filter((s) => step.kept.includes(s.segmentId));
+  const dropped = step.dropped.filter((d) => !leftOut.has(d.segmentId));
+  if (kept.length === 0 || there - step.walkMinutes < kept.length) return undefined;
   const lengths = lengthsOf(kept, there - step.walkMinutes);
   const lengthOf = (i: number) => lengths[i] ?? 1;
   const counts = kept.map((s, i) =>
     s.balls === 0 || lengthOf(i) === s.minutes ? s.balls : inProportion(s.balls, lengthOf(i), s.minutes),
   );
   const bought = kept.map((s, i) => (s.ballsAreBought ? (counts[i] ?? 0) : 0));
-  const isShortOfBalls = balls !== null && bought.reduce((s, n) => s + n, 0) > balls;
+  const isShortOfBalls = balls !== null && sum(bought) > balls;
   if (isShortOfBalls) {
     const shares = divide(balls, bought);
     kept.forEach((s, i) => {
@@ -51,7 +67,6 @@ export function trimAt(trim: PlanTrim, minutes: number, balls: number | null): T
     });
   }
   const isShorter = kept.some((s, i) => lengthOf(i) < s.minutes);
-  const sum = lengths.reduce((s, n) => s + n, 0);
   return {
     kept: kept.map((s, i) => ({
       segmentId: s.segmentId,
@@ -61,25 +76,44 @@ export function trimAt(trim: PlanTrim, minutes: number, balls: number | null): T
       attempts:
         s.attempts === null
           ? null
-          : s.balls > 0
-            ? inProportion(s.attempts, counts[i] ?? 0, s.balls)
-            : inProportion(s.attempts, lengthOf(i), s.minutes),
+          : s.attemptsEach *
+            (s.balls > 0
+              ? inProportion(s.attempts / s.attemptsEach, counts[i] ?? 0, s.balls)
+              : inProportion(s.attempts / s.attemptsEach, lengthOf(i), s.minutes)),
     })),
-    dropped: step.dropped,
+    dropped: dropped.map((d) => d.segmentId),
     reasons: [
-      ...step.reasons,
+      ...dropped.map((d) => d.reason),
       ...(isShorter
-        ? [`${step.dropped.length === 0 ? 'Everything' : 'The rest'} is shortened in proportion, to ${sum} minutes.`]
+        ? [
+            `${dropped.length === 0 ? 'Everything' : 'The rest'} is shortened in proportion, to ${sum(lengths)} minutes.`,
+          ]
         : []),
       ...(isShortOfBalls ? [`Fewer balls everywhere, ${balls} in all.`] : []),
     ],
   };
 }
 
+/** What falls out: without what hurts the first step that fits and fills nine tenths of the time, and never one further than with it. */
+function stepFor(trim: PlanTrim, there: number, leftOut: ReadonlySet<string>) {
+  const last = trim.steps.findIndex((s) => s.from <= there);
+  if (leftOut.size === 0) return trim.steps[last];
+  const minutesOf = (step: TrimStep) =>
+    sum(
+      trim.segments.filter((s) => step.kept.includes(s.segmentId) && !leftOut.has(s.segmentId)).map((s) => s.minutes),
+    );
+  let chosen = trim.steps[0];
+  for (const step of last < 0 ? trim.steps : trim.steps.slice(0, last + 1)) {
+    if (chosen && minutesOf(chosen) + chosen.walkMinutes <= there) break;
+    if (minutesOf(step) >= Math.floor(((there - step.walkMinutes) * 9) / 10)) chosen = step;
+  }
+  return chosen;
+}
+
 function lengthsOf(kept: readonly TrimShare[], there: number): number[] {
-  const planned = kept.reduce((sum, s) => sum + s.minutes, 0);
+  const planned = sum(kept.map((s) => s.minutes));
   if (planned <= there) return kept.map((s) => s.minutes);
-  const whole = kept.reduce((sum, s) => sum + (s.staysWhole ? s.minutes : 0), 0);
+  const whole = sum(kept.map((s) => (s.staysWhole ? s.minutes : 0)));
   const others = kept.filter((s) => !s.staysWhole).length;
   const keepsWhole = others > 0 && there - whole >= others && whole * 2 <= there;
   const shortened = kept.filter((s) => !keepsWhole || !s.staysWhole);
@@ -99,13 +133,11 @@ export function exitRuleOf(trim: PlanTrim, kept: TrimmedSegment): string {
     .replace('{balls}', count(kept.balls, 'ball'));
 }
 
-/** The flow of a drill with the attempts that are left of it: it reads them where it starts. */
-export const withCount = (flow: Schemas['AttemptFlow'], attempts: number | null | undefined): Schemas['AttemptFlow'] =>
-  attempts
-    ? {
-        ...flow,
-        registers: flow.registers.map((r) =>
-          r.name === '_left' ? { ...r, initial: -attempts } : r.name === '_of' ? { ...r, initial: attempts } : r,
-        ),
-      }
-    : flow;
+/** The flow of a drill with the attempts that are left of it: it reads them where it starts, in rounds where it goes round. */
+export function withCount(flow: Schemas['AttemptFlow'], attempts: number | null | undefined): Schemas['AttemptFlow'] {
+  if (!attempts) return flow;
+  const each = flow.registers.find((r) => r.name === '_each')?.initial ?? 1;
+  const rounds = Math.max(1, Math.floor(attempts / each));
+  const initial: Record<string, number> = { _left: -rounds, _again: -rounds, _of: attempts };
+  return { ...flow, registers: flow.registers.map((r) => ({ ...r, initial: initial[r.name] ?? r.initial })) };
+}
