@@ -46,8 +46,12 @@ test('what a plan lacks is said at its field and before it can be published', as
   await newPlan(page, 'Lacking');
   await expect(page.getByRole('region', { name: 'Totals' })).toContainText('A session needs a purpose');
   await rows(page).getByText('Block', { exact: true }).click();
+  await page.getByRole('tab', { name: 'How' }).click();
   await page.getByLabel('It is over').selectOption('until');
   await expect(page.getByRole('alert').filter({ hasText: 'Please write something here.' })).toBeVisible();
+  // A part that is not shown says so too.
+  await page.getByRole('tab', { name: 'Task' }).click();
+  await page.getByRole('tab', { name: 'How (to mend)' }).click();
   await page.keyboard.press('Control+s');
   await expect(page.getByTestId('save-state')).toHaveText('not saved yet');
   await page.getByLabel('Aim').fill('three are centred running');
@@ -137,6 +141,7 @@ test('the check points at a segment, its fix is one key away, and a reason keeps
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('f');
   await expect(findings).toHaveCount(1);
+  await page.getByRole('tab', { name: 'How' }).click();
   await expect(page.getByLabel('Feedback from')).toHaveValue('ownFeel');
   await findings.getByRole('button', { name: 'Keep it like this' }).click();
   await findings.getByLabel('Why').fill('Only to warm to it');
@@ -171,11 +176,55 @@ test('what is left, and the strip, stay in sight while details are written furth
   await page.getByRole('button', { name: /^An hour on the range with 100 balls/ }).click();
   await expect(page.getByTestId('left-over')).toHaveText('0 min left · 0 balls left');
   await expect(page.getByTestId('in-sight')).toBeHidden();
-  await page.getByLabel('Cue').scrollIntoViewIfNeeded();
-  await page.mouse.wheel(0, 600);
+  await page.getByRole('region', { name: 'Totals' }).scrollIntoViewIfNeeded();
   await expect(page.getByTestId('in-sight')).toContainText('0 min left · 0 balls left · nothing to look at');
   await page.keyboard.press('Alt+ArrowRight');
   await expect(page.getByTestId('in-sight')).toContainText('1 min too many');
+});
+
+test('every part of the segment in hand is in sight, and every field of it at most a dozen tabs away', async ({
+  page,
+}) => {
+  await comeIn(page, 'coach');
+  await page.goto('/plans');
+  await page.getByRole('link', { name: 'Set-up, aim, four holes' }).click();
+  const editor = page.getByRole('region', { name: 'Segment' });
+  for (const at of await rows(page).all()) {
+    await at.locator('button[aria-pressed]').click();
+    for (const tab of await editor.getByRole('tab').all()) {
+      await tab.click();
+      for (const [width, height] of [
+        [1280, 800],
+        [1024, 768],
+      ] as const) {
+        await page.setViewportSize({ width, height });
+        const shown = await editor.getByRole('tabpanel').boundingBox();
+        expect((shown?.y ?? 0) + (shown?.height ?? 0), `${await tab.innerText()} at ${width}`).toBeLessThanOrEqual(
+          height,
+        );
+        expect(await page.evaluate(() => window.scrollY)).toBe(0);
+      }
+      const fields = await editor.locator('input:visible, select:visible, textarea:visible').count();
+      await page.getByRole('heading', { level: 1 }).click();
+      await page.keyboard.press('Enter');
+      await expect(editor.getByLabel('Segment')).toBeFocused();
+      const met = new Set<string>();
+      for (let tabs = 0; tabs <= 12; tabs++) {
+        met.add(
+          await page.evaluate(
+            () => (document.activeElement as HTMLInputElement).name || document.activeElement?.id || '',
+          ),
+        );
+        await page.keyboard.press('Tab');
+      }
+      const all = await editor
+        .locator('input:visible, select:visible, textarea:visible')
+        .evaluateAll((list) => list.map((field) => (field as HTMLInputElement).name || field.id));
+      expect(fields).toBeGreaterThan(3);
+      expect(all.filter((name) => !met.has(name))).toEqual([]);
+      await page.keyboard.press('Escape');
+    }
+  }
 });
 
 test('a plan that was saved once is saved by itself', async ({ page }) => {
@@ -245,9 +294,10 @@ test('another draft is a different one, and going back gives the first again', a
 test('calls are looked at with how much they change, rolled again, and kept', async ({ page }) => {
   await newPlan(page, 'Called');
   await rows(page).getByText('Random', { exact: true }).click();
+  await page.getByRole('tab', { name: 'Clubs' }).click();
   for (const club of ['7 iron', '9 iron', 'Hybrid'])
     await page.getByRole('group', { name: 'Clubs' }).getByRole('button', { name: club, exact: true }).click();
-  await page.getByText('How it is counted, aids, calls, priority').click();
+  await page.getByRole('tab', { name: 'Calls' }).click();
   await page.getByRole('button', { name: 'Write the calls down' }).click();
   await expect(page.getByTestId('variety')).toContainText('the club changes 100');
   const list = page.getByRole('list').filter({ hasText: 'iron, ' }).last();

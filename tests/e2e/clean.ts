@@ -6,6 +6,8 @@ import { expect, type Page } from '@playwright/test';
  * buttons of at least 44 pixels.
  */
 export async function isClean(page: Page, name: string, onlyContrast = false) {
+  // What is half behind a bar that stays in sight is not too small: it is scrolled.
+  await page.evaluate(() => window.scrollTo(0, 0));
   const axe = new AxeBuilder({ page }).options({ preload: false, resultTypes: ['violations'] });
   // The outdoor look changes colours and nothing else.
   if (onlyContrast) axe.withRules(['color-contrast', 'target-size']);
@@ -20,10 +22,44 @@ export async function isClean(page: Page, name: string, onlyContrast = false) {
   const small = await page.evaluate(() =>
     window.matchMedia('(pointer: coarse)').matches
       ? [...document.querySelectorAll<HTMLElement>('a[href], button')]
-          .filter((e) => e.checkVisibility() && e.getAttribute('href') !== '#content' && e.tabIndex >= 0)
+          .filter((e) => e.checkVisibility() && e.getAttribute('href') !== '#content')
           .filter((e) => e.getBoundingClientRect().height < 43.5)
           .map((e) => `${e.tagName} ${e.ariaLabel ?? e.textContent}, ${e.getBoundingClientRect().height}`)
       : [],
   );
   expect.soft(small, `${name} has nothing too small for a thumb`).toEqual([]);
 }
+
+/** What does not fit a screen of this size: a page or a list that scrolls sideways, fields over one another, a cut choice. */
+export const misfits = (page: Page) =>
+  page.evaluate(() => {
+    const found = new Set<string>();
+    if (document.documentElement.scrollWidth > window.innerWidth) found.add('the page scrolls sideways');
+    const shown = [...document.querySelectorAll<HTMLElement>('body *')].filter((e) => e.checkVisibility());
+    for (const e of shown) {
+      const style = getComputedStyle(e);
+      if (/auto|scroll/.test(style.overflowX) && e.scrollWidth > e.clientWidth + 1)
+        found.add(`scrolls sideways: ${e.ariaLabel ?? e.textContent.slice(0, 40)}`);
+      if (e instanceof HTMLSelectElement) {
+        const drawn = document.createElement('canvas').getContext('2d');
+        if (!drawn) continue;
+        drawn.font = style.font;
+        const text = e.selectedOptions[0]?.text ?? '';
+        if (drawn.measureText(text).width > e.clientWidth - parseFloat(style.paddingLeft) - 16)
+          found.add(`cut: ${text}`);
+      }
+    }
+    const fields = shown
+      .filter((e) => e.matches('select, textarea:not([aria-hidden]), input:not([type=radio], [type=file])'))
+      .map((e) => ({ name: e.ariaLabel ?? e.id, at: e.getBoundingClientRect() }));
+    for (const [i, a] of fields.entries())
+      for (const b of fields.slice(i + 1))
+        if (
+          a.at.left < b.at.right - 1 &&
+          b.at.left < a.at.right - 1 &&
+          a.at.top < b.at.bottom - 1 &&
+          b.at.top < a.at.bottom - 1
+        )
+          found.add(`over one another: ${a.name}, ${b.name}`);
+    return [...found];
+  });

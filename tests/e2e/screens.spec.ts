@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
-import { isClean } from './clean';
+import { isClean, misfits } from './clean';
 import { comeIn, onPhone } from './people';
 
 for (const size of ['laptop', 'phone'])
@@ -65,9 +65,13 @@ for (const size of ['laptop', 'phone'])
     await isClean(page, 'new plan');
   });
 
-for (const look of ['early light', 'outdoor'])
-  test(`axe finds nothing on the student’s screens in ${look}`, async ({ browser }) => {
-    const page = await onPhone(browser);
+for (const [size, look] of [
+  ['phone', 'early light'],
+  ['phone', 'outdoor'],
+  ['laptop', 'early light'],
+] as const)
+  test(`axe finds nothing on the student’s screens on a ${size} in ${look}`, async ({ page: laptop, browser }) => {
+    const page = size === 'phone' ? await onPhone(browser) : laptop;
     await comeIn(page, 'student');
     if (look === 'outdoor') await page.getByRole('button', { name: 'Outdoor look' }).click();
     await isClean(page, 'my week', look === 'outdoor');
@@ -108,12 +112,14 @@ for (const look of ['early light', 'outdoor'])
     await expect(page.getByRole('button', { name: 'Skip' })).toBeVisible();
   });
 
-test('every screen fits from 360 to 1600 pixels', async ({ page }) => {
+test('every screen fits from 360 to 1600 pixels and at twice the size', async ({ page }) => {
   await comeIn(page, 'coach');
   await page.goto('/tee-line');
   const student = await page.getByRole('link', { name: 'Otto Lanevik' }).getAttribute('href');
   await page.goto('/plans');
-  const plan = await page.getByRole('link', { name: 'An hour of putting' }).getAttribute('href');
+  const plan = await page.getByRole('link', { name: 'Set-up, aim, four holes' }).getAttribute('href');
+  await page.goto('/drills');
+  const drill = await page.getByRole('link', { name: 'Climb the green' }).getAttribute('href');
   for (const path of [
     '/tee-line',
     '/plans',
@@ -122,6 +128,8 @@ test('every screen fits from 360 to 1600 pixels', async ({ page }) => {
     student!,
     `${student}/file`,
     '/drills',
+    drill!,
+    `${drill}/edit`,
     '/drills/new',
     '/places',
     '/practice/new',
@@ -130,13 +138,17 @@ test('every screen fits from 360 to 1600 pixels', async ({ page }) => {
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.waitForLoadState('networkidle');
     await page.evaluate(() => document.fonts.ready);
-    for (const width of [360, 768, 1600]) {
-      await page.setViewportSize({ width, height: 800 });
-      await expect
-        .poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), {
-          message: `${path} at ${width}`,
-        })
-        .toBeLessThanOrEqual(0);
+    // 640 by 400 is a laptop's 1280 by 800 at twice the size.
+    for (const [width, height] of [
+      [360, 740],
+      [640, 400],
+      [768, 800],
+      [1024, 768],
+      [1280, 800],
+      [1600, 800],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      await expect.poll(() => misfits(page), { message: `${path} at ${width}` }).toEqual([]);
     }
   }
 });

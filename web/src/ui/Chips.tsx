@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import { thumb } from '../app/theme';
 import { keysOf } from './format';
+import { useRoving } from './roving';
 
 interface Props<K extends string> {
   label: string;
@@ -12,15 +13,17 @@ interface Props<K extends string> {
   disabled?: boolean;
 }
 
-/** Any of a few names, each on or off; kept in the order of the names. */
+/** Any of a few names, each on or off; kept in the order of the names. One stop for the Tab key. */
 export function Chips<K extends string>({ label, names, value, onChange, error, disabled = false }: Props<K>) {
+  const { row, tabIndexOf } = useRoving(0);
   return (
     <Box role="group" aria-label={label} sx={{ minWidth: 0 }}>
       <Box sx={{ fontSize: 14, fontWeight: 620, mb: 0.5 }}>{label}</Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
-        {keysOf(names).map((key) => (
+      <Box {...row} sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+        {keysOf(names).map((key, i) => (
           <Chip
             key={key}
+            tabIndex={tabIndexOf(i)}
             isOn={value.includes(key)}
             disabled={disabled}
             onClick={() =>
@@ -50,16 +53,19 @@ export function Chip({
   onClick,
   children,
   disabled = false,
+  tabIndex,
 }: {
   isOn: boolean;
   onClick: () => void;
   children: ReactNode;
   disabled?: boolean;
+  tabIndex?: number;
 }) {
   return (
     <Box
       component="button"
       type="button"
+      tabIndex={tabIndex}
       aria-pressed={isOn}
       disabled={disabled}
       onClick={onClick}

@@ -9,7 +9,7 @@ export type StripSegment = Schemas['StripSegment'];
 
 type Size = 'large' | 'small' | 'tiny';
 
-const heights: Record<Size, number> = { large: 128, small: 46, tiny: 20 };
+const heights: Record<Size, number> = { large: 96, small: 46, tiny: 20 };
 
 /** Stretching has no balls and still has a body; putting has many and still fits: a floor, and a scale that flattens. */
 const floor = 0.17;
@@ -56,7 +56,12 @@ export function SessionStrip(props: Props) {
   return (
     <Box
       {...(onSelect ? { role: 'group', 'aria-label': label } : { role: 'img', 'aria-label': text })}
-      sx={{ display: 'flex', alignItems: 'flex-end', gap: size === 'tiny' ? '1px' : '2px', width: '100%' }}
+      sx={{
+        display: 'flex',
+        alignItems: size === 'large' ? 'flex-start' : 'flex-end',
+        gap: size === 'tiny' ? '1px' : '2px',
+        width: '100%',
+      }}
     >
       {segments.map((segment) => (
         <Box
@@ -88,7 +93,7 @@ export function SessionStrip(props: Props) {
               sx={{
                 position: 'absolute',
                 right: -5,
-                bottom: size === 'large' ? 62 : 0,
+                top: size === 'large' ? 20 : 0,
                 width: 10,
                 height: height,
                 cursor: 'ew-resize',
@@ -262,7 +267,7 @@ function Caption({ segment }: { segment: StripSegment }) {
       sx={{
         pt: 0.75,
         pl: 0.5,
-        height: 62,
+        maxHeight: 62,
         overflow: 'hidden',
         fontSize: 14,
         lineHeight: 1.25,

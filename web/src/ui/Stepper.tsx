@@ -24,7 +24,7 @@ const round = {
   lineHeight: 1,
 };
 
-/** A whole number with a step down and a step up, that can also be typed. */
+/** A whole number with a step down and a step up, that can also be typed; for the keyboard the arrows up and down step. */
 export function Stepper({ label, value, onChange, least = 0, most, step = 1, error, isCompact = false }: Props) {
   const id = useId();
   const to = (n: number) => onChange(Math.min(most, Math.max(least, n)));
@@ -36,19 +36,34 @@ export function Stepper({ label, value, onChange, least = 0, most, step = 1, err
         </Box>
       )}
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-        <ButtonBase sx={round} aria-label={`${label}: less`} onClick={() => to(value - step)} disabled={value <= least}>
+        <ButtonBase
+          sx={round}
+          tabIndex={-1}
+          aria-label={`${label}: less`}
+          onClick={() => to(value - step)}
+          disabled={value <= least}
+        >
           −
         </ButtonBase>
         <Box
           component="input"
           id={id}
+          role="spinbutton"
           inputMode="numeric"
+          aria-valuenow={value}
+          aria-valuemin={least}
+          aria-valuemax={most}
           aria-label={isCompact ? label : undefined}
           aria-invalid={error !== undefined}
           value={String(value)}
           onChange={(e: React.ChangeEvent<HTMLInputElement>) => {
             const typed = Number(e.target.value.replace(/\D/g, ''));
             if (typed <= 9999) onChange(typed);
+          }}
+          onKeyDown={(e: React.KeyboardEvent) => {
+            if (e.altKey || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return;
+            e.preventDefault();
+            to(value + (e.key === 'ArrowUp' ? step : -step));
           }}
           sx={{
             width: 52,
@@ -64,7 +79,13 @@ export function Stepper({ label, value, onChange, least = 0, most, step = 1, err
             borderRadius: '8px',
           }}
         />
-        <ButtonBase sx={round} aria-label={`${label}: more`} onClick={() => to(value + step)} disabled={value >= most}>
+        <ButtonBase
+          sx={round}
+          tabIndex={-1}
+          aria-label={`${label}: more`}
+          onClick={() => to(value + step)}
+          disabled={value >= most}
+        >
           +
         </ButtonBase>
       </Box>

@@ -2,14 +2,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { thumb } from '../../app/theme';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { DraftNotices, Notice } from '../../ui/DraftNotices';
-import { Field } from '../../ui/Field';
-import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
-import { SessionStrip, type StripSegment } from '../../ui/SessionStrip';
+import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, Trouble } from '../../ui/states';
+import { AddSegment, addKeys } from './AddSegment';
 import { BenchHead } from './BenchHead';
 import { CheckPanel } from './CheckPanel';
 import { keepingWords, newSegment, planFrom, segmentOf, type Plan } from './draft';
@@ -25,22 +23,22 @@ import { useDraftOne, useFix, usePlanContext, useRemovePlan } from './queries';
 import { SegmentEditor } from './SegmentEditor';
 import { SegmentList } from './SegmentList';
 import { SetForStudentDialog } from './SetForStudentDialog';
+import { marksOf, stripOf } from './stripOf';
 import { Templates } from './Templates';
 import { Totals } from './Totals';
 import { useBench, type BenchProps } from './useBench';
-
-const addKeys = { warmUp: 'w', block: 'b', random: 'r', onCourse: 'o', pause: 'p' } as const;
+import { Words } from './Words';
 
 /** Stays beside whatever is written, however long that is, below what is kept in sight. */
 const besideAll = {
-  position: { lg: 'sticky' },
-  top: { lg: 76 },
+  position: { md: 'sticky' },
+  top: { md: 76 },
   alignSelf: 'start',
-  maxHeight: { lg: 'calc(100vh - 88px)' },
-  overflowY: { lg: 'auto' },
+  maxHeight: { md: 'calc(100vh - 88px)' },
+  overflowY: { md: 'auto' },
 } as const;
 
-/** Where a coach writes a plan: the words on top, the strip across, segments to the left, the one in hand to the right. */
+/** Where a coach writes a plan: the words on top, the strip across, segments to the left, the one in hand in the middle, what is to be said to the right. */
 export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: string | null) => void }) {
   const bench = useBench(props);
   const { draft, change } = bench;
@@ -173,6 +171,11 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
             check={bench.check}
             errorAt={errorAt}
           />
+          {plan.segments.length > 0 && (
+            <Button className="no-print" onClick={() => setShowsHead(false)} sx={{ ml: -1.25 }}>
+              Fold words and frame away
+            </Button>
+          )}
         </>
       ) : (
         <HeadInBrief
@@ -183,7 +186,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         />
       )}
 
-      <Box ref={strip} sx={{ mt: 2 }}>
+      <Box ref={strip} sx={{ mt: 1 }}>
         {plan.segments.length > 0 ? (
           <SessionStrip
             size="large"
@@ -210,63 +213,18 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: {
-            xs: 'minmax(0, 1fr)',
-            md: 'minmax(0, 1fr) minmax(0, 1fr)',
-            lg: '176px minmax(0, 0.95fr) minmax(0, 1.4fr) 240px',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '290px minmax(0, 1fr)', lg: '290px minmax(0, 1fr) 250px' },
+          gridTemplateAreas: {
+            xs: '"list" "editor" "side"',
+            md: '"list editor" "side editor"',
+            lg: '"list editor side"',
           },
           gap: 3,
-          mt: 2,
+          mt: 1,
         }}
       >
-        <Box className="no-print" sx={{ order: { xs: 3, lg: 0 }, ...besideAll }}>
-          <DrillsThatFit
-            place={place}
-            minutesLeft={bench.check?.minutesLeft ?? null}
-            equipment={context.data?.equipment}
-            onTake={take}
-            onAll={() => setIsChoosing(true)}
-          />
-        </Box>
-        <Box>
-          <Box
-            className="no-print"
-            role="group"
-            aria-label="Add a segment"
-            sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mb: 1 }}
-          >
-            {phaseOrder.map((phase) => (
-              <Button
-                key={phase}
-                size="small"
-                variant="outlined"
-                onClick={() => add(phase)}
-                sx={{ px: 0.9, minHeight: thumb(34), fontSize: 13 }}
-              >
-                <PhaseSign phase={phase} size={16} />
-                <Box component="span" sx={{ ml: 0.75 }}>
-                  {phases[phase].name}
-                </Box>
-                <Key>{addKeys[phase]}</Key>
-              </Button>
-            ))}
-            <Button
-              size="small"
-              variant="outlined"
-              onClick={() => add('pause')}
-              sx={{ px: 0.9, minHeight: thumb(34), fontSize: 13 }}
-            >
-              Pause<Key>p</Key>
-            </Button>
-            <Button
-              size="small"
-              variant="outlined"
-              onClick={() => setIsChoosing(true)}
-              sx={{ px: 0.9, minHeight: thumb(34), fontSize: 13 }}
-            >
-              Drill<Key>d</Key>
-            </Button>
-          </Box>
+        <Box sx={{ gridArea: 'list' }}>
+          <AddSegment onAdd={add} onDrill={() => setIsChoosing(true)} />
           <SegmentList
             segments={plan.segments}
             selected={selected}
@@ -278,7 +236,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         </Box>
         <Box
           ref={editor}
-          sx={{ ...besideAll, pr: { lg: 0.5 } }}
+          sx={{ ...besideAll, gridArea: 'editor', px: 0.5, mx: -0.5 }}
           onKeyDown={(e) => {
             if (e.key !== 'Escape' || e.defaultPrevented) return;
             e.preventDefault();
@@ -297,7 +255,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
             <Box />
           )}
         </Box>
-        <Box sx={besideAll}>
+        <Box sx={{ gridArea: 'side', display: 'grid', gap: 3, alignContent: 'start' }}>
           <CheckPanel
             check={bench.check}
             plan={plan}
@@ -306,6 +264,15 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
             isFixing={fix.isPending}
             onOverrule={overrule}
           />
+          <Box className="no-print">
+            <DrillsThatFit
+              place={place}
+              minutesLeft={bench.check?.minutesLeft ?? null}
+              equipment={context.data?.equipment}
+              onTake={take}
+              onAll={() => setIsChoosing(true)}
+            />
+          </Box>
         </Box>
       </Box>
       {bench.reading && <Totals reading={bench.reading} />}
@@ -330,63 +297,5 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
       {isSetting && <SetForStudentDialog planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
       <LeaveDialog blocker={bench.blocker} />
     </>
-  );
-}
-
-/** The heaviest finding at each segment, for its mark on the strip. */
-function marksOf(findings: Schemas['Finding'][]): Map<string, Schemas['FindingLevel']> {
-  const marks = new Map<string, Schemas['FindingLevel']>();
-  for (const f of findings)
-    if (f.segmentId && f.overruledBecause === null && !marks.has(f.segmentId)) marks.set(f.segmentId, f.level);
-  return marks;
-}
-
-/** The strip follows every keystroke; heights come from the server's reading a moment later. */
-function stripOf(plan: Plan, read: StripSegment[]): StripSegment[] {
-  return plan.segments.map((s) => ({
-    id: s.id,
-    title: s.title,
-    phase: s.kind === 'practice' ? s.phase : null,
-    minutes: s.minutes,
-    ballsPerMinute: read.find((r) => r.id === s.id)?.ballsPerMinute ?? null,
-    balls: s.kind === 'practice' ? s.balls : 0,
-    holes: s.kind === 'practice' ? s.holes : null,
-    fraction: null,
-    outcome: null,
-  }));
-}
-
-function Words({
-  plan,
-  onWrite,
-  errorAt,
-}: {
-  plan: Plan;
-  onWrite: (text: Partial<Plan>) => void;
-  errorAt: (path: string) => string | undefined;
-}) {
-  return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr 1.35fr 1.35fr' }, gap: 2 }}>
-      <Field
-        label="Title"
-        value={plan.title}
-        onChange={(e) => onWrite({ title: e.target.value })}
-        error={errorAt('title')}
-      />
-      <Field
-        label="Purpose"
-        placeholder="What is better afterwards?"
-        value={plan.purpose}
-        onChange={(e) => onWrite({ purpose: e.target.value })}
-        error={errorAt('purpose')}
-      />
-      <Field
-        label="Success test"
-        placeholder="How will you both know?"
-        value={plan.successTest}
-        onChange={(e) => onWrite({ successTest: e.target.value })}
-        error={errorAt('successTest')}
-      />
-    </Box>
   );
 }

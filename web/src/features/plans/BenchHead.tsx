@@ -17,7 +17,7 @@ interface Props {
 export function BenchHead({ bench, onDraftOne, onSet, onRemove }: Props) {
   const { draft, change } = bench;
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 2.5, mb: 1.5, flexWrap: 'wrap' }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 1.5, mb: 0.75, flexWrap: 'wrap' }}>
       <PageHeading>{draft.plan.title || 'New plan'}</PageHeading>
       <Typography
         role="status"

@@ -45,7 +45,7 @@ export function CallsFields({
   });
   const kept = segment.calls;
   return (
-    <Box sx={{ gridColumn: '1 / -1' }}>
+    <Box>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
         <Button aria-expanded={isOpen} onClick={() => setIsOpen((o) => !o)} sx={{ ml: -1.25 }}>
           {kept.length > 0 ? `${kept.length} calls written down` : 'Write the calls down'}

@@ -115,8 +115,8 @@ const left = (n: number | null | undefined, inWords: (n: number) => string) =>
 export const leftOver = (check: Schemas['PlanCheckView'] | undefined) =>
   [left(check?.minutesLeft, minutes), left(check?.ballsLeft, (n) => count(n, 'ball'))].filter(Boolean).join(' · ');
 
-/** Who it is for, in a line or two: season, competition, focus, what is carried, what hurts. */
-export function ContextLine({ studentId }: { studentId: string }) {
+/** Who it is for, in a line or two: season, competition, focus, what is carried, what hurts. In brief without what is carried and when. */
+export function ContextLine({ studentId, isBrief = false }: { studentId: string; isBrief?: boolean }) {
   const context = usePlanContext(studentId);
   if (!context.data) return null;
   const c = context.data;
@@ -131,7 +131,7 @@ export function ContextLine({ studentId }: { studentId: string }) {
     .map((w) => `${w.weekday.charAt(0).toUpperCase()}${w.weekday.slice(1, 3)} ${minutes(w.minutes)}`)
     .join(', ');
   return (
-    <Box data-testid="plan-context" sx={{ mt: 1, fontSize: 15, color: 'text.secondary' }}>
+    <Box data-testid="plan-context" sx={{ mt: isBrief ? 0 : 1, fontSize: 15, color: 'text.secondary' }}>
       {[
         levels[c.level],
         hands[c.hand],
@@ -142,7 +142,7 @@ export function ContextLine({ studentId }: { studentId: string }) {
       ]
         .filter(Boolean)
         .join(' · ')}
-      {(carried || windows) && (
+      {!isBrief && (carried || windows) && (
         <Box component="span" sx={{ display: 'block' }}>
           {[carried && `carries ${carried}`, windows && `has ${windows}`].filter(Boolean).join(' · ')}
         </Box>

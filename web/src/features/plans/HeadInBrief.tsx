@@ -40,14 +40,14 @@ export function HeadInBrief({ plan, writtenFor, check, onChange }: Props) {
             {facts.join(' · ')}
           </Box>
         )}
-        {writtenFor.studentId && <ContextLine studentId={writtenFor.studentId} />}
+        {writtenFor.studentId && <ContextLine studentId={writtenFor.studentId} isBrief />}
         {writtenFor.isSquad && check?.squad && (
-          <Box data-testid="plan-context" sx={{ mt: 1, fontSize: 15, color: 'text.secondary' }}>
+          <Box data-testid="plan-context" sx={{ fontSize: 15, color: 'text.secondary' }}>
             {check.squad}
           </Box>
         )}
       </Box>
-      <Button className="no-print" variant="outlined" onClick={onChange} sx={{ flex: 'none' }}>
+      <Button className="no-print" onClick={onChange} sx={{ flex: 'none', mr: -1.25, my: -0.75 }}>
         Words and frame
       </Button>
     </Box>

@@ -32,27 +32,8 @@ export function PlannedDrillFields({ planned, errorAt, onChange }: Props) {
   const set = (part: Partial<Planned>) => onChange({ ...planned, ...part });
   const modify = (part: Partial<Schemas['Modifiers']>) => set({ modifiers: { ...modifiers, ...part } });
   return (
-    <Box
-      role="group"
-      aria-label="Drill"
-      sx={{
-        p: 1.5,
-        borderRadius: 2,
-        border: '1px solid',
-        borderColor: 'line',
-        bgcolor: 'background.paper',
-        display: 'grid',
-        gap: 1.5,
-      }}
-    >
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
-        <Box sx={{ mr: 'auto' }}>
-          Drill: <Link to={`/drills/${planned.drillId}`}>{drill.name}</Link>,{' '}
-          {check.data?.reading.scoring.toLowerCase()}
-        </Box>
-        <Button onClick={() => onChange(null)}>Without the drill</Button>
-      </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))', gap: 1.5 }}>
+    <Box role="group" aria-label="Drill" sx={{ display: 'grid', gap: 1.5 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))', gap: 1.5 }}>
         {ladder.length > 0 && (
           <Choice
             label="Step"
@@ -79,41 +60,43 @@ export function PlannedDrillFields({ planned, errorAt, onChange }: Props) {
             onChange={(limit) => set({ goal: { ...goal, limit: limit ?? 0 } })}
           />
         )}
+        <Choice
+          label="Hands"
+          value={modifiers.hands ?? 'both'}
+          options={optionsOf(handsOnClub)}
+          onChange={(hands) => modify({ hands })}
+        />
+        <Choice
+          label="Stance"
+          value={modifiers.stance ?? 'normal'}
+          options={optionsOf(stances)}
+          onChange={(stance) => modify({ stance })}
+        />
+        <Choice
+          label="Swing"
+          value={modifiers.swing ?? ''}
+          options={[{ value: '', label: 'the drill’s own' } as const, ...optionsOf(swingSizes)]}
+          onChange={(swing) => modify({ swing: swing || null })}
+        />
+        <NumberField
+          label="Effort, %"
+          value={modifiers.effortPercent ?? 100}
+          error={errorAt('modifiers.effortPercent')}
+          onChange={(n) => modify({ effortPercent: Math.round(n ?? 100) })}
+        />
+        <Tick
+          label="Without the aid"
+          checked={modifiers.withoutAid ?? false}
+          onChange={(withoutAid) => modify({ withoutAid })}
+        />
       </Box>
-      <details>
-        <summary style={{ cursor: 'pointer' }}>Laid over it</summary>
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))', gap: 1.5, mt: 1 }}>
-          <Choice
-            label="Hands"
-            value={modifiers.hands ?? 'both'}
-            options={optionsOf(handsOnClub)}
-            onChange={(hands) => modify({ hands })}
-          />
-          <Choice
-            label="Stance"
-            value={modifiers.stance ?? 'normal'}
-            options={optionsOf(stances)}
-            onChange={(stance) => modify({ stance })}
-          />
-          <Choice
-            label="Swing"
-            value={modifiers.swing ?? ''}
-            options={[{ value: '', label: 'the drill’s own' } as const, ...optionsOf(swingSizes)]}
-            onChange={(swing) => modify({ swing: swing || null })}
-          />
-          <NumberField
-            label="Effort, %"
-            value={modifiers.effortPercent ?? 100}
-            error={errorAt('modifiers.effortPercent')}
-            onChange={(n) => modify({ effortPercent: Math.round(n ?? 100) })}
-          />
-          <Tick
-            label="Without the aid"
-            checked={modifiers.withoutAid ?? false}
-            onChange={(withoutAid) => modify({ withoutAid })}
-          />
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+        <Box sx={{ mr: 'auto' }}>
+          Drill: <Link to={`/drills/${planned.drillId}`}>{drill.name}</Link>,{' '}
+          {check.data?.reading.scoring.toLowerCase()}
         </Box>
-      </details>
+        <Button onClick={() => onChange(null)}>Without the drill</Button>
+      </Box>
     </Box>
   );
 }

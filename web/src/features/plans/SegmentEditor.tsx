@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
+import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Chips } from '../../ui/Chips';
 import { Choice, Field, optionsOf } from '../../ui/Field';
-import { areas, clubs, equipment, feedbackSources, intents, places, swingSizes } from '../../ui/format';
+import { areas, clubs, equipment, feedbackSources, intents, keysOf, places, swingSizes } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
+import { Sections } from '../../ui/Sections';
 import { Stepper } from '../../ui/Stepper';
 import { Tick } from '../../ui/Tick';
 import { CallsFields } from './CallsFields';
@@ -19,11 +21,48 @@ interface Props {
   onChange: (to: Partial<PracticeSegment>) => void;
 }
 
-/** Everything about the segment in hand. */
-export function SegmentEditor({ segment, writtenFor, errorAt, onChange }: Props) {
+const names = {
+  task: 'Task',
+  how: 'How',
+  drill: 'Drill',
+  clubs: 'Clubs',
+  aids: 'Aids',
+  counted: 'Counting',
+  calls: 'Calls',
+};
+type Section = keyof typeof names;
+
+/** Where each field stands, so that a part that is not shown says when something in it has to be mended. */
+const fieldsOf: Record<Section, string[]> = {
+  task: ['instruction', 'cue', 'focus'],
+  how: ['exit.criterion'],
+  drill: ['drill.rung', 'drill.goal.measure', 'drill.goal.limit', 'drill.modifiers.effortPercent'],
+  clubs: ['declaredRun'],
+  aids: [],
+  counted: ['skill', 'criterion', 'fairwayYards', 'realFairwayYards'],
+  calls: [],
+};
+
+/**
+ * Everything about the segment in hand, in parts that are seen whole: what it is called and how long on top, then one part at a
+ * time. The part stays from one segment to the next.
+ */
+export function SegmentEditor(props: Props) {
+  const [section, setSection] = useState<Section>('task');
+  return <Fields key={props.segment.id} {...props} section={section} onSection={setSection} />;
+}
+
+function Fields({
+  segment,
+  writtenFor,
+  errorAt,
+  onChange,
+  section,
+  onSection,
+}: Props & { section: Section; onSection: (section: Section) => void }) {
   return (
-    <Box component="section" aria-label="Segment" sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>
+    <Box component="section" aria-label="Segment" sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 1.5, alignItems: 'flex-start' }}>
         <Box sx={{ flex: '1 1 180px' }}>
           <Field
             label="Segment"
@@ -49,27 +88,38 @@ export function SegmentEditor({ segment, writtenFor, errorAt, onChange }: Props)
             error={errorAt('balls')}
           />
         )}
+        {segment.kind === 'practice' && segment.phase === 'onCourse' && (
+          <Stepper
+            label="Holes"
+            value={segment.holes ?? 0}
+            most={18}
+            onChange={(holes) => onChange({ holes: holes > 0 ? holes : null })}
+            error={errorAt('holes')}
+          />
+        )}
       </Box>
-      {segment.kind === 'practice' && (
-        <PhaseChoice value={segment.phase} onChange={(phase) => onChange(phaseChange(segment, phase))} />
+      {segment.kind === 'practice' ? (
+        <>
+          <PhaseChoice value={segment.phase} onChange={(phase) => onChange(phaseChange(segment, phase))} />
+          <PracticeSections {...{ segment, writtenFor, errorAt, onChange, section, onSection }} />
+        </>
+      ) : (
+        <Instruction {...{ segment, errorAt, onChange }} />
       )}
-      <Field
-        label="What to do"
-        multiline
-        minRows={2}
-        value={segment.instruction}
-        onChange={(e) => onChange({ instruction: e.target.value })}
-        error={errorAt('instruction')}
-      />
-      {segment.kind === 'practice' && segment.drill && (
-        <PlannedDrillFields
-          planned={segment.drill}
-          errorAt={(field) => errorAt(`drill.${field}`)}
-          onChange={(drill) => onChange({ drill })}
-        />
-      )}
-      {segment.kind === 'practice' && <PracticeFields {...{ segment, writtenFor, errorAt, onChange }} />}
     </Box>
+  );
+}
+
+function Instruction({ segment, errorAt, onChange }: Pick<Props, 'segment' | 'errorAt' | 'onChange'>) {
+  return (
+    <Field
+      label="What to do"
+      multiline
+      minRows={2}
+      value={segment.instruction}
+      onChange={(e) => onChange({ instruction: e.target.value })}
+      error={errorAt('instruction')}
+    />
   );
 }
 
@@ -132,39 +182,67 @@ function PhaseChoice({
 
 const none = { value: '', label: '–' } as const;
 
-function PracticeFields({
-  segment,
-  writtenFor,
-  errorAt,
-  onChange,
-}: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
+type PracticeProps = Omit<Props, 'segment'> & { segment: PracticeSegment };
+
+function PracticeSections({
+  section,
+  onSection,
+  ...of
+}: PracticeProps & { section: Section; onSection: (section: Section) => void }) {
+  const { segment, writtenFor, errorAt, onChange } = of;
+  const { drill } = segment;
+  const there = keysOf(names).filter(
+    (s) => (s !== 'drill' || drill !== null) && (s !== 'calls' || segment.phase === 'random'),
+  );
+  const shown = there.includes(section) ? section : 'task';
   return (
-    <>
-      <Field
-        label="Cue"
-        hint="One thought, in lead and trail words."
-        value={segment.cue}
-        onChange={(e) => onChange({ cue: e.target.value })}
-        error={errorAt('cue')}
-      />
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))', gap: 2 }}>
-        <Choice
-          label="Intent"
-          value={segment.intent}
-          options={optionsOf(intents)}
-          onChange={(intent) => onChange({ intent })}
+    <Sections
+      label="Parts of the segment"
+      sections={there.map((value) => ({
+        value,
+        name: names[value],
+        hasError: fieldsOf[value].some((field) => errorAt(field) !== undefined),
+      }))}
+      value={shown}
+      onChange={onSection}
+    >
+      {shown === 'task' && <Task {...of} />}
+      {shown === 'how' && <How {...of} />}
+      {shown === 'drill' && drill && (
+        <PlannedDrillFields
+          planned={drill}
+          errorAt={(field) => errorAt(`drill.${field}`)}
+          onChange={(planned) => onChange({ drill: planned })}
         />
-        <Choice
-          label="Area"
-          value={segment.area ?? ''}
-          options={[none, ...optionsOf(areas)]}
-          onChange={(area) => onChange({ area: area || null })}
+      )}
+      {shown === 'clubs' && <ClubsAndRoutine {...of} />}
+      {shown === 'aids' && (
+        <Chips
+          label="Aids lying there"
+          names={equipment}
+          value={segment.aids}
+          onChange={(aids) => onChange({ aids })}
         />
-        <Choice
-          label="Place"
-          value={segment.place}
-          options={optionsOf(places)}
-          onChange={(place) => onChange({ place })}
+      )}
+      {shown === 'counted' && <Counting {...of} />}
+      {shown === 'calls' && <CallsFields segment={segment} writtenFor={writtenFor} onChange={onChange} />}
+    </Sections>
+  );
+}
+
+const twoOrMore = { display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))', gap: 1.5 } as const;
+
+function Task({ segment, errorAt, onChange }: PracticeProps) {
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Instruction {...{ segment, errorAt, onChange }} />
+      <Box sx={twoOrMore}>
+        <Field
+          label="Cue"
+          hint="One thought, in lead and trail words."
+          value={segment.cue}
+          onChange={(e) => onChange({ cue: e.target.value })}
+          error={errorAt('cue')}
         />
         {segment.intent === 'technique' && (
           <Field
@@ -175,17 +253,48 @@ function PracticeFields({
             error={errorAt('focus')}
           />
         )}
-        <Choice
-          label="Feedback from"
-          value={segment.feedback ?? ''}
-          options={[none, ...optionsOf(feedbackSources)]}
-          onChange={(feedback) => onChange({ feedback: feedback || null })}
-        />
       </Box>
+    </Box>
+  );
+}
+
+function How({ segment, errorAt, onChange }: PracticeProps) {
+  return (
+    <Box sx={twoOrMore}>
+      <Choice
+        label="Intent"
+        value={segment.intent}
+        options={optionsOf(intents)}
+        onChange={(intent) => onChange({ intent })}
+      />
+      <Choice
+        label="Area"
+        value={segment.area ?? ''}
+        options={[none, ...optionsOf(areas)]}
+        onChange={(area) => onChange({ area: area || null })}
+      />
+      <Choice
+        label="Place"
+        value={segment.place}
+        options={optionsOf(places)}
+        onChange={(place) => onChange({ place })}
+      />
+      <Choice
+        label="Feedback from"
+        value={segment.feedback ?? ''}
+        options={[none, ...optionsOf(feedbackSources)]}
+        onChange={(feedback) => onChange({ feedback: feedback || null })}
+      />
       <Exit {...{ segment, errorAt, onChange }} />
-      <Details {...{ segment, writtenFor, errorAt, onChange }} />
+    </Box>
+  );
+}
+
+function ClubsAndRoutine({ segment, errorAt, onChange }: PracticeProps) {
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Chips label="Clubs" names={clubs} value={segment.clubs} onChange={(value) => onChange({ clubs: value })} />
-      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Box sx={{ display: 'flex', columnGap: 3, rowGap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
         {segment.phase === 'warmUp' && (
           <Tick
             label="Bridge to the day’s focus"
@@ -213,82 +322,61 @@ function PracticeFields({
             error={errorAt('declaredRun')}
           />
         )}
-        {segment.phase === 'onCourse' && (
-          <Stepper
-            label="Holes"
-            value={segment.holes ?? 0}
-            most={18}
-            onChange={(holes) => onChange({ holes: holes > 0 ? holes : null })}
-            error={errorAt('holes')}
-          />
-        )}
       </Box>
-    </>
+    </Box>
   );
 }
 
 const priorities = { 1: 'stays to the last', 2: 'as usual', 3: 'falls out first' };
 
-/** What is seldom touched: how it is counted, what lies there, and what goes when there is less time. */
-function Details({ segment, writtenFor, errorAt, onChange }: Omit<Props, 'segment'> & { segment: PracticeSegment }) {
+/** How it is counted, how wide it is, and what becomes of it when there is less time. */
+function Counting({ segment, errorAt, onChange }: PracticeProps) {
   return (
-    <Box component="details" sx={{ '& summary': { cursor: 'pointer', fontWeight: 620 } }}>
-      <summary>How it is counted, aids, calls, priority</summary>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(160px, 1fr))', gap: 2, mt: 1.5 }}>
-        <Field
-          label="Skill"
-          placeholder={segment.drill?.drill.skill ?? ''}
-          value={segment.skill}
-          onChange={(e) => onChange({ skill: e.target.value })}
-          error={errorAt('skill')}
-        />
-        <Field
-          label="What counts as a success"
-          placeholder={segment.drill?.drill.criterion ?? ''}
-          value={segment.criterion}
-          onChange={(e) => onChange({ criterion: e.target.value })}
-          error={errorAt('criterion')}
-        />
-        <Choice
-          label="With less time"
-          value={String(segment.priority)}
-          options={optionsOf(priorities as Record<string, string>)}
-          onChange={(priority) => onChange({ priority: Number(priority) })}
-        />
-        <Choice
-          label="Swing"
-          value={segment.swing ?? ''}
-          options={[none, ...optionsOf(swingSizes)]}
-          onChange={(swing) => onChange({ swing: swing || null })}
-        />
-        {segment.phase === 'onCourse' && (
-          <>
-            <NumberField
-              label="Fairway here, yd"
-              optional
-              value={segment.fairwayYards}
-              onChange={(fairwayYards) => onChange({ fairwayYards })}
-              error={errorAt('fairwayYards')}
-            />
-            <NumberField
-              label="On the course, yd"
-              optional
-              value={segment.realFairwayYards}
-              onChange={(realFairwayYards) => onChange({ realFairwayYards })}
-              error={errorAt('realFairwayYards')}
-            />
-          </>
-        )}
-        <Box sx={{ gridColumn: '1 / -1' }}>
-          <Chips
-            label="Aids lying there"
-            names={equipment}
-            value={segment.aids}
-            onChange={(aids) => onChange({ aids })}
+    <Box sx={twoOrMore}>
+      <Field
+        label="Skill"
+        placeholder={segment.drill?.drill.skill ?? ''}
+        value={segment.skill}
+        onChange={(e) => onChange({ skill: e.target.value })}
+        error={errorAt('skill')}
+      />
+      <Field
+        label="What counts as a success"
+        placeholder={segment.drill?.drill.criterion ?? ''}
+        value={segment.criterion}
+        onChange={(e) => onChange({ criterion: e.target.value })}
+        error={errorAt('criterion')}
+      />
+      <Choice
+        label="With less time"
+        value={String(segment.priority)}
+        options={optionsOf(priorities as Record<string, string>)}
+        onChange={(priority) => onChange({ priority: Number(priority) })}
+      />
+      <Choice
+        label="Swing"
+        value={segment.swing ?? ''}
+        options={[none, ...optionsOf(swingSizes)]}
+        onChange={(swing) => onChange({ swing: swing || null })}
+      />
+      {segment.phase === 'onCourse' && (
+        <>
+          <NumberField
+            label="Fairway here, yd"
+            optional
+            value={segment.fairwayYards}
+            onChange={(fairwayYards) => onChange({ fairwayYards })}
+            error={errorAt('fairwayYards')}
           />
-        </Box>
-        {segment.phase === 'random' && <CallsFields segment={segment} writtenFor={writtenFor} onChange={onChange} />}
-      </Box>
+          <NumberField
+            label="On the course, yd"
+            optional
+            value={segment.realFairwayYards}
+            onChange={(realFairwayYards) => onChange({ realFairwayYards })}
+            error={errorAt('realFairwayYards')}
+          />
+        </>
+      )}
     </Box>
   );
 }
@@ -299,10 +387,10 @@ const exits: Record<Schemas['ExitRule']['kind'], string> = {
   until: 'as soon as …',
 };
 
-function Exit({ segment, errorAt, onChange }: Omit<Props, 'segment' | 'writtenFor'> & { segment: PracticeSegment }) {
+function Exit({ segment, errorAt, onChange }: Omit<PracticeProps, 'writtenFor'>) {
   const { exit } = segment;
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '220px 1fr' }, gap: 2 }}>
+    <>
       <Choice
         label="It is over"
         value={exit.kind}
@@ -319,6 +407,6 @@ function Exit({ segment, errorAt, onChange }: Omit<Props, 'segment' | 'writtenFo
           hint={segment.balls > 0 ? `At most ${segment.balls} balls.` : `At most ${segment.minutes} min.`}
         />
       )}
-    </Box>
+    </>
   );
 }

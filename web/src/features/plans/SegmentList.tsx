@@ -9,7 +9,7 @@ import { CSS } from '@dnd-kit/utilities';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { count, intents } from '../../ui/format';
-import { phases, PhaseSign } from '../../ui/phases';
+import { PhaseSign } from '../../ui/phases';
 import type { Segment } from './draft';
 
 interface Props {
@@ -50,7 +50,7 @@ export function SegmentList({ segments, onMove, ...row }: Props) {
   );
 }
 
-const small = { width: 28, height: 32, borderRadius: 1, fontSize: 17, color: 'text.secondary' };
+const small = { width: 26, height: 30, borderRadius: 1, fontSize: 17, color: 'text.secondary' };
 
 function Row({
   segment,
@@ -67,11 +67,10 @@ function Row({
       ref={setNodeRef}
       data-testid="segment-row"
       sx={{
-        display: 'flex',
-        flexWrap: 'wrap',
+        display: 'grid',
+        gridTemplateColumns: 'auto minmax(0, 1fr) auto',
         alignItems: 'center',
-        gap: 0.5,
-        py: 0.5,
+        columnGap: 0.5,
         borderBottom: '1px solid',
         borderColor: 'line',
         bgcolor: isSelected ? 'background.paper' : undefined,
@@ -92,6 +91,7 @@ function Row({
           border: 0,
           background: 'none',
           cursor: 'grab',
+          gridArea: '1 / 1 / 3',
           width: 30,
           height: 36,
           p: 0,
@@ -110,11 +110,12 @@ function Row({
         aria-pressed={isSelected}
         onClick={() => onSelect(segment.id)}
         sx={{
-          flex: '1 1 190px',
+          gridArea: '1 / 2 / 3 / -1',
           minWidth: 0,
+          minHeight: 58,
           display: 'flex',
           gap: 1,
-          alignItems: 'center',
+          alignItems: 'flex-start',
           border: 0,
           background: 'none',
           font: 'inherit',
@@ -129,10 +130,10 @@ function Row({
           <Box sx={{ fontWeight: 620, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
             {segment.title || 'Untitled'}
           </Box>
-          <Box sx={{ fontSize: 13.5, color: 'text.secondary' }}>{underTitle(segment)}</Box>
+          <Box sx={{ fontSize: 13.5, color: 'text.secondary', pr: '132px' }}>{underTitle(segment)}</Box>
         </Box>
       </Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', ml: 'auto' }}>
+      <Box sx={{ gridArea: '2 / 3', display: 'flex', alignItems: 'center', alignSelf: 'end' }}>
         <ButtonBase
           sx={small}
           aria-label={`${segment.title}: a minute less`}
@@ -156,5 +157,5 @@ function underTitle(segment: Segment): string {
   if (segment.kind === 'pause') return 'Pause';
   const balls = segment.balls > 0 ? `, ${count(segment.balls, 'ball')}` : '';
   const holes = segment.holes ? `, ${count(segment.holes, 'hole')}` : '';
-  return `${phases[segment.phase].name}, ${intents[segment.intent].toLowerCase()}${balls}${holes}`;
+  return `${intents[segment.intent]}${balls}${holes}`;
 }

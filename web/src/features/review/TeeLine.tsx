@@ -1,6 +1,9 @@
 import Box from '@mui/material/Box';
 import type { Schemas } from '../../api/client';
 
+/** Bays in a row at most: more are no line any more, but a crowd. */
+const most = 14;
+
 const initials = (name: string) =>
   name
     .split(' ')
@@ -8,75 +11,92 @@ const initials = (name: string) =>
     .slice(0, 2)
     .join('');
 
-/** The row of bays behind which the coach walks; the walk has stopped at one. */
+/** The bays behind which the coach walks, in as many rows as the screen is narrow; the walk has stopped at one. */
 export function TeeLine({ bays, at, onStop }: { bays: Schemas['Bay'][]; at: number; onStop: (index: number) => void }) {
   return (
-    <Box sx={{ overflowX: 'auto', pt: 1 }}>
-      <Box role="group" aria-label="Bays" sx={{ display: 'flex', minWidth: bays.length * 84 }}>
-        {bays.map(({ student, look }, index) => {
-          const isHere = index === at;
-          return (
+    <Box
+      role="group"
+      aria-label="Bays"
+      sx={{
+        pt: 1,
+        display: 'grid',
+        gridTemplateColumns: {
+          xs: 'repeat(auto-fit, minmax(56px, 1fr))',
+          sm: `repeat(auto-fit, minmax(max(84px, ${Math.floor(100 / most)}%), 1fr))`,
+        },
+        rowGap: 1.5,
+      }}
+    >
+      {bays.map(({ student, look }, index) => {
+        const isHere = index === at;
+        return (
+          <Box
+            key={student.id}
+            component="button"
+            type="button"
+            aria-pressed={isHere}
+            aria-label={`${student.name}: ${look.words}`}
+            onClick={() => onStop(index)}
+            sx={{
+              minWidth: 0,
+              p: 0,
+              border: 0,
+              background: 'none',
+              font: 'inherit',
+              color: 'inherit',
+              cursor: 'pointer',
+              display: 'flex',
+              flexDirection: 'column',
+              alignItems: 'center',
+            }}
+          >
             <Box
-              key={student.id}
-              component="button"
-              type="button"
-              aria-pressed={isHere}
-              aria-label={`${student.name}: ${look.words}`}
-              onClick={() => onStop(index)}
               sx={{
-                flex: '1 1 0',
-                minWidth: 0,
-                p: 0,
-                border: 0,
-                background: 'none',
-                font: 'inherit',
-                color: 'inherit',
-                cursor: 'pointer',
+                height: 74,
                 display: 'flex',
-                flexDirection: 'column',
-                alignItems: 'center',
+                alignItems: 'flex-end',
+                width: '100%',
+                justifyContent: 'center',
+                borderBottom: '2.5px solid',
+                borderColor: 'text.primary',
               }}
             >
               <Box
                 sx={{
-                  height: 74,
-                  display: 'flex',
-                  alignItems: 'flex-end',
-                  width: '100%',
-                  justifyContent: 'center',
-                  borderBottom: '2.5px solid',
-                  borderColor: 'text.primary',
+                  width: isHere ? { xs: 54, sm: 72 } : { xs: 46, sm: 58 },
+                  height: isHere ? 66 : 42,
+                  display: 'grid',
+                  placeItems: 'center',
+                  fontWeight: 650,
+                  fontSize: isHere ? 22 : 16,
+                  border: '1.5px solid',
+                  borderColor: isHere ? 'text.primary' : 'text.secondary',
+                  borderWidth: isHere ? 2.5 : 1.5,
+                  borderBottom: 0,
+                  bgcolor: isHere ? 'background.paper' : 'transparent',
+                  transition: 'height 120ms, width 120ms',
                 }}
               >
-                <Box
-                  sx={{
-                    width: isHere ? 72 : 58,
-                    height: isHere ? 66 : 42,
-                    display: 'grid',
-                    placeItems: 'center',
-                    fontWeight: 650,
-                    fontSize: isHere ? 22 : 16,
-                    border: '1.5px solid',
-                    borderColor: isHere ? 'text.primary' : 'text.secondary',
-                    borderWidth: isHere ? 2.5 : 1.5,
-                    borderBottom: 0,
-                    bgcolor: isHere ? 'background.paper' : 'transparent',
-                    transition: 'height 120ms, width 120ms',
-                  }}
-                >
-                  {initials(student.name)}
-                </Box>
-              </Box>
-              <Mark reason={look.reason} />
-              <Box
-                sx={{ fontSize: 13.5, lineHeight: 1.25, px: 0.5, textAlign: 'center', fontWeight: isHere ? 620 : 400 }}
-              >
-                {look.words}
+                {initials(student.name)}
               </Box>
             </Box>
-          );
-        })}
-      </Box>
+            <Mark reason={look.reason} />
+            <Box
+              sx={{
+                // On a phone the words of the bay stand at the stop below.
+                display: { xs: 'none', sm: 'block' },
+                fontSize: 13.5,
+                lineHeight: 1.25,
+                px: 0.5,
+                textAlign: 'center',
+                fontWeight: isHere ? 620 : 400,
+              }}
+            >
+              {look.words}
+            </Box>
+          </Box>
+        );
+      })}
     </Box>
   );
 }

@@ -25,17 +25,17 @@ const trim: Session['trim'] = {
     ballsAreBought: true,
     holes: null,
     attempts: null,
+    attemptsEach: 1,
     exitRule: 'after {balls}',
     exitRuleWithoutBalls: 'after {minutes}',
   })),
   steps: [
-    { from: 45, walkMinutes: 0, kept: ids, dropped: [], reasons: [] },
+    { from: 45, walkMinutes: 0, kept: ids, dropped: [] },
     {
       from: 3,
       walkMinutes: 0,
       kept: ids.filter((id) => id !== block?.id),
-      dropped: [block?.id ?? ''],
-      reasons: ['Block falls out: it comes first.'],
+      dropped: [{ segmentId: block?.id ?? '', reason: 'Block falls out: it comes first.' }],
     },
   ],
 };

@@ -15,7 +15,7 @@ export function Bag({ coach, set, errorAt }: PartProps) {
     set({ bag: bag.map((b, j) => (j === i ? { ...b, ...part } : b)) });
   const missing = keysOf(clubs).filter((c) => !bag.some((b) => b.club === c));
   return (
-    <Box role="group" aria-label="Bag">
+    <Box role="group" aria-label="Bag" sx={{ containerType: 'inline-size' }}>
       <Typography variant="h3" sx={{ mb: 1 }}>
         Bag, with carries
       </Typography>
@@ -24,7 +24,8 @@ export function Bag({ coach, set, errorAt }: PartProps) {
           key={b.club}
           sx={{
             display: 'grid',
-            gridTemplateColumns: { xs: '1fr 84px 70px', sm: '120px 84px 70px 1fr 1fr 1fr auto' },
+            gridTemplateColumns: 'minmax(0, 1fr) 84px 66px auto',
+            '@container (min-width: 620px)': { gridTemplateColumns: '110px 72px 66px 1fr 1fr 1fr auto' },
             gap: 1,
             alignItems: 'center',
             mb: 0.75,
@@ -64,7 +65,11 @@ export function Bag({ coach, set, errorAt }: PartProps) {
           <Box sx={{ fontSize: 13.5, color: 'text.secondary', whiteSpace: 'nowrap' }}>
             {b.measuredOn ? dayName(b.measuredOn).slice(4) : ''}
           </Box>
-          <Button aria-label={`Take out ${clubs[b.club]}`} onClick={() => set({ bag: bag.filter((_, j) => j !== i) })}>
+          <Button
+            aria-label={`Take out ${clubs[b.club]}`}
+            onClick={() => set({ bag: bag.filter((_, j) => j !== i) })}
+            sx={{ gridArea: '1 / 4', '@container (min-width: 620px)': { gridArea: 'auto' } }}
+          >
             Out
           </Button>
         </Box>

@@ -85,7 +85,8 @@ interface PartProps {
 
 const row = {
   display: 'grid',
-  gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(3, 1fr)' },
+  gridTemplateColumns: '1fr 1fr',
+  '@container (min-width: 540px)': { gridTemplateColumns: 'repeat(3, 1fr)' },
   gap: 1,
   alignItems: 'end',
   mb: 1.5,
@@ -96,12 +97,15 @@ function Windows({ own, set, errorAt }: PartProps) {
   const change = (i: number, part: Partial<Schemas['PracticeWindow']>) =>
     set({ windows: windows.map((w, j) => (j === i ? { ...w, ...part } : w)) });
   return (
-    <Box role="group" aria-label="Times to practise">
+    <Box role="group" aria-label="Times to practise" sx={{ containerType: 'inline-size' }}>
       <Typography variant="h3" sx={{ mb: 1 }}>
         When I can practise
       </Typography>
       {windows.map((w, i) => (
-        <Box key={i} sx={{ ...row, gridTemplateColumns: { xs: '1fr 1fr', sm: '1.1fr 1fr 76px 1.3fr auto' } }}>
+        <Box
+          key={i}
+          sx={{ ...row, '@container (min-width: 540px)': { gridTemplateColumns: '1.1fr 1fr 84px 1.3fr auto' } }}
+        >
           <Choice
             label="Day"
             value={w.weekday}
@@ -124,6 +128,7 @@ function Windows({ own, set, errorAt }: PartProps) {
           <Button
             aria-label={`Take out time ${i + 1}`}
             onClick={() => set({ windows: windows.filter((_, j) => j !== i) })}
+            sx={{ justifySelf: 'start', ml: -1.25 }}
           >
             Take out
           </Button>
@@ -147,7 +152,7 @@ function Competitions({ own, set, errorAt }: PartProps) {
   const change = (i: number, part: Partial<Schemas['Competition']>) =>
     set({ competitions: competitions.map((c, j) => (j === i ? { ...c, ...part } : c)) });
   return (
-    <Box role="group" aria-label="Competitions">
+    <Box role="group" aria-label="Competitions" sx={{ containerType: 'inline-size' }}>
       <Typography variant="h3" sx={{ mb: 1 }}>
         Competitions
       </Typography>
