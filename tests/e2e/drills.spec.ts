@@ -131,21 +131,40 @@ test('a place is written, drawn and kept', async ({ page }) => {
   await page.goto('/places');
   await page.getByRole('button', { name: 'New place' }).click();
   await page.getByLabel('Name').first().fill('Island meadow');
-  await page.getByRole('button', { name: 'Another target' }).click();
-  await page.getByRole('group', { name: 'Targets' }).getByLabel('Name').fill('Old oak');
-  await page.getByRole('group', { name: 'Targets' }).getByLabel('Distance').fill('135');
-  await page.getByRole('group', { name: 'Targets' }).getByLabel('Unit').selectOption({ label: 'm' });
-  await page.getByRole('group', { name: 'Targets' }).getByLabel('Bearing').fill('-200');
+  const targets = page.getByRole('group', { name: 'Targets' });
+  const ground = page.getByRole('group', { name: 'The range from above' });
+  /** Presses the ground at hundredths of the picture. */
+  const press = async (x: number, y: number) => {
+    const box = (await ground.boundingBox())!;
+    await ground.click({ position: { x: (box.width * x) / 100, y: (box.height * y) / 100 } });
+  };
+  // By hand: straight ahead of the bays, (275 − 99) of 250 units of 200 yards are 141, to the next five.
+  await press(50, 33);
+  await expect(targets.getByLabel('Name', { exact: true })).toBeFocused();
+  await page.keyboard.type('Old oak');
+  await expect(targets.getByLabel('Distance')).toHaveValue('140');
+  await expect(targets.getByLabel('Stands')).toHaveValue('0');
+  // In hand, it is put where it belongs; and left of the middle is left in words.
+  await page.getByRole('button', { name: 'Old oak, 140 yd, straight ahead' }).locator('path').click();
+  await expect(targets.getByRole('status')).toContainText('Press where “Old oak” stands');
+  await press(35, 33);
+  await expect(targets.getByLabel('Stands')).not.toHaveValue('0');
+  await expect(page.getByRole('button', { name: /^Old oak, 150 yd, left$/ })).toBeVisible();
+  await targets.getByLabel('Stands').selectOption({ label: 'half left' });
+  await page.getByLabel('Faces').selectOption({ label: 'north-east' });
+  await targets.getByLabel('Unit').selectOption({ label: 'm' });
+  await targets.getByLabel('Distance').fill('500');
   await page.getByRole('button', { name: 'Save', exact: false }).last().click();
-  await expect(page.getByText('A bearing lies within 60 degrees to either side.').last()).toBeVisible();
+  await expect(page.getByText('A distance lies above 0 and up to 400.').last()).toBeVisible();
 
   // A closed tab loses nothing.
   await page.reload();
   await page.getByRole('button', { name: 'New place' }).click();
   await expect(page.getByText('Changes you had not saved are back.')).toBeVisible();
-  await page.getByRole('group', { name: 'Targets' }).getByLabel('Bearing').fill('-12');
+  await page.getByRole('group', { name: 'Targets' }).getByLabel('Distance').fill('135');
   await page.keyboard.press('Control+s');
-  await expect(page.getByRole('img', { name: 'Old oak, 135 m' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Old oak, 135 m, half left' })).toBeVisible();
+  await expect(page.getByText('Faces north-east')).toBeVisible();
 });
 
 test('a student keeps their own part of the file and reads the rest', async ({ browser }) => {

@@ -73,6 +73,8 @@ export function makeTheme(isOutdoor: boolean): Theme {
           },
           '@media print': { body: { background: '#fff' }, '.no-print': { display: 'none !important' } },
           a: { color: c.ink },
+          // Words that lead somewhere look like the buttons that are words.
+          'a:not([class])': { fontWeight: 620, textUnderlineOffset: 4, textDecorationThickness: 1 },
           // A thumb needs more than a line of text: what can be pressed grows without moving what stands around it.
           '@media (pointer: coarse)': {
             'a:not(:has(div, svg))': { paddingBlock: 14, marginBlock: -14 },

@@ -282,6 +282,18 @@ export const surfaces: Record<Schemas['RangeSurface'], string> = {
   indoorBay: 'Indoor bay',
 };
 
+/** The directions of the compass, by degrees from north. */
+export const compass: Record<string, string> = {
+  0: 'north',
+  45: 'north-east',
+  90: 'east',
+  135: 'south-east',
+  180: 'south',
+  225: 'south-west',
+  270: 'west',
+  315: 'north-west',
+};
+
 export const sides: Record<Schemas['TargetSide'], string> = { left: 'Left', right: 'Right' };
 
 export const weekdays: Record<Schemas['DayOfWeek'], string> = {

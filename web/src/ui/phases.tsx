@@ -12,7 +12,7 @@ interface PhaseMark {
 
 /** How each phase looks, everywhere. Tint, texture and sign each tell it alone. */
 export const phases: Record<Phase, PhaseMark> = {
-  warmUp: { name: 'Warm-up', tint: '#f5cd8d', line: '#7c4a08' },
+  warmUp: { name: 'Warm-up', tint: '#efe3a6', line: '#655600' },
   block: { name: 'Block', tint: '#a5c3d6', line: '#1f4861' },
   random: { name: 'Random', tint: '#d8bdd4', line: '#613259' },
   onCourse: { name: 'On-course', tint: '#bcd4a0', line: '#33551c' },

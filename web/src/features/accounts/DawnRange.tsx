@@ -27,7 +27,7 @@ export function DawnRange() {
       <path d="M0 532h640v268H0z" fill="#dfe3c8" />
       <path d="M0 556c150-12 330 10 640-10" stroke="#8fb4b8" strokeWidth="9" fill="none" opacity=".75" />
       <path d="M520 532v-70" stroke="#1e3b30" strokeWidth="3" />
-      <path d="m520 462 34 11-34 11z" fill="#b24e0c" />
+      <path d="m520 462 34 11-34 11z" fill="#1e3b30" />
       <g stroke="#1e3b30" strokeWidth="2">
         {hedges.map(([phase, x, width, height]) => (
           <rect key={x} x={x} y={720 - height} width={width} height={height} rx="5" fill={`url(#phase-${phase})`} />

@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import { clubs, lengthUnits, swingLengths } from '../../ui/format';
+import { mark } from './Figure';
 import type { Drill, Protocol } from './queries';
 
 const ink = '#1e3b30';
 const grass = '#dfe6cf';
-const dawn = '#b24e0c';
 
 type Of<K extends Protocol['kind']> = Extract<Protocol, { kind: K }>;
 
@@ -67,7 +67,7 @@ const Ball = ({ x, y, r = 4 }: { x: number; y: number; r?: number }) => (
 const Hole = ({ x, y }: { x: number; y: number }) => (
   <>
     <ellipse cx={x} cy={y} rx="7" ry="5" fill={ink} />
-    <path d={`M${x} ${y}v-44l22 9-22 9`} fill={dawn} stroke={ink} strokeWidth="1.4" />
+    <path d={`M${x} ${y}v-44l22 9-22 9`} fill={mark} stroke={ink} strokeWidth="1.4" />
   </>
 );
 
@@ -176,7 +176,7 @@ function zones(protocol: Of<'zoneSets'>): Drawn {
                 width={(z.shortInches + z.pastInches) * scale}
                 height={z.sideInches * 2 * scale}
                 rx="4"
-                fill="#f5cd8d"
+                fill="#efe3a6"
                 stroke={ink}
                 opacity="0.9"
               />
@@ -204,8 +204,8 @@ function gate(millimetres: number | null): Drawn {
         <Ball x={90} y={120} r={(42.67 / 2) * scale} />
         {millimetres && (
           <>
-            <circle cx="210" cy={120 - half - 6} r="6" fill={dawn} stroke={ink} />
-            <circle cx="210" cy={120 + half + 6} r="6" fill={dawn} stroke={ink} />
+            <circle cx="210" cy={120 - half - 6} r="6" fill={mark} stroke={ink} />
+            <circle cx="210" cy={120 + half + 6} r="6" fill={mark} stroke={ink} />
             <path d={`M232 ${120 - half}V${120 + half}`} stroke={ink} markerEnd="none" />
             <text x="240" y="116">
               {millimetres} mm
@@ -222,7 +222,7 @@ const sticks: Drawn = {
   text: 'Two sticks along the target line, a club head apart; nothing where the club could strike it.',
   picture: (
     <>
-      <path d="M60 84H330M60 156H330" stroke={dawn} strokeWidth="5" strokeLinecap="round" />
+      <path d="M60 84H330M60 156H330" stroke={mark} strokeWidth="5" strokeLinecap="round" />
       <Ball x={190} y={120} r={7} />
       <path d="M210 120H372m-9-6 9 6-9 6" fill="none" stroke={ink} strokeDasharray="6 5" />
       <text x="330" y="108">
@@ -245,7 +245,7 @@ function corridor(protocol: Protocol): Drawn {
         <path d="M150 226 120 30H280L250 226Z" fill="#bcd4a0" opacity="0.7" />
         {targets.map((target, i) => (
           <g key={target}>
-            <path d={`M${150 + i * 50} ${66 + i * 26}v-22l14 6-14 6`} fill={dawn} stroke={ink} />
+            <path d={`M${150 + i * 50} ${66 + i * 26}v-22l14 6-14 6`} fill={mark} stroke={ink} />
           </g>
         ))}
         <Ball x={200} y={222} r={6} />
@@ -261,7 +261,7 @@ function carries(protocol: Protocol): Drawn {
       text: 'A landing spot to look at; where the ball runs to does not count.',
       picture: (
         <>
-          <rect x="225" y="100" width="64" height="40" rx="4" fill="#f5cd8d" stroke={ink} />
+          <rect x="225" y="100" width="64" height="40" rx="4" fill="#efe3a6" stroke={ink} />
           <path d="M60 150q90-110 196-32" fill="none" stroke={ink} strokeDasharray="6 5" />
           <Ball x={60} y={154} r={6} />
           <Hole x={350} y={124} />

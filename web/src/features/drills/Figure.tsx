@@ -5,8 +5,8 @@ import type { Protocol } from './queries';
 
 export type Of<K extends Protocol['kind']> = Extract<Protocol, { kind: K }>;
 
-/** The one accent of every drill's picture. */
-export const dawn = '#b24e0c';
+/** What is counted and what is in hand, in every drill's picture. Orange asks for attention, and nothing here does. */
+export const mark = '#0f6b6b';
 
 export const register = (walk: Walk, name: string) => walk.registers[name] ?? 0;
 

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { dawn, Figure, indexOf, numbersOf, register, type Of } from './Figure';
+import { Figure, indexOf, mark, numbersOf, register, type Of } from './Figure';
 import type { DrillInput, Walk } from './flow';
 
 /** The ratings so far as a line from ball to ball. */
@@ -38,7 +38,7 @@ export function Steps({ protocol, walk }: { protocol: Of<'timedSteps'>; walk: Wa
           <g key={side}>
             <path
               d={side}
-              stroke={i === now ? dawn : 'currentColor'}
+              stroke={i === now ? mark : 'currentColor'}
               strokeWidth={i === now ? 8 : 2}
               strokeLinecap="round"
             />
@@ -63,7 +63,7 @@ export function Steps({ protocol, walk }: { protocol: Of<'timedSteps'>; walk: Wa
               cx="14"
               cy={i * 34 + 18}
               r={isNow ? 9 : 6}
-              fill={isNow ? dawn : first + i < now || now < 0 ? 'currentColor' : 'none'}
+              fill={isNow ? mark : first + i < now || now < 0 ? 'currentColor' : 'none'}
               stroke="currentColor"
               strokeWidth="1.5"
             />
@@ -108,14 +108,14 @@ export function Sealed({ protocol, walk }: { protocol: Of<'guessAndCheck'>; walk
         const isMeasured = isMeasuring && q < Number(i ?? 0);
         return (
           <g key={quantity} stroke="currentColor" strokeWidth="1.5">
-            <rect x={x} y="10" width={width - 10} height="32" rx="4" fill={q < sealed ? '#f5cd8d' : 'none'} />
+            <rect x={x} y="10" width={width - 10} height="32" rx="4" fill={q < sealed ? '#efe3a6' : 'none'} />
             {q < sealed && <path d={`M${x} 10L${x + (width - 10) / 2} 28L${x + width - 10} 10`} fill="none" />}
             {!isMeasuring && isNow && (
-              <rect x={x - 3} y="7" width={width - 4} height="38" rx="6" fill="none" stroke={dawn} strokeWidth="3" />
+              <rect x={x - 3} y="7" width={width - 4} height="38" rx="6" fill="none" stroke={mark} strokeWidth="3" />
             )}
             <rect x={x} y="62" width={width - 10} height="32" rx="4" fill={isMeasured ? '#bcd4a0' : 'none'} />
             {isMeasuring && isNow && (
-              <rect x={x - 3} y="59" width={width - 4} height="38" rx="6" fill="none" stroke={dawn} strokeWidth="3" />
+              <rect x={x - 3} y="59" width={width - 4} height="38" rx="6" fill="none" stroke={mark} strokeWidth="3" />
             )}
           </g>
         );
@@ -149,7 +149,7 @@ export function Differences({ protocol, inputs }: { protocol: Of<'guessAndCheck'
                 cx={160 + (d / reach) * 136}
                 cy={q * 44 + 24}
                 r="6"
-                fill={dawn}
+                fill={mark}
                 fillOpacity="0.7"
                 stroke="currentColor"
               />
@@ -190,7 +190,7 @@ export function Scene({ walk, inputs }: { walk: Walk; inputs: readonly DrillInpu
               cx={26 + i * 67}
               cy="14"
               r={i === now ? 9 : 6}
-              fill={i === now ? dawn : i < now ? 'currentColor' : '#fff'}
+              fill={i === now ? mark : i < now ? 'currentColor' : '#fff'}
               stroke="currentColor"
               strokeWidth="1.5"
             />

@@ -1,5 +1,5 @@
 import { lengthUnits } from '../../ui/format';
-import { asked, dawn, Figure, indexOf, register, traceOf, type Of } from './Figure';
+import { asked, Figure, indexOf, mark, register, traceOf, type Of } from './Figure';
 import type { DrillInput, Flow, Walk } from './flow';
 
 /** The run as the big number it is, beside the best. */
@@ -43,7 +43,7 @@ export function Run({
           cx={12 + i * (300 / Math.max(dots, 12))}
           cy="80"
           r="5"
-          fill={i < run ? dawn : 'none'}
+          fill={i < run ? mark : 'none'}
           stroke="currentColor"
           strokeWidth="1.5"
         />
@@ -79,8 +79,8 @@ export function Around({
         if (i === next)
           return (
             <g key={i}>
-              <path d={`M${x} ${y}L160 105`} stroke={dawn} strokeWidth="2" strokeDasharray="5 4" />
-              <circle cx={x} cy={y} r="10" fill={dawn} stroke="currentColor" strokeWidth="2" />
+              <path d={`M${x} ${y}L160 105`} stroke={mark} strokeWidth="2" strokeDasharray="5 4" />
+              <circle cx={x} cy={y} r="10" fill={mark} stroke="currentColor" strokeWidth="2" />
             </g>
           );
         const made = answers[i] === 'made';
@@ -115,7 +115,7 @@ export function Ladder({ protocol, walk }: { protocol: Of<'stepLadder'>; walk: W
           <g key={d}>
             <path
               d={`M110 ${y}H210`}
-              stroke={isNow ? dawn : 'currentColor'}
+              stroke={isNow ? mark : 'currentColor'}
               strokeWidth={isNow ? 7 : d <= register(walk, 'furthest') ? 5 : 1.5}
             />
             <text x="222" y={y + 5} fontWeight={isNow ? 700 : 400}>
@@ -146,7 +146,7 @@ export function Zone({ protocol, walk }: { protocol: Of<'zoneSets'>; walk: Walk 
         width={zone.sideInches * 2 * scale}
         height={(zone.pastInches + zone.shortInches) * scale}
         rx="5"
-        fill="#f5cd8d"
+        fill="#efe3a6"
         stroke="currentColor"
         strokeWidth="1.5"
       />
@@ -179,7 +179,7 @@ export function Score({ flow, walk, inputs }: { flow: Flow; walk: Walk; inputs: 
         {shown}
       </text>
       <path d="M120 40H314" stroke="currentColor" opacity="0.35" />
-      <path d={`M${run.map(at).join('L')}`} fill="none" stroke={dawn} strokeWidth="3" />
+      <path d={`M${run.map(at).join('L')}`} fill="none" stroke={mark} strokeWidth="3" />
     </Figure>
   );
 }

@@ -1,6 +1,6 @@
 import { clubs, lengthUnits, shapes, swingLengths } from '../../ui/format';
 import type { Schemas } from '../../api/client';
-import { asked, dawn, Figure, indexOf, numbersOf, register, type Of } from './Figure';
+import { asked, Figure, indexOf, mark, numbersOf, register, type Of } from './Figure';
 import type { DrillInput, Flow, Walk } from './flow';
 
 /** The grid, a row a club: cells gone by, the one in hand, the ones to come. */
@@ -44,7 +44,7 @@ export function Grid({
                   width="76"
                   height="50"
                   rx="8"
-                  fill={isNow ? '#f0b37a' : states.has(`hit${i}`) ? '#bcd4a0' : 'none'}
+                  fill={isNow ? '#b9dedb' : states.has(`hit${i}`) ? '#bcd4a0' : 'none'}
                   stroke="currentColor"
                   strokeWidth={isNow ? 3 : 1.5}
                 />
@@ -118,9 +118,9 @@ export function Band({ protocol, inputs }: { protocol: Of<'measuredShots'>; inpu
       />
       <path d="M10 29H310" stroke="currentColor" />
       {numbers.map((n, i) => (
-        <circle key={i} cx={x(n)} cy="29" r="6" fill={dawn} fillOpacity="0.75" stroke="currentColor" />
+        <circle key={i} cx={x(n)} cy="29" r="6" fill={mark} fillOpacity="0.75" stroke="currentColor" />
       ))}
-      {mean !== null && <path d={`M${x(mean)} 4V54`} stroke={dawn} strokeWidth="3" />}
+      {mean !== null && <path d={`M${x(mean)} 4V54`} stroke={mark} strokeWidth="3" />}
       {[least, most].map((n) =>
         n === null ? null : (
           <text key={n} x={x(n)} y="64" textAnchor="middle">
@@ -159,7 +159,7 @@ export function Call({
       <text x="4" y="58" fontSize="27" fontWeight="650">
         {clubs[call.club]}
       </text>
-      <text x="4" y="92" fontSize="23" fontWeight="600" fill={dawn}>
+      <text x="4" y="92" fontSize="23" fontWeight="600" fill={mark}>
         {shapes[call.shape].toLowerCase()}
       </text>
       <path d={`M4 168Q54 ${168 - 2 * peak} 104 168`} fill="none" stroke="currentColor" strokeWidth="2.5" />
@@ -172,11 +172,11 @@ export function Call({
       <path
         d={`M239 172C${239 + bend * 60} 120 ${239 + bend * 44} 70 239 44`}
         fill="none"
-        stroke={dawn}
+        stroke={mark}
         strokeWidth="4"
       />
       <circle cx="239" cy="172" r="6" stroke="currentColor" fill="#fff" strokeWidth="2" />
-      <path d="M239 42V14l18 7-18 7" fill={dawn} stroke="currentColor" strokeWidth="1.5" />
+      <path d="M239 42V14l18 7-18 7" fill={mark} stroke="currentColor" strokeWidth="1.5" />
       <text x="314" y="12" textAnchor="end" fontSize="14">
         {call.target}
       </text>
@@ -268,7 +268,7 @@ export function Bounds({
             />
             <path d={`M4 ${y + 30}H316`} stroke="currentColor" opacity="0.5" />
             {numbers.map((n, j) => (
-              <circle key={j} cx={x(n)} cy={y + 30} r="5.5" fill={dawn} fillOpacity="0.75" stroke="currentColor" />
+              <circle key={j} cx={x(n)} cy={y + 30} r="5.5" fill={mark} fillOpacity="0.75" stroke="currentColor" />
             ))}
             <text x="316" y={y + 14} textAnchor="end">
               {least === null ? 'at most ' : most === null ? 'at least ' : `${String(least).replace('-', '−')} to `}
@@ -313,12 +313,12 @@ export function Circle({
       <circle cx="160" cy="78" r="4" />
       {balls.map(({ s, feet }, i) => {
         const [x, y] = at(s, feet);
-        return <circle key={i} cx={x} cy={y} r="4.5" fill={dawn} fillOpacity="0.7" stroke="currentColor" />;
+        return <circle key={i} cx={x} cy={y} r="4.5" fill={mark} fillOpacity="0.7" stroke="currentColor" />;
       })}
       {next && (
         <path
           d={`M${at(station, 1000)[0]} ${at(station, 1000)[1]}L160 78`}
-          stroke={dawn}
+          stroke={mark}
           strokeWidth="2"
           strokeDasharray="5 4"
         />
@@ -335,7 +335,7 @@ export function Circle({
           height="14"
           rx="3"
           fill={i < register(walk, 'passed') ? 'currentColor' : 'none'}
-          stroke={i === level ? dawn : 'currentColor'}
+          stroke={i === level ? mark : 'currentColor'}
           strokeWidth={i === level ? 3 : 1}
         />
       ))}

@@ -8,12 +8,13 @@ import { Chips } from '../../ui/Chips';
 import { DayField } from '../../ui/DayField';
 import { DraftNotices } from '../../ui/DraftNotices';
 import { Choice, Field, optionsOf } from '../../ui/Field';
-import { clubs, equipment, lengthUnits, places as placeKinds, surfaces } from '../../ui/format';
+import { clubs, equipment, places as placeKinds, surfaces } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { Key, Trouble } from '../../ui/states';
 import { useDraft } from '../../ui/useDraft';
+import { facingOptions } from './direction';
 import { useSavePlace, type Place } from './queries';
-import { RangePlan } from './RangePlan';
+import { Targets } from './Targets';
 
 type PlaceView = Schemas['PlaceView'];
 
@@ -25,7 +26,6 @@ interface Props {
 }
 
 const none = { value: '', label: '–' } as const;
-const markings = { yards: lengthUnits.yards, metres: lengthUnits.metres };
 
 /** Writes a place. What belongs to another kind of place is left behind when the kind changes. */
 export function PlaceForm({ id, view, others, onClose }: Props) {
@@ -107,12 +107,12 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
           />
         )}
         {isRange && (
-          <NumberField
-            label="Faces, degrees from north"
-            optional
-            value={place.facesDegrees}
+          <Choice
+            label="Faces"
+            value={String(place.facesDegrees ?? '')}
+            options={[none, ...facingOptions(place.facesDegrees)]}
             error={errorAt('facesDegrees')}
-            onChange={(n) => set({ facesDegrees: n === null ? null : Math.round(n) })}
+            onChange={(degrees) => set({ facesDegrees: degrees === '' ? null : Number(degrees) })}
           />
         )}
         {place.kind === 'puttingGreen' && (
@@ -165,87 +165,6 @@ interface PartProps {
   place: Place;
   set: (part: Partial<Place>) => void;
   errorAt: (path: string) => string | undefined;
-}
-
-function Targets({ place, set, errorAt, today }: PartProps & { today: string }) {
-  const targets = place.targets ?? [];
-  const change = (i: number, part: Partial<Schemas['RangeTarget']>) =>
-    set({ targets: targets.map((t, j) => (j === i ? { ...t, ...part } : t)) });
-  return (
-    <Box role="group" aria-label="Targets">
-      <Typography variant="h3">Targets</Typography>
-      <RangePlan place={place} />
-      {targets.map((t, i) => (
-        <Box
-          key={i}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: { xs: '1fr 1fr', sm: '2fr 90px 80px 110px 2fr auto' },
-            gap: 1,
-            alignItems: 'end',
-            mt: 1,
-          }}
-        >
-          <Field
-            label="Name"
-            value={t.name}
-            error={errorAt(`targets[${i}].name`)}
-            onChange={(e) => change(i, { name: e.target.value })}
-          />
-          <NumberField
-            label="Distance"
-            value={t.distance.value}
-            error={errorAt(`targets[${i}].distance.value`)}
-            onChange={(n) => change(i, { distance: { ...t.distance, value: n ?? 0 }, measuredOn: today })}
-          />
-          <Choice
-            label="Unit"
-            value={t.distance.unit}
-            options={optionsOf(markings as typeof lengthUnits)}
-            onChange={(unit) => change(i, { distance: { ...t.distance, unit } })}
-          />
-          <NumberField
-            label="Bearing, °"
-            value={t.bearingDegrees ?? 0}
-            error={errorAt(`targets[${i}].bearingDegrees`)}
-            onChange={(n) => change(i, { bearingDegrees: n ?? 0 })}
-          />
-          <Field
-            label="Look"
-            value={t.look ?? ''}
-            error={errorAt(`targets[${i}].look`)}
-            onChange={(e) => change(i, { look: e.target.value })}
-          />
-          <Button
-            onClick={() => set({ targets: targets.filter((_, j) => j !== i) })}
-            aria-label={`Take out ${t.name || `target ${i + 1}`}`}
-          >
-            Take out
-          </Button>
-        </Box>
-      ))}
-      <Button
-        size="small"
-        variant="outlined"
-        sx={{ mt: 1 }}
-        onClick={() =>
-          set({
-            targets: [
-              ...targets,
-              { name: '', distance: { value: 100, unit: targets.at(-1)?.distance.unit ?? 'yards' }, measuredOn: today },
-            ],
-          })
-        }
-      >
-        Another target
-      </Button>
-      {errorAt('targets') && (
-        <Box role="alert" sx={{ color: 'error.main' }}>
-          {errorAt('targets')}
-        </Box>
-      )}
-    </Box>
-  );
 }
 
 /** A way needs to be noted on one side only. */

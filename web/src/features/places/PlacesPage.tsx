@@ -9,6 +9,7 @@ import { FileButtons } from '../../ui/FileButtons';
 import { PageHeading } from '../../ui/PageHeading';
 import { clubs, count, dayName, equipment, minutes, places as placeKinds, surfaces } from '../../ui/format';
 import { Empty, Key, Loading, Trouble } from '../../ui/states';
+import { bearingInWords, facingInWords } from './direction';
 import { PlaceForm } from './PlaceForm';
 import { usePlaces, useRefreshPlaces, useRemovePlace } from './queries';
 import { RangePlan } from './RangePlan';
@@ -108,7 +109,7 @@ function About({ view, all, onEdit }: { view: PlaceView; all: PlaceView[]; onEdi
   ];
   const facts = [
     place.surface && surfaces[place.surface],
-    place.facesDegrees !== null && place.facesDegrees !== undefined && `faces ${place.facesDegrees}°`,
+    place.facesDegrees !== null && place.facesDegrees !== undefined && `faces ${facingInWords(place.facesDegrees)}`,
     place.greenSpeedFeet &&
       `speed ${place.greenSpeedFeet} ft, measured ${place.greenSpeedOn ? dayName(place.greenSpeedOn) : ''}`,
     (place.forbiddenClubs ?? []).length > 0 &&
@@ -142,7 +143,9 @@ function About({ view, all, onEdit }: { view: PlaceView; all: PlaceView[]; onEdi
       {(place.targets ?? []).length > 0 && (
         <Typography sx={{ color: 'text.secondary', mt: 0.5 }}>
           {count(place.targets?.length ?? 0, 'target')}:{' '}
-          {place.targets?.map((t) => `${t.name} (${t.look || 'no look noted'})`).join(', ')}
+          {place.targets
+            ?.map((t) => `${t.name}, ${bearingInWords(t.bearingDegrees ?? 0)} (${t.look || 'no look noted'})`)
+            .join(', ')}
         </Typography>
       )}
       {walks.length > 0 && (

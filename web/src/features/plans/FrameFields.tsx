@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { Choice, optionsOf } from '../../ui/Field';
-import { approaches, count, equipment, hands, levels, minutes, seasons } from '../../ui/format';
+import { approaches, compass, count, equipment, hands, levels, minutes, seasons } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { Tick } from '../../ui/Tick';
 import { usePlanContext, type For } from './queries';
@@ -21,17 +21,7 @@ interface Props {
 }
 
 const own = { value: '', label: 'the student’s' } as const;
-const winds = {
-  '': 'none to speak of',
-  0: 'north',
-  45: 'north-east',
-  90: 'east',
-  135: 'south-east',
-  180: 'south',
-  225: 'south-west',
-  270: 'west',
-  315: 'north-west',
-};
+const winds = [{ value: '', label: 'none to speak of' }, ...optionsOf(compass)];
 
 /** Whom the plan is for and what it has to fit into, with what is left of it always in sight. */
 export function FrameFields({ frame, onChange, writtenFor, onFor, check, errorAt }: Props) {
@@ -81,7 +71,7 @@ export function FrameFields({ frame, onChange, writtenFor, onFor, check, errorAt
         <Choice
           label="Wind from"
           value={String(frame.windFromDegrees ?? '')}
-          options={optionsOf(winds as Record<string, string>)}
+          options={winds}
           onChange={(from) => set({ windFromDegrees: from === '' ? null : Number(from) })}
         />
         <Box sx={{ display: 'flex', gap: 1.5, minHeight: 42, alignItems: 'center', flexWrap: 'wrap' }}>

@@ -106,7 +106,7 @@ function Mark({ reason }: { reason: Schemas['LookReason'] }) {
   return (
     <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden style={{ margin: '5px 0 2px' }}>
       {reason === 'pain' ? (
-        <circle cx="8" cy="8" r="6" fill="#c8501a" />
+        <circle cx="8" cy="8" r="6" fill="#b24e0c" />
       ) : reason === 'onTrack' || reason === 'away' ? (
         <path d="M4 8h8" stroke="currentColor" strokeWidth="2" opacity=".45" />
       ) : (

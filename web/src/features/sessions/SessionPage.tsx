@@ -216,7 +216,7 @@ function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) 
         </Box>
       )}
       {log.agreed && (
-        <Box sx={{ mt: 1, pl: 1.5, borderLeft: '4px solid', borderColor: 'secondary.main' }}>
+        <Box sx={{ mt: 1, pl: 1.5, borderLeft: '4px solid', borderColor: 'line' }}>
           {log.agreed.checkpoint && <div>Checkpoint: {log.agreed.checkpoint}</div>}
           {log.agreed.homework && (
             <div>
