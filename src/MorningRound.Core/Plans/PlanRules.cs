@@ -1,3 +1,5 @@
+using System.Text.Json;
+
 namespace MorningRound.Core.Plans;
 
 /// <summary>What a plan must satisfy to be kept, and what more it needs before a student may see it.</summary>
@@ -11,6 +13,9 @@ public static class PlanRules
     public const int MostMinutesInPlan = 480;
     public const int MostBallsInSegment = 400;
     public const int MostHoles = 18;
+
+    /// <summary>Bytes of a plan as JSON, with the drills in it: some ten times a full hour's. It is sent at every stroke on the bench.</summary>
+    public const int LargestPlan = 200_000;
 
     /// <summary>
     /// Everything that keeps a plan from being saved, each with the path of its field. An unfinished plan can be saved: no
@@ -43,6 +48,8 @@ public static class PlanRules
         return errors
             .Require(plan.Segments.Sum(s => (long)s.Minutes) <= MostMinutesInPlan, "segments",
                 $"A session is at most {MostMinutesInPlan} minutes long.")
+            .Require(JsonSerializer.SerializeToUtf8Bytes(plan, CoreJson.Options).Length <= LargestPlan, "segments",
+                "So much text is no session any more: shorten what to do, or make two plans of it.")
             .Found;
     }
 

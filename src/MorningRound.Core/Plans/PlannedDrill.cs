@@ -47,6 +47,12 @@ public sealed record PlannedDrill
 /// </summary>
 public sealed record SetDrill
 {
+    /// <summary>
+    /// The questions that all drills of a session can have between them: three lists of sixty called shots, and more than anybody
+    /// practises in one visit. Keeps what a phone has to fetch small.
+    /// </summary>
+    public const int MostQuestions = 600;
+
     public required Guid SegmentId { get; init; }
 
     public required ScoringProtocol Protocol { get; init; }
@@ -60,12 +66,14 @@ public sealed record SetDrill
 
     /// <summary>
     /// Compiles every drill of a plan for a student. The seed of each comes from the assignment and the segment, so that
-    /// publishing again draws the same calls. What a drill lacks in the student's file is an error at its segment.
+    /// publishing again draws the same calls. What a drill lacks in the student's file is an error at its segment, and so is a
+    /// drill with which the session holds more than <see cref="MostQuestions"/>.
     /// </summary>
     public static (IReadOnlyList<SetDrill> Drills, IReadOnlyList<FieldError> Errors) Of(SessionPlan plan, StudentFile student, Guid assignmentId)
     {
         var drills = new List<SetDrill>();
         var errors = new List<FieldError>();
+        var questions = 0;
         for (var i = 0; i < plan.Segments.Count; i++)
         {
             if (plan.Segments[i] is not PracticeSegment { Drill: { } planned } segment) continue;
@@ -77,12 +85,20 @@ public sealed record SetDrill
             }
 
             var seed = SeedOf(assignmentId, segment.Id);
+            var flow = protocol.Compile(seed);
+            questions += flow.States.Count;
+            if (questions > MostQuestions)
+            {
+                errors.Add(new FieldError($"segments[{i}].drill", $"{segment.Title}: with this drill the session asks for more than a phone should carry. Fewer calls or putts, please, or two sessions."));
+                continue;
+            }
+
             drills.Add(new SetDrill
             {
                 SegmentId = segment.Id,
                 Protocol = protocol,
                 Seed = seed,
-                Flow = protocol.Compile(seed),
+                Flow = flow,
                 ComparabilityKey = Drills.ComparabilityKey.Of(planned.DrillId, protocol, planned.Rung, planned.Modifiers, segment.Phase),
             });
         }

@@ -18,6 +18,16 @@ public class PlanRulesTests
     public void A_plan_of_nothing_but_pauses_cannot_be_published() =>
         Assert.Equal(["segments"], PlanRules.ToPublish(Given.Plan(Given.Pause(1, 5))).Select(e => e.Path));
 
+    [Fact]
+    public void A_plan_of_more_text_than_a_session_can_mean_is_not_kept()
+    {
+        // 20 segments of 2,000 letters each are kept, 40 of 2,000 letters of three bytes are not.
+        SessionPlan Of(int segments, char letter) =>
+            Given.Plan([.. Enumerable.Range(1, segments).Select(n => Given.Segment(n, Phase.Block, 10) with { Instruction = new string(letter, 2000), Cue = new string(letter, 400) })]);
+        Assert.Empty(PlanRules.ToKeep(Of(20, 'x')));
+        Assert.Equal(["segments"], PlanRules.ToKeep(Of(40, '漢')).Select(e => e.Path));
+    }
+
     public static TheoryData<string, PracticeSegment> WrongSegments => new()
     {
         { "segments[0].minutes", Given.Segment(1, Phase.Block, -5) },

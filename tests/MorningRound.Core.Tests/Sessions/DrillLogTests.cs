@@ -1,3 +1,5 @@
+using System.IO.Compression;
+using System.Text.Json;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
@@ -88,6 +90,21 @@ public class DrillLogTests
         string First(int assignment) => string.Join('|', SetDrill.Of(plan, new StudentFile(), Given.Id(assignment)).Drills[0].Flow.States.Select(s => s.Prompt.Text));
         Assert.Equal(First(1), First(1));
         Assert.NotEqual(First(1), First(2));
+    }
+
+    [Fact]
+    public void What_a_phone_fetches_of_a_session_is_bounded_and_the_segment_that_is_too_much_is_named()
+    {
+        // A list of sixty calls has 180 questions: whether it was hit, and twice whether it had the shape.
+        var sixty = Segment(new CalledShots { Clubs = [Club.Iron7, Club.Hybrid, Club.Driver], Targets = ["the left flag", "the far board"], Calls = 60 });
+        var plan = Given.Plan([.. Enumerable.Range(1, 5).Select(n => sixty with { Id = Given.Id(n), Title = $"Calls {n}" })]);
+        var (drills, errors) = SetDrill.Of(plan, new StudentFile(), Given.Id(7));
+        Assert.Equal(["segments[3].drill", "segments[4].drill"], errors.Select(e => e.Path));
+        Assert.Equal(3 * 180, drills.Sum(d => d.Flow.States.Count));
+        var json = JsonSerializer.SerializeToUtf8Bytes(drills.Select(d => d.Flow), CoreJson.Options);
+        using var packed = new MemoryStream();
+        using (var gzip = new GZipStream(packed, CompressionLevel.Fastest, leaveOpen: true)) gzip.Write(json);
+        Assert.InRange(packed.Length, 1, 64_000);
     }
 
     [Fact]
