@@ -16,6 +16,9 @@ public static class SessionEntryRules
     /// <summary>All text of a log together, in characters: notes, causes, scenarios.</summary>
     public const int MostTextInLog = 60_000;
 
+    /// <summary>How often what was agreed in a lesson can be noted in its log.</summary>
+    public const int MostLessonNotes = 20;
+
     /// <summary>How long after the end note, tags, ratings and pain can still be mended.</summary>
     public const int MendingDays = 7;
 

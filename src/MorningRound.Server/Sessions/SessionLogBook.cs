@@ -189,6 +189,8 @@ public sealed class SessionLogBook(MorningRoundDb db, DomainClock clock, Homewor
             .ToList();
         if (rows.Sum(r => SessionEntryRules.TextIn(r.Document)) > SessionEntryRules.MostTextInLog)
             errors.Add(new FieldError("entries", $"The notes of one session together hold at most {SessionEntryRules.MostTextInLog:N0} characters."));
+        if (rows.Count(r => r.Document is LessonNoted) > SessionEntryRules.MostLessonNotes)
+            errors.Add(new FieldError("entries", $"What was agreed in a lesson is noted at most {SessionEntryRules.MostLessonNotes} times."));
         if (errors.Count > 0) throw Refusal.Invalid(errors);
 
         var drills = await DrillsAsync(caller, assignment.Id, cancel);

@@ -72,6 +72,9 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
         Assert.Equal(HttpStatusCode.OK, sent.Status);
         var week = await school.Coach.GetAsync($"/api/weeks/2026-W20/students/{school.StudentId}");
         Assert.Equal(25, Assert.Single(Homeworks(week))["minutes"]!.GetValue<int>());
+        var many = await school.SendAsCoachAsync(Guid.CreateVersion7(), id,
+            [.. Enumerable.Range(1, 21).Select(n => School.Entry(n, "lessonNoted", n, ("checkpoint", "Belt buckle"), Homework(Guid.CreateVersion7())))]);
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "entries"), (many.Status, Assert.Single(many.Fields)));
     }
 
     [Fact]
