@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Routing.Patterns;
 using Microsoft.AspNetCore.Routing.Template;
 using Microsoft.AspNetCore.StaticFiles;
 
@@ -45,10 +46,21 @@ internal static class WebFiles
     [
         .. endpoints.Endpoints.OfType<RouteEndpoint>()
             .Where(e => e.Metadata.GetMetadata<IHttpMethodMetadata>() is not null && e.RoutePattern.RawText!.StartsWith("/api", StringComparison.Ordinal)
-                && new TemplateMatcher(TemplateParser.Parse(e.RoutePattern.RawText!), []).TryMatch(context.Request.Path, []))
+                && IsAt(context, e.RoutePattern))
             .SelectMany(e => e.Metadata.GetMetadata<IHttpMethodMetadata>()!.HttpMethods)
             .Distinct().Order(),
     ];
+
+    /// <summary>Whether an address is the one of a pattern, with what the pattern asks of its parts: a word where an id belongs is none.</summary>
+    private static bool IsAt(HttpContext context, RoutePattern pattern)
+    {
+        var values = new RouteValueDictionary();
+        if (!new TemplateMatcher(TemplateParser.Parse(pattern.RawText!), []).TryMatch(context.Request.Path, values)) return false;
+        var policies = context.RequestServices.GetRequiredService<ParameterPolicyFactory>();
+        return pattern.ParameterPolicies.All(of => of.Value
+            .Select(policy => policies.Create(pattern.GetParameter(of.Key), policy)).OfType<IRouteConstraint>()
+            .All(constraint => constraint.Match(context, null, of.Key, values, RouteDirection.IncomingRequest)));
+    }
 
     /// <summary>Files under assets carry a hash of their content in their name and never change; the rest is asked for again.</summary>
     private static void Cache(StaticFileResponseContext context) =>

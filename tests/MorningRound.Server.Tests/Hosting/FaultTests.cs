@@ -170,6 +170,9 @@ public sealed class FaultTests : IAsyncLifetime
         using var text = new StringContent("hello");
         using var signIn = await client.PostAsync(new Uri("/api/accounts/sign-in", UriKind.Relative), text);
         Assert.Equal(HttpStatusCode.UnsupportedMediaType, signIn.StatusCode);
+        // A word where an id belongs is no address at all.
+        foreach (var nowhere in new[] { "/api/plans/undefined", "/api/weeks/2026-W19/students/undefined", "/api/sessions/undefined" })
+            Assert.Equal(HttpStatusCode.NotFound, (await _school.Coach.GetAsync(nowhere)).Status);
     }
 
     [Fact]
