@@ -9,7 +9,7 @@ namespace MorningRound.Server.Hosting;
 internal static class Overload
 {
     private const int AtOnce = 64;
-    private const int Waiting = 1000;
+    private const int Waiting = 400;
 
     public static void AddOverloadProtection(this IServiceCollection services) => services.AddRateLimiter(options =>
     {
