@@ -99,13 +99,13 @@ public sealed record PlanTrim
     /// <param name="context">Who and where it is for.</param>
     public static PlanTrim Of(SessionPlan plan, PlanContext context)
     {
-        var dropping = new Dropping(context);
-        var needed = plan.Segments.Sum(s => s.Minutes) + dropping.WalkMinutes(plan);
+        var dropping = new Dropping(plan, context);
+        var needed = dropping.MinutesOf(dropping.All) + dropping.WalkMinutes(dropping.All);
         var steps = new List<TrimStep>();
         for (var minutes = needed; minutes >= 1; minutes--)
         {
-            var (left, dropped) = dropping.Down(plan, minutes);
-            IReadOnlyList<Guid> kept = [.. left.Segments.Select(s => s.Id)];
+            var (left, dropped) = dropping.Down(minutes);
+            IReadOnlyList<Guid> kept = dropping.IdsOf(left);
             // Not even a minute for each: what is left of the last step is all there is.
             if (minutes - dropping.WalkMinutes(left) < kept.Count) break;
             if (steps.Count > 0 && steps[^1].Kept.SequenceEqual(kept)) steps[^1] = steps[^1] with { From = minutes };
@@ -228,22 +228,38 @@ public sealed record PlanTrim
 
     private static int Bought(SessionPlan plan) => plan.Practice().Where(s => s.Place.BallsAreBought()).Sum(s => Math.Max(0, s.Balls));
 
-    /// <summary>What falls out whole. What was worked out for one set of segments is remembered for the minutes below.</summary>
-    private sealed class Dropping(PlanContext context)
+    /// <summary>
+    /// What falls out whole. A choice of segments is a number with a bit for each, since it is asked for at every minute; what was
+    /// worked out for one choice is remembered for the minutes below.
+    /// </summary>
+    private sealed class Dropping(SessionPlan plan, PlanContext context)
     {
-        private readonly Dictionary<string, (int Walks, int Imbalance)> _known = [];
+        private readonly Dictionary<ulong, (int Walks, int Imbalance)> _known = [];
+        private readonly IReadOnlyList<Segment> _segments = plan.Segments;
 
-        public int WalkMinutes(SessionPlan plan) => Of(plan).Walks;
+        public ulong All { get; } = (1UL << plan.Segments.Count) - 1;
 
-        /// <summary>The plan without what falls out for so many minutes, and why each did.</summary>
-        public (SessionPlan Left, IReadOnlyList<TrimDrop> Dropped) Down(SessionPlan plan, int minutes)
+        public int WalkMinutes(ulong left) => Of(left).Walks;
+
+        public int MinutesOf(ulong left)
+        {
+            var sum = 0;
+            for (var i = 0; i < _segments.Count; i++) if (Holds(left, i)) sum += _segments[i].Minutes;
+            return sum;
+        }
+
+        public IReadOnlyList<Guid> IdsOf(ulong left) => [.. _segments.Where((_, i) => Holds(left, i)).Select(s => s.Id)];
+
+        /// <summary>What is left when that much has fallen out for so many minutes, and why each did.</summary>
+        public (ulong Left, IReadOnlyList<TrimDrop> Dropped) Down(int minutes)
         {
             var dropped = new List<TrimDrop>();
-            var left = plan;
-            while (left.Segments.Sum(s => s.Minutes) + WalkMinutes(left) > minutes && Droppable(left, minutes - WalkMinutes(left)) is { } falls)
+            var left = All;
+            while (MinutesOf(left) + WalkMinutes(left) > minutes && Droppable(left, minutes - WalkMinutes(left)) is { } falls)
             {
-                left = Without(left, falls.Id);
-                dropped.Add(new TrimDrop(falls.Id, $"“{falls.Title}” falls out: {(falls is Pause ? "a short session needs no pause" : "it has the least priority, and the rest still divides as it should")}."));
+                left = Without(left, falls);
+                var segment = _segments[falls];
+                dropped.Add(new TrimDrop(segment.Id, $"“{segment.Title}” falls out: {(segment is Pause ? "a short session needs no pause" : "it has the least priority, and the rest still divides as it should")}."));
             }
 
             return (left, dropped);
@@ -253,29 +269,40 @@ public sealed record PlanTrim
         /// Never the first warm-up, the lowest priority first and among equals the last; only where that does not leave much less
         /// than there is time for, and raises no balance finding that was not there.
         /// </summary>
-        private Segment? Droppable(SessionPlan plan, int minutes)
+        private int? Droppable(ulong left, int minutes)
         {
-            var total = plan.Segments.Sum(s => s.Minutes);
-            var firstWarmUp = plan.Practice().FirstOrDefault(s => s.Phase == Phase.WarmUp);
-            var pause = plan.Segments.OfType<Pause>().FirstOrDefault(p => minutes <= 60 && total - p.Minutes >= minutes * 9 / 10);
-            if (pause is not null) return pause;
+            var total = MinutesOf(left);
+            bool LeavesEnough(int i) => total - _segments[i].Minutes >= minutes * 9 / 10;
+            if (minutes <= 60 && First(left, i => _segments[i] is Pause && LeavesEnough(i)) is { } pause) return pause;
+            var firstWarmUp = First(left, i => _segments[i] is PracticeSegment { Phase: Phase.WarmUp });
             // Where everything is of one priority nothing is the least; it is shortened instead.
-            var highest = plan.Practice().Where(s => s.Phase != Phase.WarmUp).Select(s => s.Priority).DefaultIfEmpty(1).Min();
-            return plan.Practice()
-                .Where(s => s != firstWarmUp && (s.Priority > highest || s.Phase == Phase.WarmUp) && total - s.Minutes >= minutes * 9 / 10)
-                .Select((s, i) => (Segment: s, Place: i))
-                .OrderByDescending(s => s.Segment.Priority).ThenByDescending(s => s.Place)
-                .Select(s => s.Segment)
-                .FirstOrDefault(s => plan.Practice().Any(o => o.Id != s.Id && o.Phase != Phase.WarmUp) && Of(Without(plan, s.Id)).Imbalance <= Of(plan).Imbalance);
+            var highest = Main(left).Select(s => s.Priority).DefaultIfEmpty(1).Min();
+            return Enumerable.Range(0, _segments.Count)
+                .Where(i => Holds(left, i) && i != firstWarmUp && LeavesEnough(i)
+                    && _segments[i] is PracticeSegment s && (s.Priority > highest || s.Phase == Phase.WarmUp))
+                .OrderByDescending(i => ((PracticeSegment)_segments[i]).Priority).ThenByDescending(i => i)
+                .Where(i => Main(Without(left, i)).Any() && Of(Without(left, i)).Imbalance <= Of(left).Imbalance)
+                .Select(i => (int?)i)
+                .FirstOrDefault();
         }
 
-        private (int Walks, int Imbalance) Of(SessionPlan plan)
+        private IEnumerable<PracticeSegment> Main(ulong left) => _segments.Where((_, i) => Holds(left, i)).OfType<PracticeSegment>().Where(s => s.Phase != Phase.WarmUp);
+
+        private int? First(ulong left, Func<int, bool> which)
         {
-            var key = string.Join(' ', plan.Segments.Select(s => s.Id));
-            if (_known.TryGetValue(key, out var known)) return known;
-            return _known[key] = (new CheckedPlan(plan, context).WalkMinutes, PlanCheck.Look(plan, context).Count(f => f.Id == FindingId.Balance));
+            for (var i = 0; i < _segments.Count; i++) if (Holds(left, i) && which(i)) return i;
+            return null;
         }
 
-        private static SessionPlan Without(SessionPlan plan, Guid id) => plan with { Segments = [.. plan.Segments.Where(s => s.Id != id)] };
+        private (int Walks, int Imbalance) Of(ulong left)
+        {
+            if (_known.TryGetValue(left, out var known)) return known;
+            var seen = new CheckedPlan(plan with { Segments = [.. _segments.Where((_, i) => Holds(left, i))] }, context);
+            return _known[left] = (seen.WalkMinutes, PlanCheck.Count(seen, FindingId.Balance));
+        }
+
+        private static bool Holds(ulong left, int i) => (left >> i & 1) == 1;
+
+        private static ulong Without(ulong left, int i) => left & ~(1UL << i);
     }
 }

@@ -66,6 +66,9 @@ public static class PlanCheck
     /// <summary>Whether nothing stands in the way of publishing.</summary>
     public static bool CanPublish(IEnumerable<Finding> findings) => findings.All(f => f.Level != FindingLevel.Stop);
 
+    /// <summary>How many findings one rule has.</summary>
+    internal static int Count(CheckedPlan seen, FindingId id) => Rules.Single(r => r.Id == id).Find(seen).Count();
+
     /// <summary>All findings without asking whether a fix makes things better.</summary>
     internal static List<Finding> Look(SessionPlan plan, PlanContext context)
     {
