@@ -77,6 +77,9 @@ export function Targets({ place, set, errorAt, today }: Props) {
             pl: 1,
             borderLeft: '4px solid',
             borderColor: i === inHand ? 'text.primary' : 'transparent',
+            // On a phone only distance and unit share a line.
+            '& > *': { gridColumn: { xs: '1 / -1', lg: 'auto' } },
+            '& > :nth-of-type(2), & > :nth-of-type(3)': { gridColumn: 'auto' },
           }}
         >
           <Field
@@ -117,6 +120,7 @@ export function Targets({ place, set, errorAt, today }: Props) {
               setAdded(undefined);
             }}
             aria-label={`Take out ${t.name || `target ${i + 1}`}`}
+            sx={{ justifySelf: 'start', ml: -1.25 }}
           >
             Take out
           </Button>

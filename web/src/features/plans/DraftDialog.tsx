@@ -34,7 +34,7 @@ export function DraftDialog({ frame, error, isDrafting, onDraft, onClose }: Prop
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="draft-title">
       <DialogTitle id="draft-title">Draft one</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1.5 }}>
           <NumberField label="Minutes" value={minutes} onChange={setMinutes} error={at('minutes')} />
           <NumberField label="Range balls" value={balls} onChange={setBalls} error={at('balls')} />
           <Choice

@@ -161,6 +161,10 @@ function reasonInWords(look: Schemas['Look']): string {
   }
 }
 
+/** A week of which nothing is due by today: nothing in it can be missing yet. */
+const notDueYet = (fraction: number | null) =>
+  fraction === null ? '–' : fraction === 0 ? 'nothing due yet' : `nothing due yet, ${percent(fraction)} done`;
+
 /** Everybody in rows, with what each did lately. */
 function Squad({ bays }: { bays: Schemas['Bay'][] }) {
   return (
@@ -195,14 +199,12 @@ function Squad({ bays }: { bays: Schemas['Bay'][] }) {
         {bays.map(({ student, look, last, thisWeek }) => (
           <tr key={student.id}>
             <td>
-              <Link to={`/students/${student.id}`} style={{ fontWeight: 620 }}>
-                {student.name}
-              </Link>
+              <Link to={`/students/${student.id}`}>{student.name}</Link>
             </td>
             <td>{look.words}</td>
             <td>{last?.practisedOn ? dayName(last.practisedOn) : '–'}</td>
             <td>{last ? <SessionStrip size="tiny" segments={last.strip} label={last.title} /> : '–'}</td>
-            <td>{dueInWords(thisWeek) || percent(thisWeek.fraction)}</td>
+            <td>{dueInWords(thisWeek) || notDueYet(thisWeek.fraction)}</td>
           </tr>
         ))}
       </tbody>
