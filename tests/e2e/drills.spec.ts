@@ -56,6 +56,7 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await coach.getByRole('dialog').getByLabel('Words').fill('three lengths');
   await coach.getByRole('dialog').getByRole('button', { name: 'One wedge, three lengths' }).click();
   const planned = coach.getByRole('group', { name: 'Drill', exact: true });
+  await coach.getByRole('tab', { name: 'Drill' }).click();
   await planned.getByLabel('Goal in').selectOption({ label: 'cells hit' });
   await planned.getByLabel('At least').fill('2');
   await coach.keyboard.press('Control+s');

@@ -78,7 +78,7 @@ public sealed record TrimDrop(Guid SegmentId, string Reason);
 /// what falls out at which minutes, and what each segment is. <see cref="At"/> has a twin in the phone.
 /// </summary>
 /// <remarks>
-/// A warm-up stays; segments fall out whole, the lowest priority first, while the approach's shares hold; then the rest is
+/// The warm-up stays, its stretching and its first swings; segments fall out whole, the lowest priority first, while the approach's shares hold; then the rest is
 /// shortened in proportion.
 /// </remarks>
 public sealed record PlanTrim
@@ -259,26 +259,37 @@ public sealed record PlanTrim
             {
                 left = Without(left, falls);
                 var segment = _segments[falls];
-                dropped.Add(new TrimDrop(segment.Id, $"“{segment.Title}” falls out: {(segment is Pause ? "a short session needs no pause" : "it has the least priority, and the rest still divides as it should")}."));
+                dropped.Add(new TrimDrop(segment.Id, $"“{segment.Title}” falls out: {WhyOf(segment)}."));
             }
 
             return (left, dropped);
         }
 
+        private static string WhyOf(Segment segment) => segment switch
+        {
+            Pause => "a short session needs no pause",
+            PracticeSegment { Phase: Phase.WarmUp } => "the warm-up before it is enough for a shorter session",
+            _ => "it has the least priority, and the rest still divides as it should",
+        };
+
         /// <summary>
-        /// Never the first warm-up, the lowest priority first and among equals the last; only where that does not leave much less
-        /// than there is time for, and raises no balance finding that was not there.
+        /// Never the first warm-up nor the first that swings, the lowest priority first and among equals the last; only where that
+        /// does not leave much less than there is time for, and raises no balance finding that was not there.
         /// </summary>
         private int? Droppable(ulong left, int minutes)
         {
             var total = MinutesOf(left);
             bool LeavesEnough(int i) => total - _segments[i].Minutes >= minutes * 9 / 10;
             if (minutes <= 60 && First(left, i => _segments[i] is Pause && LeavesEnough(i)) is { } pause) return pause;
-            var firstWarmUp = First(left, i => _segments[i] is PracticeSegment { Phase: Phase.WarmUp });
+            int?[] warmUps =
+            [
+                First(left, i => _segments[i] is PracticeSegment { Phase: Phase.WarmUp }),
+                First(left, i => _segments[i] is PracticeSegment { Phase: Phase.WarmUp, Balls: > 0 }),
+            ];
             // Where everything is of one priority nothing is the least; it is shortened instead.
             var highest = Main(left).Select(s => s.Priority).DefaultIfEmpty(1).Min();
             return Enumerable.Range(0, _segments.Count)
-                .Where(i => Holds(left, i) && i != firstWarmUp && LeavesEnough(i)
+                .Where(i => Holds(left, i) && !warmUps.Contains(i) && LeavesEnough(i)
                     && _segments[i] is PracticeSegment s && (s.Priority > highest || s.Phase == Phase.WarmUp))
                 .OrderByDescending(i => ((PracticeSegment)_segments[i]).Priority).ThenByDescending(i => i)
                 .Where(i => Main(Without(left, i)).Any() && Of(Without(left, i)).Imbalance <= Of(left).Imbalance)

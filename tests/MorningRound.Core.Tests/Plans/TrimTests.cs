@@ -34,14 +34,14 @@ public sealed class TrimTests
     [Fact]
     public void Half_the_time_keeps_the_three_parts_and_says_that_it_is_shorter()
     {
-        // 55 minutes in 30: the three parts hold only together, so nothing but a second warm-up may fall out.
+        // 55 minutes in 30: the three parts hold only together, and nobody goes from stretching to full swings, so nothing may fall out.
         var trimmed = At(Clean, 30, 40)!;
         var after = After(Clean, trimmed);
         Assert.Equal(30, PlanTotals.Of(after).Minutes);
         Assert.True(PlanTotals.Of(after).BallsBought <= 40);
         Assert.Contains(after.Practice(), s => s.Phase == Phase.WarmUp);
         Assert.DoesNotContain(PlanCheck.Run(after, Context), f => f.Id == FindingId.Balance);
-        Assert.Contains("The rest is shortened in proportion, to 30 minutes.", trimmed.Reasons);
+        Assert.Equal("Everything is shortened in proportion, to 30 minutes.", trimmed.Reasons[0]);
     }
 
     [Fact]
@@ -115,9 +115,19 @@ public sealed class TrimTests
         Assert.Contains(CalledIrons.Id, At(plan, whole, null)!.Dropped);
         Assert.Null(At(plan, whole, null, Technique.Id));
         var trimmed = At(plan, whole - 2, null, Technique.Id)!;
-        Assert.Equal([HalfSwings.Id], trimmed.Dropped);
-        Assert.Equal(whole - HalfSwings.Minutes, trimmed.Kept.Sum(k => k.Minutes));
+        Assert.Empty(trimmed.Dropped);
+        Assert.Equal(whole - 2, trimmed.Kept.Sum(k => k.Minutes));
         Assert.DoesNotContain(Technique.Id, trimmed.Kept.Select(k => k.SegmentId).Concat(trimmed.Dropped));
+    }
+
+    [Fact]
+    public void Nobody_goes_from_stretching_to_full_swings_only_a_warm_up_beyond_that_falls_out()
+    {
+        // Common practice, no source: the body first, then small shots, then longer ones.
+        var upTheBag = HalfSwings with { Id = IdOf(72), Title = "Up the bag", Swing = SwingSize.Full };
+        var trimmed = At(Clean with { Frame = new PlanFrame(), Segments = [Stretch, HalfSwings, upTheBag, Technique, CalledIrons, Holes] }, 30, null)!;
+        Assert.Equal([upTheBag.Id], trimmed.Dropped);
+        Assert.Equal("“Up the bag” falls out: the warm-up before it is enough for a shorter session.", trimmed.Reasons[0]);
     }
 
     [Fact]
@@ -153,7 +163,8 @@ public sealed class TrimTests
             Assert.All(trimmed.Kept, k => Assert.True(k.Minutes >= 1));
             Assert.NotEmpty(trimmed.Reasons);
             Assert.Equal(plan.Segments.Select(s => s.Id).Order(), trimmed.Kept.Select(k => k.SegmentId).Concat(trimmed.Dropped).Order());
-            if (plan.Practice().FirstOrDefault(s => s.Phase == Phase.WarmUp) is { } warmUp) Assert.DoesNotContain(warmUp.Id, trimmed.Dropped);
+            foreach (var first in new[] { plan.Practice().FirstOrDefault(s => s.Phase == Phase.WarmUp), plan.Practice().FirstOrDefault(s => s is { Phase: Phase.WarmUp, Balls: > 0 }) })
+                if (first is not null) Assert.DoesNotContain(first.Id, trimmed.Dropped);
         }, seeds: 150);
 
     public static TheoryData<string> Countable => [.. GivenDrills.Every.Where(e => e.Protocol.PlannedAttempts is { } n && e.Protocol.WithCount(n) is not null).Select(e => e.Name)];

@@ -145,7 +145,11 @@ function CoachBar({ person }: { person: Person }) {
       </Box>
       <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary', fontSize: 15 }}>
         <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
-          {person.academyName} · {person.name} · {dayName(person.today)}
+          {/* A line of its own is more than the academy's name is worth where there is little room. */}
+          <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
+            {person.academyName} ·{' '}
+          </Box>
+          {person.name} · {dayName(person.today)}
         </Box>
         <Button onClick={() => setShowsKeys(true)}>
           Keys<Key>?</Key>

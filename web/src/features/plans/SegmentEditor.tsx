@@ -197,7 +197,7 @@ function PracticeSections({
   const shown = there.includes(section) ? section : 'task';
   return (
     <Sections
-      label="Parts of the segment"
+      label="Parts"
       sections={there.map((value) => ({
         value,
         name: names[value],
