@@ -155,7 +155,7 @@ test('half an hour and forty balls make the session fit, with reasons, and it is
   await student.getByLabel('Balls I have').fill('40');
   const fit = student.getByRole('region', { name: 'Made to fit' });
   await expect(fit).toContainText('For 30 min and 40 balls');
-  await expect(fit).toContainText('The rest is shortened in proportion, to 30 minutes.');
+  await expect(fit).toContainText('Everything is shortened in proportion, to 30 minutes.');
   await student.getByRole('button', { name: 'Begin' }).click();
   await expect(student.getByTestId('left')).toContainText('30 min, 40 range balls');
   // Stretching before anything is swung stays whole; what follows it is over sooner, and its rule says so.

@@ -36,7 +36,7 @@ internal static class GivenDrills
         ("window", TwoClubWindow),
         ("window of one number", new Window { Clubs = [new ClubWindow { Club = Club.Iron7, Bounds = [new WindowBound { What = "launch", Least = 14, Most = 18.5, Unit = "°" }] }], ShotsPerClub = 4 }),
         ("called shots", new CalledShots { Clubs = [Club.Iron7, Club.Hybrid, Club.Driver], Targets = ["the left flag", "the far board"], Calls = 5 }),
-        ("two fades, two draws", new CalledShots { Clubs = [Club.Iron9, Club.Iron7, Club.Iron5], Pattern = TwoAndTwo, Calls = 2 }),
+        ("two fades, two draws", new CalledShots { Clubs = [Club.Iron9, Club.Iron7, Club.Iron5], Pattern = TwoAndTwo, Calls = 1 }),
         ("proximity levels", new ProximityLevels { Stations = [new ProximityStation { Club = Club.SandWedge, Lie = "rough" }, new ProximityStation { Club = Club.Iron9 }], RadiiFeet = [9, 6] }),
         ("proximity levels of one station", new ProximityLevels { Stations = [new ProximityStation { Club = Club.LobWedge }], RadiiFeet = [6, 3] }),
         ("measured shots", new MeasuredShots { What = "club path", Unit = "°", Least = -2, Most = 2, Shots = 5, StartedAt = -7 }),

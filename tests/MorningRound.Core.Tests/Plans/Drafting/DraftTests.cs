@@ -95,7 +95,7 @@ public sealed class DraftTests
 
     [Fact]
     public void Every_draft_keeps_to_time_and_balls_is_filled_and_says_what_is_missing() =>
-        Anything.ForEachSeed((request, context) => Holds(request, context), seeds: 700);
+        Anything.ForEachSeed((request, context) => Holds(request, context), seeds: Samples.Of(700));
 
     /// <summary>Every pair of answers at least once: each dimension stepped against each other.</summary>
     [Fact]
@@ -114,7 +114,7 @@ public sealed class DraftTests
                     foreach (var approach in Enum.GetValues<Approach>())
                     {
                         n++;
-                        Holds(new DraftRequest { Minutes = m, Balls = b, Places = p, Approach = approach, Another = n % 3 }, In((Season)(n % 4), (Level)(n / 4 % 4)));
+                        if (Samples.Holds(n)) Holds(new DraftRequest { Minutes = m, Balls = b, Places = p, Approach = approach, Another = n % 3 }, In((Season)(n % 4), (Level)(n / 4 % 4)));
                     }
                 }
             }
