@@ -124,7 +124,14 @@ export function RangePlan({ place, hand }: Props) {
             {hand && <circle cx={x + 4} cy={y - 8} r="18" fill={isInHand ? '#fffdf7' : 'transparent'} stroke="none" />}
             {isInHand && <circle cx={x + 4} cy={y - 8} r="18" fill="none" stroke="#1e3b30" strokeWidth="2.5" />}
             <path d={`M${x} ${y}v-20l13 5-13 5`} fill="#1e3b30" stroke="#1e3b30" />
-            <text x={isLeft ? x - 4 : x + 4} y={y + 13} textAnchor={isLeft ? 'end' : 'start'}>
+            <text
+              x={isLeft ? x - 4 : x + 4}
+              y={y + 13}
+              textAnchor={isLeft ? 'end' : 'start'}
+              stroke="#dfe6cf"
+              strokeWidth="4"
+              paintOrder="stroke"
+            >
               {t.name}, {t.distance.value} {lengthUnits[t.distance.unit]}
             </text>
           </g>

@@ -86,6 +86,8 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         onSuccess: (draft) => {
           setDrafted({ request, draft, over });
           setIsDrafting(false);
+          // A draft brings its words along, and what it has to fit was just said.
+          setShowsHead(false);
           change({ do: 'take', plan: keepingWords(over, planFrom(draft.plan)) });
         },
       },
