@@ -93,6 +93,20 @@ public class DrillLogTests
     }
 
     [Fact]
+    public void A_trimmed_drill_is_over_at_its_own_number_and_one_published_before_flows_read_theirs_at_the_whole()
+    {
+        var (_, drills) = Set(new CalledShots { Clubs = [Club.Iron7, Club.Hybrid], Calls = 4 });
+        IEnumerable<SessionEntry> trimmed = [new SessionTrimmed { Kept = [new TrimmedSegment(Given.Id(1), 10, 10, null, 2)], Sequence = 0, At = Given.Nine }];
+        SessionLog Played(IReadOnlyList<SetDrill> of, int calls) => Log(of, trimmed.Concat(Answered(
+            Enumerable.Range(1, calls).SelectMany(n => new[] { new ChoiceMade { Attempt = n, Value = "yes" }, new ChoiceMade { Attempt = n, Value = "no" } }))));
+        Assert.Equal(DrillReading.Complete, Played(drills, 2).Segments[0].DrillReading);
+
+        IReadOnlyList<SetDrill> old = [drills[0] with { Flow = drills[0].Flow with { Registers = [.. drills[0].Flow.Registers.Where(r => r.Name[0] != '_')] } }];
+        Assert.Equal(DrillReading.UnderWay, Played(old, 2).Segments[0].DrillReading);
+        Assert.Equal(DrillReading.Complete, Played(old, 4).Segments[0].DrillReading);
+    }
+
+    [Fact]
     public void What_a_phone_fetches_of_a_session_is_bounded_and_the_segment_that_is_too_much_is_named()
     {
         // A list of sixty calls has 180 questions: whether it was hit, and twice whether it had the shape.
