@@ -2,23 +2,19 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Chips } from '../../ui/Chips';
-import { Choice, Field, optionsOf } from '../../ui/Field';
-import { areas, clubs, equipment, feedbackSources, intents, keysOf, places, swingSizes } from '../../ui/format';
-import { NumberField } from '../../ui/NumberField';
+import { Field } from '../../ui/Field';
+import { equipment, keysOf } from '../../ui/format';
 import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { Sections } from '../../ui/Sections';
 import { Stepper } from '../../ui/Stepper';
-import { Tick } from '../../ui/Tick';
 import { CallsFields } from './CallsFields';
 import type { PracticeSegment, Segment } from './draft';
 import { PlannedDrillFields } from './PlannedDrillFields';
+import { ClubsAndRoutine, Counting, How, Instruction, Task, type PartProps } from './SegmentParts';
 
-interface Props {
-  segment: Segment;
+interface Props<S = Segment> extends PartProps<S> {
   /** Who the plan is for; none for nobody in particular. */
   writtenFor: Schemas['PlanContextView'] | undefined;
-  errorAt: (field: string) => string | undefined;
-  onChange: (to: Partial<PracticeSegment>) => void;
 }
 
 const names = {
@@ -110,19 +106,6 @@ function Fields({
   );
 }
 
-function Instruction({ segment, errorAt, onChange }: Pick<Props, 'segment' | 'errorAt' | 'onChange'>) {
-  return (
-    <Field
-      label="What to do"
-      multiline
-      minRows={2}
-      value={segment.instruction}
-      onChange={(e) => onChange({ instruction: e.target.value })}
-      error={errorAt('instruction')}
-    />
-  );
-}
-
 /** What belongs to one phase only does not follow the segment into another. */
 function phaseChange(segment: PracticeSegment, phase: PracticeSegment['phase']): Partial<PracticeSegment> {
   return {
@@ -180,15 +163,11 @@ function PhaseChoice({
   );
 }
 
-const none = { value: '', label: '–' } as const;
-
-type PracticeProps = Omit<Props, 'segment'> & { segment: PracticeSegment };
-
 function PracticeSections({
   section,
   onSection,
   ...of
-}: PracticeProps & { section: Section; onSection: (section: Section) => void }) {
+}: Props<PracticeSegment> & { section: Section; onSection: (section: Section) => void }) {
   const { segment, writtenFor, errorAt, onChange } = of;
   const { drill } = segment;
   const there = keysOf(names).filter(
@@ -227,186 +206,5 @@ function PracticeSections({
       {shown === 'counted' && <Counting {...of} />}
       {shown === 'calls' && <CallsFields segment={segment} writtenFor={writtenFor} onChange={onChange} />}
     </Sections>
-  );
-}
-
-const twoOrMore = { display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))', gap: 1.5 } as const;
-
-function Task({ segment, errorAt, onChange }: PracticeProps) {
-  return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <Instruction {...{ segment, errorAt, onChange }} />
-      <Box sx={twoOrMore}>
-        <Field
-          label="Cue"
-          hint="One thought, in lead and trail words."
-          value={segment.cue}
-          onChange={(e) => onChange({ cue: e.target.value })}
-          error={errorAt('cue')}
-        />
-        {segment.intent === 'technique' && (
-          <Field
-            label="Focus"
-            placeholder="Keep it going"
-            value={segment.focus}
-            onChange={(e) => onChange({ focus: e.target.value })}
-            error={errorAt('focus')}
-          />
-        )}
-      </Box>
-    </Box>
-  );
-}
-
-function How({ segment, errorAt, onChange }: PracticeProps) {
-  return (
-    <Box sx={twoOrMore}>
-      <Choice
-        label="Intent"
-        value={segment.intent}
-        options={optionsOf(intents)}
-        onChange={(intent) => onChange({ intent })}
-      />
-      <Choice
-        label="Area"
-        value={segment.area ?? ''}
-        options={[none, ...optionsOf(areas)]}
-        onChange={(area) => onChange({ area: area || null })}
-      />
-      <Choice
-        label="Place"
-        value={segment.place}
-        options={optionsOf(places)}
-        onChange={(place) => onChange({ place })}
-      />
-      <Choice
-        label="Feedback from"
-        value={segment.feedback ?? ''}
-        options={[none, ...optionsOf(feedbackSources)]}
-        onChange={(feedback) => onChange({ feedback: feedback || null })}
-      />
-      <Exit {...{ segment, errorAt, onChange }} />
-    </Box>
-  );
-}
-
-function ClubsAndRoutine({ segment, errorAt, onChange }: PracticeProps) {
-  return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <Chips label="Clubs" names={clubs} value={segment.clubs} onChange={(value) => onChange({ clubs: value })} />
-      <Box sx={{ display: 'flex', columnGap: 3, rowGap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-        {segment.phase === 'warmUp' && (
-          <Tick
-            label="Bridge to the day’s focus"
-            checked={segment.bridge}
-            onChange={(bridge) => onChange({ bridge })}
-          />
-        )}
-        <Tick
-          label="Slow repetitions"
-          checked={segment.slowRepetitions}
-          onChange={(slowRepetitions) => onChange({ slowRepetitions })}
-        />
-        <Tick
-          label="Full routine"
-          checked={segment.fullRoutine}
-          onChange={(fullRoutine) => onChange({ fullRoutine })}
-        />
-        {segment.phase === 'random' && (
-          <Stepper
-            label="Same call in a row"
-            value={segment.declaredRun ?? 1}
-            least={1}
-            most={5}
-            onChange={(run) => onChange({ declaredRun: run > 1 ? run : null })}
-            error={errorAt('declaredRun')}
-          />
-        )}
-      </Box>
-    </Box>
-  );
-}
-
-const priorities = { 1: 'stays to the last', 2: 'as usual', 3: 'falls out first' };
-
-/** How it is counted, how wide it is, and what becomes of it when there is less time. */
-function Counting({ segment, errorAt, onChange }: PracticeProps) {
-  return (
-    <Box sx={twoOrMore}>
-      <Field
-        label="Skill"
-        placeholder={segment.drill?.drill.skill ?? ''}
-        value={segment.skill}
-        onChange={(e) => onChange({ skill: e.target.value })}
-        error={errorAt('skill')}
-      />
-      <Field
-        label="What counts as a success"
-        placeholder={segment.drill?.drill.criterion ?? ''}
-        value={segment.criterion}
-        onChange={(e) => onChange({ criterion: e.target.value })}
-        error={errorAt('criterion')}
-      />
-      <Choice
-        label="With less time"
-        value={String(segment.priority)}
-        options={optionsOf(priorities as Record<string, string>)}
-        onChange={(priority) => onChange({ priority: Number(priority) })}
-      />
-      <Choice
-        label="Swing"
-        value={segment.swing ?? ''}
-        options={[none, ...optionsOf(swingSizes)]}
-        onChange={(swing) => onChange({ swing: swing || null })}
-      />
-      {segment.phase === 'onCourse' && (
-        <>
-          <NumberField
-            label="Fairway here, yd"
-            optional
-            value={segment.fairwayYards}
-            onChange={(fairwayYards) => onChange({ fairwayYards })}
-            error={errorAt('fairwayYards')}
-          />
-          <NumberField
-            label="On the course, yd"
-            optional
-            value={segment.realFairwayYards}
-            onChange={(realFairwayYards) => onChange({ realFairwayYards })}
-            error={errorAt('realFairwayYards')}
-          />
-        </>
-      )}
-    </Box>
-  );
-}
-
-const exits: Record<Schemas['ExitRule']['kind'], string> = {
-  minutes: 'when the minutes are up',
-  balls: 'when the balls are hit',
-  until: 'as soon as …',
-};
-
-function Exit({ segment, errorAt, onChange }: Omit<PracticeProps, 'writtenFor'>) {
-  const { exit } = segment;
-  return (
-    <>
-      <Choice
-        label="It is over"
-        value={exit.kind}
-        options={optionsOf(exits)}
-        onChange={(kind) => onChange({ exit: kind === 'until' ? { kind, criterion: '' } : { kind } })}
-      />
-      {exit.kind === 'until' && (
-        <Field
-          label="Aim"
-          placeholder="contact is centred three times running"
-          value={exit.criterion}
-          onChange={(e) => onChange({ exit: { kind: 'until', criterion: e.target.value } })}
-          error={errorAt('exit.criterion')}
-          hint={segment.balls > 0 ? `At most ${segment.balls} balls.` : `At most ${segment.minutes} min.`}
-        />
-      )}
-    </>
   );
 }
