@@ -43,7 +43,8 @@ export const misfits = (page: Page) =>
       if (e instanceof HTMLSelectElement) {
         const drawn = document.createElement('canvas').getContext('2d');
         if (!drawn) continue;
-        drawn.font = style.font;
+        // The shorthand is empty where figures are tabular.
+        drawn.font = `${style.fontWeight} ${style.fontSize} ${style.fontFamily}`;
         const text = e.selectedOptions[0]?.text ?? '';
         if (drawn.measureText(text).width > e.clientWidth - parseFloat(style.paddingLeft) - 16)
           found.add(`cut: ${text}`);

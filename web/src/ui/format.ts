@@ -221,7 +221,7 @@ export const hiddenThings: Record<Schemas['Hidden'], string> = {
 export const drawings: Record<Schemas['SetUpDrawing'], string> = {
   none: 'No drawing',
   aroundTheHole: 'Around the hole',
-  ladder: 'Steps from the hole',
+  ladder: 'Ladder of steps',
   zones: 'Zones around the hole',
   gate: 'A gate',
   sticks: 'Sticks on the ground',

@@ -8,7 +8,7 @@ describe('a direction', () => {
       'half left',
       'straight ahead',
       'straight ahead',
-      'just right of the middle',
+      'slightly right',
       'half right',
       'right',
     ]);

@@ -36,6 +36,10 @@ export function FrameFields({ frame, onChange, writtenFor, onFor, check, errorAt
           gridTemplateColumns: { xs: '1fr 1fr', md: '1.4fr 84px 84px 1.2fr 1.1fr auto' },
           gap: 1.5,
           alignItems: 'end',
+          // On a phone only minutes and balls share a line.
+          '& > :nth-of-type(1), & > :nth-of-type(4), & > :nth-of-type(5)': {
+            gridColumn: { xs: '1 / -1', md: 'auto' },
+          },
         }}
       >
         <Choice

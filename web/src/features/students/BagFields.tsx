@@ -25,10 +25,11 @@ export function Bag({ coach, set, errorAt }: PartProps) {
           sx={{
             display: 'grid',
             gridTemplateColumns: 'minmax(0, 1fr) 84px 66px auto',
+            '@container (max-width: 619px)': {
+              '& > select:nth-of-type(2)': { gridColumn: '1 / 3' },
+              '& > select:nth-of-type(3)': { gridColumn: '3 / 5' },
+            },
             '@container (min-width: 620px)': { gridTemplateColumns: '110px 72px 66px 1fr 1fr 1fr auto' },
-            gap: 1,
-            alignItems: 'center',
-            mb: 0.75,
           }}
         >
           <Box sx={{ fontWeight: 620 }}>{clubs[b.club]}</Box>

@@ -12,6 +12,6 @@ export interface PartProps {
 export const none = { value: '', label: '–' } as const;
 export const columns = {
   display: 'grid',
-  gridTemplateColumns: 'repeat(auto-fit, minmax(170px, 1fr))',
+  gridTemplateColumns: 'repeat(auto-fit, minmax(200px, 1fr))',
   gap: 2,
 } as const;
