@@ -1,8 +1,7 @@
 using BenchmarkDotNet.Attributes;
-using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
-using MorningRound.Core.Plans;
+using MorningRound.Core.Golf;
 
 namespace MorningRound.Benchmarks;
 

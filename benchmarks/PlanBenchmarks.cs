@@ -1,11 +1,13 @@
 using System.Text.Json;
 using BenchmarkDotNet.Attributes;
-using MorningRound.Core;
 using MorningRound.Core.Drills;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
-using MorningRound.Core.Plans.Check;
+using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Plans.Drafting;
+using MorningRound.Core.Plans.Trimming;
+using MorningRound.Core.Serialization;
 using MorningRound.Core.Students;
 
 namespace MorningRound.Benchmarks;
@@ -58,7 +60,7 @@ public class PlanBenchmarks
 
     private static SessionPlan Twelve(SessionPlan plan) => plan with
     {
-        Frame = new PlanFrame { Minutes = 125, Balls = 160, Approach = Approach.ThreeParts },
+        Constraints = new PlanConstraints { Minutes = 125, Balls = 160, Approach = Approach.ThreeParts },
         Segments =
         [
             .. plan.Segments, new Pause { Id = Guid.CreateVersion7(), Title = "Water", Minutes = 3 }, .. plan.Segments.Select(s => s with { Id = Guid.CreateVersion7() }),

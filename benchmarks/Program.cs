@@ -1,4 +1,3 @@
 using BenchmarkDotNet.Running;
-using MorningRound.Benchmarks;
 
 BenchmarkSwitcher.FromAssembly(typeof(DrillBenchmarks).Assembly).Run(args);

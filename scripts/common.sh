@@ -58,7 +58,9 @@ build_web() { (cd "$root" && npm run --workspace web build); }
 build_server() {
   rm -rf "$build/server"
   # The tests' build holds the style; whoever only starts the application need not wait for it.
-  dotnet publish "$root/src/MorningRound.Server" -c Release -o "$build/server" --nologo -p:RunAnalyzers=false
+  # The demo is the server with an academy laid out in it; ./start runs one or the other from the same folder.
+  dotnet publish "$root/src/MorningRound.Server" -c Release -o "$build/server" --nologo -p:RunAnalyzers=false &&
+    dotnet publish "$root/src/MorningRound.Demo" -c Release -o "$build/server" --nologo -p:RunAnalyzers=false
 }
 
 need_web_packages() {
@@ -77,6 +79,6 @@ need_web_application() {
 need_application() {
   need_web_application
   say "Getting the server ready ..."
-  [ -f "$build/server/MorningRound.Server.dll" ] || rm -f "$build/server.done"
+  [ -f "$build/server/MorningRound.Demo.dll" ] && [ -f "$build/server/MorningRound.Server.runtimeconfig.json" ] || rm -f "$build/server.done"
   when_changed server "$(fingerprint src Directory.Build.props Directory.Packages.props global.json .editorconfig)" build_server
 }

@@ -1,5 +1,7 @@
 using System.Text.Json;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Serialization;
 using MorningRound.Core.Sessions;
 
 namespace MorningRound.Core.Tests;

@@ -1,3 +1,5 @@
+using MorningRound.Core.Calendar;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
@@ -72,6 +74,7 @@ internal static class Given
                 Segments = [new SegmentCompletion(Id(1), (done ?? 0) / planned, null, null, 0)],
                 PlannedMinutes = planned,
                 DoneMinutes = done ?? 0,
+                IsWhole = done >= planned,
             },
         };
 }

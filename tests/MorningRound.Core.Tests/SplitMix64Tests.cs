@@ -1,4 +1,5 @@
 using CsCheck;
+using MorningRound.Core.Statistics;
 
 namespace MorningRound.Core.Tests;
 
@@ -19,8 +20,8 @@ public class SplitMix64Tests
         Gen.Select(Gen.ULong, Gen.Int[1, 1000]).ForEachSeed((seed, bound) =>
         {
             var generator = new SplitMix64(seed);
-            Assert.InRange(generator.Below(bound), 0, bound - 1);
-            Assert.InRange(generator.Unit(), 0, 1 - double.Epsilon);
+            Assert.InRange(generator.NextInt(bound), 0, bound - 1);
+            Assert.InRange(generator.NextDouble(), 0, 1 - double.Epsilon);
         });
 
     [Fact]
@@ -28,12 +29,12 @@ public class SplitMix64Tests
     {
         var generator = new SplitMix64(7);
         var counts = new int[6];
-        for (var i = 0; i < 60_000; i++) counts[generator.Below(6)]++;
+        for (var i = 0; i < 60_000; i++) counts[generator.NextInt(6)]++;
         // Six sides, 10,000 each, SD 91: five SDs either way.
         Assert.All(counts, count => Assert.InRange(count, 9_543, 10_457));
     }
 
     [Fact]
     public void A_bound_of_zero_is_refused() =>
-        Assert.Throws<ArgumentOutOfRangeException>(() => new SplitMix64(1).Below(0));
+        Assert.Throws<ArgumentOutOfRangeException>(() => new SplitMix64(1).NextInt(0));
 }

@@ -3,6 +3,7 @@ using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using MorningRound.Core.Units;
 
 namespace MorningRound.Server.Tests;
 
@@ -22,7 +23,8 @@ public sealed class Browser(HttpClient client)
 
     public Task<Answer> PostAsync(string path, object? body = null) => SendAsync(HttpMethod.Post, path, body);
 
-    public Task<Answer> DeleteAsync(string path) => SendAsync(HttpMethod.Delete, path);
+    /// <summary>Removes a row of a version; 1 is that of a row that was only made.</summary>
+    public Task<Answer> DeleteAsync(string path, int version = 1) => SendAsync(HttpMethod.Delete, path, null, ("If-Match", $"\"{version}\""));
 
     /// <summary>Puts a new row, or with a version changes one.</summary>
     public Task<Answer> PutAsync(string path, object body, int? version = null) =>

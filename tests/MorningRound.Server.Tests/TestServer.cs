@@ -3,7 +3,9 @@ using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Logging;
+using MorningRound.Demo;
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Tests;
 
@@ -28,18 +30,21 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
     public async Task<string> SetupLinkAsync()
     {
         await using var scope = Services.CreateAsyncScope();
-        var link = await scope.ServiceProvider.GetRequiredService<InvitationBook>().InviteAsync(null, AcademyRole.Owner, null, default);
+        var link = await scope.ServiceProvider.GetRequiredService<InvitationService>().InviteAsync(null, AcademyRole.Owner, null, default);
         return link.Path;
     }
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
         builder.UseSetting("MORNING_ROUND_DB", connection);
-        builder.UseSetting("MORNING_ROUND_DEMO", isDemo ? "1" : "0");
         builder.UseSetting("MORNING_ROUND_TODAY", today);
         builder.UseSetting("MORNING_ROUND_SETUP_FILE", _setupFile);
         builder.ConfigureLogging(logging => logging.ClearProviders());
-        builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(RealClock));
+        builder.ConfigureTestServices(services =>
+        {
+            services.AddSingleton<TimeProvider>(RealClock);
+            if (isDemo) services.AddDemo();
+        });
     }
 }
 

@@ -54,7 +54,8 @@ export async function join(page: Page, link: string, email: string) {
 /** Puts a plan of the list into this week of the student added last, on a day or on any, and publishes it. */
 export async function setAndPublish(coach: Page, plan: RegExp, day: string | null = null) {
   const studentId = lastAdded.get(coach) ?? '';
-  const plans = (await (await coach.request.get('/api/plans')).json()) as { id: string; title: string }[];
+  const plans = ((await (await coach.request.get('/api/plans')).json()) as { plans: { id: string; title: string }[] })
+    .plans;
   const planId = plans.find((p) => plan.test(p.title))?.id;
   const data = { studentId, planId, week: '2026-W19', day, requirement: 'must' };
   const set = await coach.request.put(`/api/weeks/assignments/${randomUUID()}`, { data, headers: isNew });

@@ -69,9 +69,9 @@ async function answer(page: Page): Promise<Asked> {
 
 interface Result {
   name: string;
-  reading: string;
+  status: string;
   attempts: number;
-  words: string;
+  text: string;
 }
 
 test('every way to score is assigned, played to its end on a phone, scored, and seen by the coach', async ({
@@ -111,7 +111,7 @@ test('every way to score is assigned, played to its end on a phone, scored, and 
   const { results } = (await (await coach.request.get(`/api/sessions/${assignment}`)).json()) as { results: Result[] };
   expect(results.map((r) => r.name)).toEqual(drills);
   for (const r of results) {
-    expect(r.reading, r.name).toBe('complete');
+    expect(r.status, r.name).toBe('complete');
     // At most two taps an attempt beyond entering a number or words.
     expect(taps.get(r.name), r.name).toBeLessThanOrEqual(2 * r.attempts);
   }

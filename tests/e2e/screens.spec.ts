@@ -174,21 +174,21 @@ test('lists say when they are empty, and what to do when they cannot be had', as
     await expect(page.getByRole('button', { name: 'Try again' })).toBeVisible();
     await page.unroute(address);
   }
-  await page.route('**/api/plans', (route) => route.fulfill({ json: [] }));
+  await page.route('**/api/plans?**', (route) => route.fulfill({ json: { plans: [], hasMore: false } }));
   await page.goto('/plans');
   await expect(page.getByText('No plans yet')).toBeVisible();
-  await page.unroute('**/api/plans');
-  await page.route('**/api/plans', (route) =>
+  await page.unroute('**/api/plans?**');
+  await page.route('**/api/plans?**', (route) =>
     route.fulfill({ status: 500, json: { title: 'Something broke on our side.' } }),
   );
   await page.goto('/plans');
   await expect(page.getByRole('alert')).toContainText('Something broke on our side.');
-  await page.unroute('**/api/plans');
+  await page.unroute('**/api/plans?**');
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('link', { name: 'An hour of putting' })).toBeVisible();
 
   await page.route('**/api/review/tee-line', (route) =>
-    route.fulfill({ json: { today: '2026-05-06', week: '2026-W19', bays: [] } }),
+    route.fulfill({ json: { today: '2026-05-06', week: '2026-W19', rows: [] } }),
   );
   await page.goto('/tee-line');
   await expect(page.getByText('Nobody on the tee line yet')).toBeVisible();

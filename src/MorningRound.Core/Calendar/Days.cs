@@ -1,3 +1,5 @@
+using MorningRound.Core.Validation;
+
 namespace MorningRound.Core.Calendar;
 
 /// <summary>Reckoning with days that cannot fall off the calendar, and the days that can be meant at all.</summary>

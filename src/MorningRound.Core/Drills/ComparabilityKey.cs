@@ -1,8 +1,9 @@
 using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
+using MorningRound.Core.Canonical;
 using MorningRound.Core.Drills.Scoring;
-using MorningRound.Core.Plans;
+using MorningRound.Core.Golf;
 
 namespace MorningRound.Core.Drills;
 
@@ -30,7 +31,7 @@ public static class ComparabilityKey
     /// <summary>The key, as 32 hexadecimal digits. A drill's name may change without breaking its trend, its parameters may not.</summary>
     public static string Of(Guid drillId, ScoringProtocol protocol, int rung, Modifiers modifiers, Phase phase)
     {
-        var text = JsonSerializer.Serialize(new Parts(drillId, protocol, rung, modifiers, phase.Group()), CoreJson.Options);
+        var text = CanonicalText.Of(new Parts(drillId, protocol, rung, modifiers, phase.Group()));
         return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)).AsSpan(0, 16));
     }
 

@@ -1,7 +1,5 @@
 using MorningRound.Core.Drills.Scoring;
-using MorningRound.Core.Places;
-using MorningRound.Core.Plans;
-using MorningRound.Core.Sessions;
+using MorningRound.Core.Golf;
 
 namespace MorningRound.Core.Drills;
 
@@ -23,20 +21,6 @@ public sealed record BodyLoad
 
     /// <summary>Whether it loads a part on a side; a side that is not named, here or there, means either.</summary>
     public bool Touches(BodyPart part, BodySide? side) => Part == part && (Side is null || side is null || Side == side);
-}
-
-/// <summary>Which clubs a drill is for.</summary>
-public enum ClubGroup
-{
-    None,
-    Putter,
-    Wedges,
-    ShortIrons,
-    MidIrons,
-    LongIronsAndHybrids,
-    Woods,
-    Driver,
-    Any,
 }
 
 /// <summary>What the student should not look at while practising.</summary>
@@ -151,7 +135,7 @@ public sealed record Drill
 
     /// <summary>The rung whose parameters are the drill's own; none when no rung has them.</summary>
     public int? OwnRung() =>
-        Enumerable.Range(0, Ladder.Count).Where(i => DrillText.Same(Ladder[i].Protocol, Protocol)).Select(i => (int?)i).FirstOrDefault();
+        Enumerable.Range(0, Ladder.Count).Where(i => Ladder[i].Protocol.IsSameAs(Protocol)).Select(i => (int?)i).FirstOrDefault();
 
     /// <summary>
     /// A ladder made from the protocol's natural scale: up to two steps down, the drill's own, up to three up. Empty where the
@@ -171,13 +155,4 @@ public sealed record Drill
     /// gate. Ball diameter: Equipment Rules, R&amp;A and USGA.
     /// </summary>
     public double? RoomInGate() => GateMillimetres is { } gate ? Math.Round((gate - 42.67) / 2, 1, MidpointRounding.AwayFromZero) : null;
-}
-
-/// <summary>Drills and their parts as text.</summary>
-public static class DrillText
-{
-    /// <summary>Whether two protocols have the same kind and parameters.</summary>
-    public static bool Same(ScoringProtocol a, ScoringProtocol b) => Written(a) == Written(b);
-
-    private static string Written(ScoringProtocol protocol) => System.Text.Json.JsonSerializer.Serialize(protocol, CoreJson.Options);
 }

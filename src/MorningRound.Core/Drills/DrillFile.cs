@@ -1,3 +1,5 @@
+using MorningRound.Core.Validation;
+
 namespace MorningRound.Core.Drills;
 
 /// <summary>A drill with the id it keeps from shelf to shelf.</summary>

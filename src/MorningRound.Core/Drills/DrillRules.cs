@@ -1,6 +1,8 @@
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
-using MorningRound.Core.Sessions;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills;
 

@@ -1,3 +1,7 @@
+using MorningRound.Core.Golf;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
+
 namespace MorningRound.Core.Drills;
 
 public enum HandsOnClub
@@ -13,16 +17,6 @@ public enum Stance
     FeetTogether,
     LeadFootOnly,
     TrailFootOnly,
-}
-
-/// <summary>How far the club goes back.</summary>
-public enum SwingSize
-{
-    Putt,
-    Chip,
-    Half,
-    ThreeQuarter,
-    Full,
 }
 
 /// <summary>What can be laid over any drill. A modified result is not comparable with a plain one.</summary>

@@ -1,7 +1,7 @@
 using MorningRound.Core.Calendar;
-using MorningRound.Core.Drills;
-using MorningRound.Core.Plans;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Places;
 

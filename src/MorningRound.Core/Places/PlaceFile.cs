@@ -1,3 +1,5 @@
+using MorningRound.Core.Validation;
+
 namespace MorningRound.Core.Places;
 
 /// <summary>A place with its id, by which walks refer to it.</summary>

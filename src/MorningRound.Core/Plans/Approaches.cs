@@ -1,4 +1,4 @@
-using MorningRound.Core.Students;
+using MorningRound.Core.Golf;
 
 namespace MorningRound.Core.Plans;
 
@@ -16,10 +16,10 @@ public enum ShareOf
 }
 
 /// <summary>How much of the minutes after warm-up something should have, in percent, both ends included.</summary>
-/// <param name="Of">What.</param>
+/// <param name="Share">What is divided.</param>
 /// <param name="Least">0 to 100.</param>
 /// <param name="Most">0 to 100.</param>
-public sealed record ShareBand(ShareOf Of, double Least, double Most);
+public sealed record ShareBand(ShareOf Share, double Least, double Most);
 
 /// <summary>One of the schools of dividing a session.</summary>
 /// <param name="Approach">Which.</param>

@@ -1,4 +1,8 @@
 using System.Text.Json;
+using MorningRound.Core.Canonical;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Plans;
 
@@ -28,9 +32,9 @@ public static class PlanRules
             .AllowText(plan.Title, "title", LongestTitle)
             .AllowText(plan.Purpose, "purpose", LongestSentence)
             .AllowText(plan.SuccessTest, "successTest", LongestSentence)
-            .Require(plan.Frame.Minutes is null or (>= 5 and <= MostMinutesInPlan), "frame.minutes", $"Between 5 and {MostMinutesInPlan} minutes, please.")
-            .Require(plan.Frame.Balls is null or (>= 0 and <= 1000), "frame.balls", "Between 0 and 1000 balls, please.")
-            .Require(plan.Frame.WindFromDegrees is null or (>= 0 and <= 359), "frame.windFromDegrees", "A direction lies between 0 and 359 degrees.")
+            .Require(plan.Constraints.Minutes is null or (>= 5 and <= MostMinutesInPlan), "constraints.minutes", $"Between 5 and {MostMinutesInPlan} minutes, please.")
+            .Require(plan.Constraints.Balls is null or (>= 0 and <= 1000), "constraints.balls", "Between 0 and 1000 balls, please.")
+            .Require(plan.Constraints.WindFromDegrees is null or (>= 0 and <= 359), "constraints.windFromDegrees", "A direction lies between 0 and 359 degrees.")
             .RequireAtMost(plan.Overruled.Count, 100, "overruled")
             .Require(plan.Segments.Count <= MostSegments, "segments", $"A plan holds at most {MostSegments} segments.");
 
@@ -48,7 +52,7 @@ public static class PlanRules
         return errors
             .Require(plan.Segments.Sum(s => (long)s.Minutes) <= MostMinutesInPlan, "segments",
                 $"A session is at most {MostMinutesInPlan} minutes long.")
-            .Require(JsonSerializer.SerializeToUtf8Bytes(plan, CoreJson.Options).Length <= LargestPlan, "segments",
+            .Require(CanonicalText.LengthOf(plan) <= LargestPlan, "segments",
                 "So much text is no session any more: shorten what to do, or make two plans of it.")
             .Found;
     }

@@ -1,3 +1,4 @@
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 
 namespace MorningRound.Core.Plans;

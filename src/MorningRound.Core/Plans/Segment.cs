@@ -1,7 +1,9 @@
 using System.Text.Json.Serialization;
 using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
-using MorningRound.Core.Sessions;
+using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Plans;
 
@@ -97,19 +99,19 @@ public sealed record PracticeSegment : Segment
 
     /// <summary>The segment's own area, or its drill's; none where neither says.</summary>
     [JsonIgnore]
-    public Area? AreaOrDrills => Area ?? Drill?.Drill.Area;
+    public Area? EffectiveArea => Area ?? Drill?.Drill.Area;
 
     [JsonIgnore]
-    public string SkillOrDrills => Skill.Length > 0 ? Skill : Drill?.Drill.Skill ?? "";
+    public string EffectiveSkill => Skill.Length > 0 ? Skill : Drill?.Drill.Skill ?? "";
 
     [JsonIgnore]
-    public string CriterionOrDrills => Criterion.Length > 0 ? Criterion : Drill?.Drill.Criterion ?? "";
+    public string EffectiveCriterion => Criterion.Length > 0 ? Criterion : Drill?.Drill.Criterion ?? "";
 
     [JsonIgnore]
-    public SwingSize? SwingOrDrills => Swing ?? Drill?.Drill.Swing;
+    public SwingSize? EffectiveSwing => Swing ?? Drill?.Drill.Swing;
 
     [JsonIgnore]
-    public FeedbackSource? FeedbackOrDrills => Feedback ?? Drill?.Drill.Feedback;
+    public FeedbackSource? EffectiveFeedback => Feedback ?? Drill?.Drill.Feedback;
 
     /// <summary>Whether it loads a part of the body: its drill says so, or, without a drill, the size of its swings.</summary>
     public bool Loads(BodyPart part, BodySide? side) => (Drill?.Drill.Loads ?? SwingLoads.Of(this)).Any(l => l.Touches(part, side));

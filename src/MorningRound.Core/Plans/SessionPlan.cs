@@ -1,10 +1,11 @@
-using MorningRound.Core.Plans.Check;
-using MorningRound.Core.Students;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans.Checks;
 
 namespace MorningRound.Core.Plans;
 
 /// <summary>What a plan has to fit into. Whatever is missing is not judged.</summary>
-public sealed record PlanFrame
+public sealed record PlanConstraints
 {
     /// <summary>Minutes there are for the whole visit.</summary>
     public int? Minutes { get; init; }
@@ -48,15 +49,15 @@ public sealed record SessionPlan
     public required IReadOnlyList<Segment> Segments { get; init; }
 
     /// <summary>What the plan has to fit into.</summary>
-    public PlanFrame Frame { get; init; } = new();
+    public PlanConstraints Constraints { get; init; } = new();
 
     /// <summary>Findings the coach has decided to live with, each with the reason.</summary>
     public IReadOnlyList<OverruledFinding> Overruled { get; init; } = [];
 
     /// <summary>The plan as it is set for a student, with nothing in it that only a coach who is still writing needs.</summary>
-    public SessionPlan AsSet() => this with
+    public SessionPlan ForPublishing() => this with
     {
-        Segments = [.. Segments.Select(s => s is PracticeSegment { Drill: { } drill } practice ? practice with { Drill = drill.AsSet() } : s)],
+        Segments = [.. Segments.Select(s => s is PracticeSegment { Drill: { } drill } practice ? practice with { Drill = drill.ForPublishing() } : s)],
     };
 
     /// <summary>The segments that are practice, in order, pauses left out.</summary>

@@ -1,6 +1,6 @@
 using MorningRound.Core.Drills;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
-using MorningRound.Core.Sessions;
 
 namespace MorningRound.Core.Plans;
 

@@ -1,3 +1,4 @@
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
 
@@ -28,18 +29,17 @@ public sealed record MeanRatings(double? Focus, double? Quality, double? Confide
 public sealed record WeekFigure(
     IsoWeek Week, WeekCompletion Completion, MeanRatings Ratings, double MinutesPractised, Strokes Strokes, int? WorstPain)
 {
-    /// <summary>Adds up one week from its published sessions and all logs kept of them.</summary>
+    /// <summary>Adds up one week from its published sessions.</summary>
     /// <param name="week">The week.</param>
     /// <param name="sessions">Its sessions.</param>
-    /// <param name="logs">Their logs.</param>
-    /// <param name="strokes">The strokes of each session.</param>
+    /// <param name="figures">The figures of those that were practised.</param>
     /// <param name="today">The day by which something is due or not.</param>
     public static WeekFigure Of(
-        IsoWeek week, IReadOnlyCollection<AssignedSession> sessions, IReadOnlyCollection<SessionLog> logs, IReadOnlyCollection<Strokes> strokes, DateOnly today) => new(
+        IsoWeek week, IReadOnlyCollection<AssignedSession> sessions, IReadOnlyCollection<SessionFigures> figures, DateOnly today) => new(
         week,
         WeekCompletion.Of(sessions, today),
-        MeanRatings.Of([.. logs.Select(l => l.Rating).OfType<SessionRated>()]),
-        logs.Sum(l => l.Spent.TotalMinutes),
-        new Strokes(strokes.Sum(s => s.Counted), strokes.Sum(s => s.RangeBalls), strokes.Any(s => s.SomeUnknown)),
-        logs.SelectMany(l => l.Pain).Max(p => (int?)p.Level));
+        MeanRatings.Of([.. figures.SelectMany(f => f.Ratings)]),
+        figures.Sum(f => f.Minutes),
+        new Strokes(figures.Sum(f => f.Strokes.Counted), figures.Sum(f => f.Strokes.RangeBalls), figures.Any(f => f.Strokes.SomeUnknown)),
+        figures.Max(f => f.WorstPain));
 }

@@ -1,4 +1,5 @@
 using MorningRound.Core.Calendar;
+using MorningRound.Core.Plans.Checks;
 
 namespace MorningRound.Core.Sessions;
 
@@ -7,22 +8,6 @@ namespace MorningRound.Core.Sessions;
 /// <param name="Minutes">Minutes practised.</param>
 /// <param name="Effort">0 to 10; none where it was not rated.</param>
 public sealed record LoadedSession(DateOnly Day, double Minutes, int? Effort);
-
-/// <summary>Where a week's load stands.</summary>
-public enum LoadStanding
-{
-    /// <summary>Below 0.8 of the weeks before.</summary>
-    Light,
-
-    /// <summary>0.8 to 1.3.</summary>
-    Usual,
-
-    /// <summary>Above 1.3, up to 1.5: a busy week.</summary>
-    Busy,
-
-    /// <summary>Above 1.5.</summary>
-    Caution,
-}
 
 /// <summary>
 /// Load: effort (0–10) × minutes, this week against the mean of the four weeks before it. Nothing is said with fewer than four
@@ -34,9 +19,6 @@ public enum LoadStanding
 /// </remarks>
 public sealed record Load
 {
-    public const double CautionAbove = 1.5;
-    public const double UsualFrom = 0.8;
-    public const double UsualTo = 1.3;
     private const int Weeks = 4;
 
     /// <summary>Effort × minutes of the week so far.</summary>
@@ -51,7 +33,8 @@ public sealed record Load
     /// <summary>This week over the mean before; none with too little history, or none of it with any load.</summary>
     public double? Ratio => MeanBefore is > 0 ? ThisWeek / MeanBefore : null;
 
-    public LoadStanding? Standing => Ratio is { } ratio ? StandingOf(ratio) : null;
+    /// <summary>The band of that ratio; none without one.</summary>
+    public LoadBand? Band => ForPlanning()?.Band;
 
     /// <summary>Adds up a student's sessions. A session without a rating counts with the student's mean effort.</summary>
     /// <param name="sessions">Sessions in any order; those after the week do not count.</param>
@@ -73,14 +56,8 @@ public sealed record Load
     }
 
     /// <summary>The ratio once so many more minutes were practised at the student's mean effort; none with too little history.</summary>
-    public double? RatioWith(double minutes) =>
-        MeanBefore is > 0 && MeanEffort is { } effort ? (ThisWeek + (minutes * effort)) / MeanBefore : null;
+    public double? RatioWith(double minutes) => ForPlanning()?.RatioWith(minutes);
 
-    public static LoadStanding StandingOf(double ratio) => ratio switch
-    {
-        > CautionAbove => LoadStanding.Caution,
-        > UsualTo => LoadStanding.Busy,
-        >= UsualFrom => LoadStanding.Usual,
-        _ => LoadStanding.Light,
-    };
+    /// <summary>The numbers a plan is checked against; none with too little history, or where no effort was ever rated.</summary>
+    public WeekLoad? ForPlanning() => MeanBefore is > 0 and { } before && MeanEffort is { } effort ? new WeekLoad(ThisWeek, before, effort) : null;
 }

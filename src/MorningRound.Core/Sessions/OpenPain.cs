@@ -1,3 +1,5 @@
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Students;
 
 namespace MorningRound.Core.Sessions;
@@ -82,4 +84,14 @@ public sealed record OpenPain
                 .OrderByDescending(p => p.NeedsClearing).ThenByDescending(p => p.Level).ThenBy(p => p.Part).ThenBy(p => p.Side),
         ];
     }
+
+    /// <summary>The parts a plan must spare: uncleared pain of the file, and reported pain that needs clearing, each part once.</summary>
+    /// <param name="file">The student's file.</param>
+    /// <param name="reported">Pain reported in sessions that still counts.</param>
+    public static IReadOnlyList<HurtPart> HurtParts(StudentFile file, IEnumerable<OpenPain> reported) =>
+    [
+        .. file.Coach.PainfulParts.Where(p => !p.IsCleared).Select(p => new HurtPart(p.Part, p.Side))
+            .Concat(reported.Where(p => p.NeedsClearing).Select(p => new HurtPart(p.Part, p.Side)))
+            .Distinct(),
+    ];
 }

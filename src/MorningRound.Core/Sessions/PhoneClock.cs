@@ -1,3 +1,5 @@
+using MorningRound.Core.Units;
+
 namespace MorningRound.Core.Sessions;
 
 /// <summary>

@@ -1,3 +1,4 @@
+using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
 
@@ -14,26 +15,30 @@ namespace MorningRound.Core.Sessions;
 public sealed record SegmentCompletion(
     Guid SegmentId, double? Fraction, SegmentOutcome? Outcome, int? Balls, int Seconds, bool Ticked = false, bool HowMuchUnknown = false);
 
-/// <summary>
-/// How much of a session was done: planned minutes of the segments done ÷ planned minutes of the published plan. Pauses, and
-/// segments dropped because of pain, are in neither.
-/// </summary>
-public sealed record SessionCompletion
+/// <summary>How much of a session was done, in figures: planned minutes of what was done ÷ planned minutes that count.</summary>
+public record CompletionFigures
 {
-    /// <summary>One entry for each segment of practice, in the order of the plan.</summary>
-    public required IReadOnlyList<SegmentCompletion> Segments { get; init; }
-
     /// <summary>Planned minutes that count.</summary>
     public required int PlannedMinutes { get; init; }
 
     /// <summary>Planned minutes of what was done: half a 20-minute segment is 10.</summary>
     public required double DoneMinutes { get; init; }
 
+    /// <summary>Whether every segment that counts was done whole.</summary>
+    public required bool IsWhole { get; init; }
+
     /// <summary>0 to 1; none when nothing is left that counts.</summary>
     public double? Fraction => PlannedMinutes == 0 ? null : DoneMinutes / PlannedMinutes;
+}
 
-    /// <summary>Whether every segment that counts was done whole.</summary>
-    public bool IsWhole => PlannedMinutes > 0 && Segments.All(s => s.Fraction is null or >= 1);
+/// <summary>
+/// How much of a session was done: planned minutes of the segments done ÷ planned minutes of the published plan. Pauses, and
+/// segments dropped because of pain, are in neither.
+/// </summary>
+public sealed record SessionCompletion : CompletionFigures
+{
+    /// <summary>One entry for each segment of practice, in the order of the plan.</summary>
+    public required IReadOnlyList<SegmentCompletion> Segments { get; init; }
 
     /// <summary>
     /// Judges a plan by the logs kept of it. Of two logs, the fuller one counts for each segment; without a log nothing was
@@ -50,6 +55,7 @@ public sealed record SessionCompletion
             Segments = [.. counted.Select(c => c.completion)],
             PlannedMinutes = counting.Sum(c => c.segment.Minutes),
             DoneMinutes = counting.Sum(c => c.segment.Minutes * c.completion.Fraction!.Value),
+            IsWhole = counting.Sum(c => c.segment.Minutes) > 0 && counting.All(c => c.completion.Fraction >= 1),
         };
     }
 
@@ -84,7 +90,7 @@ public sealed record SessionCompletion
     /// <summary>A segment that was shortened before it began and then done counts for what was left of it: the number stays honest.</summary>
     private static double LeftAfterTrim(PracticeSegment planned, SegmentLog kept, SessionLog log)
     {
-        if (log.Trim is not { } trim || (kept.Outcome != SegmentOutcome.Done && kept.DrillReading != DrillReading.Complete)) return 1;
+        if (log.Trim is not { } trim || (kept.Outcome != SegmentOutcome.Done && kept.ResultStatus != ResultStatus.Complete)) return 1;
         return Math.Min(1, (trim.Kept.FirstOrDefault(k => k.SegmentId == planned.Id)?.Minutes ?? planned.Minutes) / (double)planned.Minutes);
     }
 
@@ -97,7 +103,7 @@ public sealed record SessionCompletion
     {
         SegmentOutcome.Done => 1,
         SegmentOutcome.Skipped => 0,
-        _ when kept.DrillReading == DrillReading.Complete => 1,
+        _ when kept.ResultStatus == ResultStatus.Complete => 1,
         SegmentOutcome.PartDone when kept.Percent is { } percent => percent / 100.0,
         _ when IsPartUnknown(kept, recording) => 0.5,
         _ when kept.DrillAttempts > 0 && planned.Drill?.Protocol().PlannedAttempts is { } asked =>

@@ -1,7 +1,9 @@
 using System.Text.Json.Serialization;
-using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Trimming;
 
 namespace MorningRound.Core.Sessions;
 

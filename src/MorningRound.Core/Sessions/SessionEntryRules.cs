@@ -1,6 +1,9 @@
-using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Sessions;
 

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
-using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 
 namespace MorningRound.Core.Sessions;
@@ -30,7 +31,7 @@ public sealed record SegmentLog
     public IReadOnlyList<DrillInput> Inputs { get; init; } = [];
 
     /// <summary>How the drill's inputs read; none without inputs.</summary>
-    public DrillReading? DrillReading { get; init; }
+    public ResultStatus? ResultStatus { get; init; }
 
     /// <summary>Attempts of the drill that were completed.</summary>
     public int DrillAttempts { get; init; }
@@ -50,6 +51,11 @@ public sealed record MendedPain(PainReported First, PainReported? Now);
 
 /// <summary>The segment the clock runs for, and since when.</summary>
 public sealed record RunningClock(Guid SegmentId, DateTimeOffset Since);
+
+/// <summary>What has to be known of a running clock to go on reading a log.</summary>
+/// <param name="SeenAt">The time of the last entry.</param>
+/// <param name="Counted">How much of the running stretch counts so far.</param>
+public sealed record ClockState(DateTimeOffset SeenAt, TimeSpan Counted);
 
 /// <summary>
 /// What really happened: the state that a log's entries add up to. The entries are the record; this is their reading, and it
@@ -71,6 +77,12 @@ public sealed record SessionLog
 
     /// <summary>The segment the clock is running for, and since when; none while it stands still.</summary>
     public RunningClock? Running { get; init; }
+
+    /// <summary>Where the running clock stands; none while it stands still.</summary>
+    public ClockState? ClockState { get; init; }
+
+    /// <summary>The numbers of the entries that were taken back.</summary>
+    public IReadOnlyList<int> Undone { get; init; } = [];
 
     /// <summary>Segments that were touched, in the order of their first entry.</summary>
     public required IReadOnlyList<SegmentLog> Segments { get; init; }
@@ -123,18 +135,58 @@ public sealed record SessionLog
     /// </summary>
     /// <param name="entries">The entries.</param>
     /// <param name="drills">The drills of the session as they were set, by which inputs are scored.</param>
-    public static SessionLog From(IEnumerable<SessionEntry> entries, IReadOnlyList<SetDrill>? drills = null)
+    public static SessionLog From(IEnumerable<SessionEntry> entries, IReadOnlyList<PublishedDrill>? drills = null)
     {
         var ordered = entries.OrderBy(e => e.Sequence).ToList();
         var undone = ordered.OfType<EntryUndone>().Select(e => e.Undoes).ToHashSet();
         var reading = new Reading(drills ?? []);
         foreach (var entry in ordered.Where(e => e is not EntryUndone && !undone.Contains(e.Sequence))) reading.Take(entry);
-        return reading.Result(ordered.Count == 0 ? null : ordered[0].At);
+        return reading.Result(ordered.Count == 0 ? null : ordered[0].At) with { Undone = [.. undone.Order()] };
     }
 
-    private sealed class Reading(IReadOnlyList<SetDrill> drills)
+    /// <summary>
+    /// Whether a log can go on with an entry without being read anew: so it is with all that is tapped while practising. What can
+    /// change something earlier (an undo, anything mended, a rating, pain) asks for the whole log.
+    /// </summary>
+    public static bool CanContinueWith(SessionEntry entry) =>
+        entry is SegmentEntered or ClockStopped or BallsCounted or DrillAnswered or AttemptDropped or SegmentSettled;
+
+    /// <summary>The segment whose drill an entry says something of; none for any other entry.</summary>
+    public static Guid? DrillSegmentOf(SessionEntry entry) => entry switch
+    {
+        DrillAnswered answered => answered.SegmentId,
+        AttemptDropped dropped => dropped.SegmentId,
+        TagsMended mended => mended.SegmentId,
+        _ => null,
+    };
+
+    /// <summary>
+    /// This log with more entries at its end: the same as reading the whole log anew, for the price of the new entries and of the
+    /// drills they belong to.
+    /// </summary>
+    /// <param name="added">The new entries, in order; <see cref="CanContinueWith"/> holds for each.</param>
+    /// <param name="drills">The drills of the session as they were set.</param>
+    /// <param name="drillEntries">The log's earlier entries of the drills that the new entries belong to, in any order.</param>
+    public SessionLog Continue(IReadOnlyList<SessionEntry> added, IReadOnlyList<PublishedDrill> drills, IEnumerable<SessionEntry> drillEntries)
+    {
+        var reading = new Reading(drills, this);
+        var undone = Undone.ToHashSet();
+        foreach (var earlier in drillEntries.Where(e => !undone.Contains(e.Sequence)).OrderBy(e => e.Sequence)) reading.TakeInput(earlier);
+        foreach (var entry in added) reading.Take(entry);
+        var read = reading.Result(StartedAt);
+        return this with
+        {
+            Segments = read.Segments,
+            Running = read.Running,
+            ClockState = read.ClockState,
+            ClockLeftRunning = read.ClockLeftRunning,
+        };
+    }
+
+    private sealed class Reading(IReadOnlyList<PublishedDrill> drills)
     {
         private readonly HashSet<Guid> _foreignFlows = [];
+        private readonly HashSet<Guid> _scored = [];
         private readonly List<Guid> _order = [];
         private readonly Dictionary<Guid, SegmentLog> _segments = [];
         private readonly List<PainReported> _pain = [];
@@ -153,6 +205,42 @@ public sealed record SessionLog
         private bool _ratedAfterwards;
         private bool _clockLeftRunning;
 
+        /// <summary>Goes on from what was read before.</summary>
+        public Reading(IReadOnlyList<PublishedDrill> drills, SessionLog before)
+            : this(drills)
+        {
+            foreach (var segment in before.Segments)
+            {
+                _order.Add(segment.SegmentId);
+                _segments[segment.SegmentId] = segment;
+            }
+
+            _running = before.Running;
+            if (before.ClockState is { } clock) (_seen, _stretch) = (clock.SeenAt, clock.Counted);
+            _recording = before.Recording;
+            _trim = before.Trim;
+            _clockLeftRunning = before.ClockLeftRunning;
+        }
+
+        /// <summary>An entry that was counted before, as far as its drill needs it again.</summary>
+        public void TakeInput(SessionEntry entry)
+        {
+            switch (entry)
+            {
+                case DrillAnswered answered:
+                    if (drills.FirstOrDefault(d => d.SegmentId == answered.SegmentId)?.Flow.Version != answered.FlowVersion)
+                        _foreignFlows.Add(answered.SegmentId);
+                    Change(answered.SegmentId, s => s with { Inputs = [.. s.Inputs, answered.Input] });
+                    break;
+                case AttemptDropped dropped:
+                    Change(dropped.SegmentId, s => s with { Inputs = DrillInput.WithoutLastAttempt(s.Inputs) });
+                    break;
+                case TagsMended tags:
+                    Change(tags.SegmentId, s => s with { Inputs = DrillInput.WithTags(s.Inputs, tags.Attempt, tags.Tags) });
+                    break;
+            }
+        }
+
         public void Take(SessionEntry entry)
         {
             Advance(entry.At);
@@ -170,12 +258,9 @@ public sealed record SessionLog
                 case BallsCounted counted:
                     Change(counted.SegmentId, s => s with { Balls = Math.Max(0, (s.Balls ?? 0) + counted.Balls) });
                     break;
-                case DrillAnswered answered:
-                    if (drills.FirstOrDefault(d => d.SegmentId == answered.SegmentId)?.Flow.Version != answered.FlowVersion) _foreignFlows.Add(answered.SegmentId);
-                    Change(answered.SegmentId, s => s with { Inputs = [.. s.Inputs, answered.Input] });
-                    break;
-                case AttemptDropped dropped:
-                    Change(dropped.SegmentId, s => s with { Inputs = DrillInput.WithoutLastAttempt(s.Inputs) });
+                case DrillAnswered or AttemptDropped or TagsMended:
+                    TakeInput(entry);
+                    _scored.Add(DrillSegmentOf(entry)!.Value);
                     break;
                 case SegmentSettled settled:
                     if (_running?.SegmentId == settled.SegmentId) StopClock();
@@ -195,9 +280,6 @@ public sealed record SessionLog
                 case UnwellReported unwell:
                     _unwell ??= unwell.Feeling;
                     StopClock();
-                    break;
-                case TagsMended tags:
-                    Change(tags.SegmentId, s => s with { Inputs = DrillInput.WithTags(s.Inputs, tags.Attempt, tags.Tags) });
                     break;
                 case SessionOpened opened:
                     _recording = opened.Recording;
@@ -227,6 +309,7 @@ public sealed record SessionLog
             StartedAt = startedAt,
             FinishedAt = _finished,
             Running = _running,
+            ClockState = _running is null ? null : new ClockState(_seen, _stretch),
             Segments = [.. _order.Select(id => _segments[id]).Select(Scored)],
             Pain = [.. _pain.Select(Mended).OfType<PainReported>()],
             MendedPain = [.. _pain.Where(p => _mended.ContainsKey(p.Sequence)).Select(p => new MendedPain(p, Mended(p)))],
@@ -243,13 +326,14 @@ public sealed record SessionLog
 
         private SegmentLog Scored(SegmentLog segment)
         {
-            if (segment.Inputs.Count == 0) return segment;
+            if (!_scored.Contains(segment.SegmentId)) return segment;
+            if (segment.Inputs.Count == 0) return segment with { ResultStatus = null, DrillAttempts = 0, Result = null };
             var drill = _foreignFlows.Contains(segment.SegmentId) ? null : drills.FirstOrDefault(d => d.SegmentId == segment.SegmentId);
             // A trimmed drill was over at its own, smaller number, unless it was published before flows read theirs.
             var count = drill?.Flow.ReadsItsCount() != true ? null : _trim?.Kept.FirstOrDefault(k => k.SegmentId == segment.SegmentId)?.Attempts;
             var result = drill is null ? ProtocolResult.NotScored
                 : ((count is { } attempts ? drill.Protocol.WithCount(attempts) : null) ?? drill.Protocol).Score(segment.Inputs, drill.Seed);
-            return segment with { Result = result, DrillReading = result.Reading, DrillAttempts = result.Attempts };
+            return segment with { Result = result, ResultStatus = result.Status, DrillAttempts = result.Attempts };
         }
 
         private PainReported? Mended(PainReported report) => !_mended.TryGetValue(report.Sequence, out var mended)

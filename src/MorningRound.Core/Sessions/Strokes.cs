@@ -1,4 +1,6 @@
+using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
 

@@ -27,7 +27,7 @@ public static class Sample
 /// <summary>From one number to another.</summary>
 public readonly record struct Interval(double Low, double High)
 {
-    public bool Holds(double number) => number >= Low && number <= High;
+    public bool Contains(double number) => number >= Low && number <= High;
 }
 
 /// <summary>Rates and their doubt.</summary>

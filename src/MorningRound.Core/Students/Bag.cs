@@ -1,4 +1,4 @@
-using MorningRound.Core.Plans;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Students;
@@ -30,15 +30,6 @@ public sealed record BagClub
     public BallKind? Ball { get; init; }
 
     public HitFrom? From { get; init; }
-}
-
-/// <summary>The lengths of swing that a wedge grid has numbers for: the lead arm's hour, or full.</summary>
-public enum SwingLength
-{
-    HalfPastSeven,
-    Nine,
-    Ten,
-    Full,
 }
 
 /// <summary>One number of the wedge grid: a club, a swing length, and the carry it gives.</summary>

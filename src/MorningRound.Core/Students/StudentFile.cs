@@ -1,30 +1,9 @@
-using MorningRound.Core.Drills;
+using System.Text.Json.Serialization;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
-using MorningRound.Core.Plans;
-using MorningRound.Core.Sessions;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Students;
-
-/// <summary>How old a student is, as far as practice has to know.</summary>
-public enum AgeBand
-{
-    UnderTwelve,
-    TwelveToSeventeen,
-    Adult,
-    SixtyAndOver,
-}
-
-/// <summary>The schools of dividing a session that a coach can pick for a student.</summary>
-public enum Approach
-{
-    EvenSplit,
-    ThreeParts,
-    StepUp,
-    SlowBuild,
-    PlayIt,
-    Sharpen,
-}
 
 /// <summary>What is being changed, as a chain: the fault, what is measured of it, where that is now, and where it should be.</summary>
 public sealed record FocusChain
@@ -108,7 +87,7 @@ public sealed record Competition
 }
 
 /// <summary>The part of the file that is the student's own.</summary>
-public sealed record StudentsPart
+public sealed record StudentSection
 {
     /// <summary>Yards or metres, for everything that is not painted on a board.</summary>
     public LengthUnit Units { get; init; } = LengthUnit.Yards;
@@ -133,7 +112,7 @@ public sealed record StudentsPart
 }
 
 /// <summary>The part of the file that the coach keeps. Students read it.</summary>
-public sealed record CoachsPart
+public sealed record CoachSection
 {
     public AgeBand Age { get; init; } = AgeBand.Adult;
 
@@ -156,22 +135,21 @@ public sealed record CoachsPart
     public Guardian? Guardian { get; init; }
 }
 
-public enum TargetSide
-{
-    Left,
-    Right,
-}
-
 /// <summary>
 /// All that planning knows of a student beyond name, hand and level. Two parts: what the student keeps and what the coach
 /// keeps. A coach may change both, a student only the first.
 /// </summary>
 public sealed record StudentFile
 {
-    public StudentsPart Own { get; init; } = new();
+    public StudentSection Own { get; init; } = new();
 
-    public CoachsPart Coach { get; init; } = new();
+    public CoachSection Coach { get; init; } = new();
 
+    /// <summary>The numbers that drills fill in.</summary>
+    [JsonIgnore]
+    public PlayerNumbers Numbers => new(Coach.WedgeGrid);
+
+    /// <summary>Whether the student is under 18.</summary>
     public bool IsMinor => Coach.Age is AgeBand.UnderTwelve or AgeBand.TwelveToSeventeen;
 
     /// <summary>Whether a session may be published to the student: a minor needs a guardian who has consented.</summary>

@@ -1,6 +1,8 @@
 using MorningRound.Core.Calendar;
-using MorningRound.Core.Sessions;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Students;
 
@@ -24,7 +26,7 @@ public static class StudentFileRules
         return errors.Found;
     }
 
-    private static void CheckOwn(StudentsPart own, DateOnly today, FieldErrors errors)
+    private static void CheckOwn(StudentSection own, DateOnly today, FieldErrors errors)
     {
         const string path = "own";
         errors.Require(own.Units is LengthUnit.Yards or LengthUnit.Metres, $"{path}.units", "Yards or metres, please.")
@@ -56,7 +58,7 @@ public static class StudentFileRules
         }
     }
 
-    private static void CheckCoachs(CoachsPart coachs, DateOnly today, FieldErrors errors)
+    private static void CheckCoachs(CoachSection coachs, DateOnly today, FieldErrors errors)
     {
         const string path = "coach";
         errors.AllowText(coachs.Focus.Fault, $"{path}.focus.fault", LongestLine)

@@ -1,3 +1,5 @@
+using MorningRound.Core.Calendar;
+using MorningRound.Core.Plans.Trimming;
 using MorningRound.Core.Sessions;
 
 namespace MorningRound.Core.Weeks;
@@ -22,7 +24,7 @@ public enum Excuse
 }
 
 /// <summary>Where an assigned session stands.</summary>
-public enum Standing
+public enum SessionStatus
 {
     /// <summary>Still to come.</summary>
     Open,
@@ -62,7 +64,7 @@ public sealed record AssignedSession
     public Excuse? Excuse { get; init; }
 
     /// <summary>What the logs of this session add up to.</summary>
-    public required SessionCompletion Completion { get; init; }
+    public required CompletionFigures Completion { get; init; }
 
     /// <summary>Whether any log exists.</summary>
     public required bool HasLog { get; init; }
@@ -80,13 +82,13 @@ public sealed record AssignedSession
     public DateOnly Due => Day ?? Week.Sunday;
 
     /// <summary>Where the session stands on a day. A session set for a day can still be done later; then it is done.</summary>
-    public Standing StandingOn(DateOnly today)
+    public SessionStatus StatusOn(DateOnly today)
     {
-        if (Excuse is null && EndedByPain) return Standing.EndedByPain;
-        if (Excuse is not null || (HasLog && Completion.Fraction is null)) return Standing.Excused;
-        if (HasLog && !IsFinished && today <= Due) return Standing.UnderWay;
-        if (Completion.IsWhole) return Standing.Done;
-        if (Completion.DoneMinutes > 0) return IsTrimmed && IsFinished ? Standing.Trimmed : Standing.PartDone;
-        return today > Due || IsFinished ? Standing.Missed : Standing.Open;
+        if (Excuse is null && EndedByPain) return SessionStatus.EndedByPain;
+        if (Excuse is not null || (HasLog && Completion.Fraction is null)) return SessionStatus.Excused;
+        if (HasLog && !IsFinished && today <= Due) return SessionStatus.UnderWay;
+        if (Completion.IsWhole) return SessionStatus.Done;
+        if (Completion.DoneMinutes > 0) return IsTrimmed && IsFinished ? SessionStatus.Trimmed : SessionStatus.PartDone;
+        return today > Due || IsFinished ? SessionStatus.Missed : SessionStatus.Open;
     }
 }

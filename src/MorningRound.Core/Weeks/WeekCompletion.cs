@@ -52,7 +52,7 @@ public sealed record WeekCompletion
             DoneMinutes = counting.Sum(s => s.Completion.DoneMinutes),
             DueMinutes = due.Sum(s => s.Completion.PlannedMinutes),
             DueDoneMinutes = due.Sum(s => s.Completion.DoneMinutes),
-            Missed = due.Count(s => s.StandingOn(today) == Standing.Missed),
+            Missed = due.Count(s => s.StatusOn(today) == SessionStatus.Missed),
             Sessions = counting.Count,
             SessionsDone = counting.Count(s => s.Completion.IsWhole),
             ExtrasDone = sessions.Count(s => s.Requirement == Requirement.Extra && s.Completion.DoneMinutes > 0),

@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
+using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Accounts;
@@ -55,7 +56,7 @@ public static class AccountServices
             .AddPolicy(Policies.Coach, policy => policy.RequireClaim(
                 Caller.RoleClaim, nameof(AcademyRole.Owner), nameof(AcademyRole.Coach)))
             .AddPolicy(Policies.Student, policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Student)));
-        return services.AddScoped<InvitationBook>();
+        return services.AddScoped<InvitationService>();
     }
 
     private static Task Answer(HttpResponse response, int status)

@@ -1,5 +1,6 @@
 using System.Security.Claims;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Accounts;
 
@@ -26,9 +27,9 @@ public sealed record Caller(Guid AcademyId, AcademyRole Role, Guid? StudentId, s
     }
 
     /// <summary>Stops a student who asks for somebody else's things. The answer does not say whether they exist.</summary>
-    public void MustReach(Guid studentId, string what)
+    public void EnsureCanAccess(Guid studentId, string what)
     {
-        if (!IsCoach && studentId != StudentId) throw Refusal.NotFound(what);
+        if (!IsCoach && studentId != StudentId) throw ApiProblemException.NotFound(what);
     }
 }
 

@@ -1,11 +1,12 @@
-using MorningRound.Core;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
-using MorningRound.Core.Plans;
 using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Drills;
 
@@ -18,18 +19,18 @@ public static class DrillEndpoints
         var drills = api.MapGroup("/drills").WithTags("Drills").RequireAuthorization(Policies.Coach);
         drills.MapGet("/", FindAsync);
         drills.MapGet("/protocols", () => Protocols.All);
-        drills.MapPost("/check", (DrillTrial trial, Caller caller, DrillBook book, CancellationToken cancel) => book.CheckAsync(caller, trial, cancel));
+        drills.MapPost("/check", (DrillTrial trial, Caller caller, DrillService service, CancellationToken cancel) => service.CheckAsync(caller, trial, cancel));
         drills.MapPost("/score", Score);
-        drills.MapGet("/file", (Caller caller, DrillBook book, CancellationToken cancel) => book.ExportAsync(caller, cancel));
-        drills.MapPost("/file", (DrillFile file, Caller caller, DrillBook book, CancellationToken cancel) => book.ImportAsync(caller, file, cancel));
-        drills.MapGet("/{id:guid}", async (Guid id, Caller caller, DrillBook book, HttpResponse response, CancellationToken cancel) =>
-            Tagged(await book.GetAsync(caller, id, cancel), response));
-        drills.MapPut("/{id:guid}", async (
-                Guid id, Drill drill, RowVersion expected, Caller caller, DrillBook book, HttpResponse response, CancellationToken cancel) =>
-            Tagged(await book.SaveAsync(caller, id, drill, expected, cancel), response));
-        drills.MapDelete("/{id:guid}", async (Guid id, Caller caller, DrillBook book, CancellationToken cancel) =>
+        drills.MapGet("/file", (Caller caller, DrillService service, CancellationToken cancel) => service.ExportAsync(caller, cancel));
+        drills.MapPost("/file", (DrillFile file, Caller caller, DrillService service, CancellationToken cancel) => service.ImportAsync(caller, file, cancel));
+        drills.MapGet("/{id:guid}", (Guid id, Caller caller, DrillService service, CancellationToken cancel) =>
+            service.GetAsync(caller, id, cancel));
+        drills.MapPut("/{id:guid}", (
+                Guid id, Drill drill, RowVersion expected, Caller caller, DrillService service, CancellationToken cancel) =>
+            service.SaveAsync(caller, id, drill, expected, cancel));
+        drills.MapDelete("/{id:guid}", async (Guid id, RowVersion expected, Caller caller, DrillService service, CancellationToken cancel) =>
         {
-            await book.RemoveAsync(caller, id, cancel);
+            await service.RemoveAsync(caller, id, expected, cancel);
             return TypedResults.NoContent();
         });
         // The student's warm-up asks too.
@@ -38,35 +39,28 @@ public static class DrillEndpoints
 
     /// <summary>The shelf, as far as it fits what is asked. Names at hand are parted by commas; an empty list is nothing at hand.</summary>
     private static Task<IReadOnlyList<DrillSummary>> FindAsync(
-        Caller caller, DrillBook book, CancellationToken cancel, string text = "", string? area = null, string? intent = null, string? phase = null,
+        Caller caller, DrillService service, CancellationToken cancel, string text = "", string? area = null, string? intent = null, string? phase = null,
         string? place = null, int? minutes = null, string? protocol = null, string? atHand = null) =>
-        book.FindAsync(caller, new DrillSearch
+        service.FindAsync(caller, new DrillSearch
         {
-            Text = text.Length <= DrillRules.LongestName ? text : throw Refusal.Invalid("text", $"At most {DrillRules.LongestName} characters, please."),
-            Area = Named<Area>(area, "area"),
-            Intent = Named<Intent>(intent, "intent"),
-            Phase = Named<Phase>(phase, "phase"),
-            Place = Named<PlaceKind>(place, "place"),
+            Text = text.Length <= DrillRules.LongestName ? text : throw ApiProblemException.Invalid("text", $"At most {DrillRules.LongestName} characters, please."),
+            Area = QueryValues.Named<Area>(area, "area"),
+            Intent = QueryValues.Named<Intent>(intent, "intent"),
+            Phase = QueryValues.Named<Phase>(phase, "phase"),
+            Place = QueryValues.Named<PlaceKind>(place, "place"),
             Minutes = minutes,
             Protocol = protocol,
             AtHand = atHand is null ? null : EquipmentIn(atHand),
         }, cancel);
 
     private static List<Equipment> EquipmentIn(string names) =>
-        [.. names.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Select(name => Named<Equipment>(name, "atHand")!.Value)];
-
-    /// <summary>A name of the wire, such as <c>puttingGreen</c>; none where nothing was said.</summary>
-    private static T? Named<T>(string? name, string path)
-        where T : struct, Enum =>
-        string.IsNullOrEmpty(name) ? null
-        : Enum.TryParse<T>(name, ignoreCase: true, out var value) && Enum.IsDefined(value) && !char.IsAsciiDigit(name[0]) ? value
-        : throw Refusal.Malformed(path, $"There is nothing called {name} here.");
+        [.. names.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Select(name => QueryValues.Named<Equipment>(name, "atHand")!.Value)];
 
     private static ProtocolResult Score(ScoreInput input)
     {
         var errors = new FieldErrors().RequireAtMost(input.Inputs.Count, ScoreInput.MostInputs, "inputs").Include(input.Protocol.Check("protocol"));
         if (errors.Found.Count == 0 && input.Protocol.WhatIsMissing() is { } missing) errors.Require(false, "protocol", missing);
-        if (errors.Found.Count > 0) throw Refusal.Invalid(errors.Found);
+        if (errors.Found.Count > 0) throw ApiProblemException.Invalid(errors.Found);
         return input.Protocol.Score(input.Inputs, input.Seed);
     }
 
@@ -77,14 +71,8 @@ public static class DrillEndpoints
             .Require(input.Offsets.All(o => Math.Abs(o) <= 200), "offsets", "An offset lies within 200 to either side.")
             .Require(input.Distance is > 0 and <= 400, "distance", "A distance lies above 0 and up to 400.")
             .Require(input.Unit is LengthUnit.Yards or LengthUnit.Metres, "unit", "In yards or metres, please.");
-        if (errors.Found.Count > 0) throw Refusal.Invalid(errors.Found);
+        if (errors.Found.Count > 0) throw ApiProblemException.Invalid(errors.Found);
         var check = AimCheck.Of([.. input.Offsets.Select(o => input.Unit.Times(o))], new MarkedLength(input.Distance, input.Unit));
-        return new AimCheckView(check.Offset.Degrees, check.Scatter.Degrees, check.Correction?.Degrees, check.Words);
-    }
-
-    private static DrillView Tagged(DrillView drill, HttpResponse response)
-    {
-        response.Headers.ETag = RowVersion.ETag(drill.Version);
-        return drill;
+        return new AimCheckView(check.Offset.Degrees, check.Scatter.Degrees, check.Correction?.Degrees, check.Text);
     }
 }

@@ -1,5 +1,7 @@
+using System.Globalization;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
+using MorningRound.Core.Drills.Scoring;
 
 namespace MorningRound.Server.Hosting;
 
@@ -11,7 +13,7 @@ internal static class OpenApiShapes
         options.AddDocumentTransformer((document, _, _) =>
         {
             document.Info.Title = "Morning Round";
-            document.Info.Version = "v1";
+            document.Info.Version = ApiVersion.Current.ToString(CultureInfo.InvariantCulture);
             // The address of this server differs from run to run and says nothing about the API.
             document.Servers?.Clear();
             return Task.CompletedTask;
@@ -45,6 +47,9 @@ internal static class OpenApiShapes
             schema.Enum = [.. schema.Enum?.Where(name => name is not null) ?? []];
         }
 
+        // Parameters of a protocol are always sent whole, and so is a protocol that somebody writes: it begins as one that is.
+        if (typeof(ScoringProtocol).IsAssignableFrom(type) && schema.Properties is { } parameters)
+            schema.Required = parameters.Keys.ToHashSet();
         if (schema.Properties?.ContainsKey("kind") == true) (schema.Required ??= new HashSet<string>()).Add("kind");
     }
 }

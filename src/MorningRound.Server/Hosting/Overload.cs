@@ -25,7 +25,7 @@ internal static class Overload
         options.RejectionStatusCode = StatusCodes.Status503ServiceUnavailable;
         options.OnRejected = (rejected, _) =>
         {
-            rejected.HttpContext.Response.Headers.RetryAfter = DatabaseTrouble.RetryAfterSeconds;
+            rejected.HttpContext.Response.Headers.RetryAfter = DatabaseFailure.RetryAfterSeconds;
             return ValueTask.CompletedTask;
         };
     });

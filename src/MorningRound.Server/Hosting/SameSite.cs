@@ -1,3 +1,5 @@
+using MorningRound.Core.Units;
+
 namespace MorningRound.Server.Hosting;
 
 /// <summary>
@@ -10,7 +12,7 @@ internal static class SameSite
     {
         var request = context.Request;
         var safe = HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method) || HttpMethods.IsOptions(request.Method);
-        if (!safe && !FromHere(request)) throw Refusal.Forbidden("This came from another site.");
+        if (!safe && !FromHere(request)) throw ApiProblemException.Forbidden("This came from another site.");
         await next(context);
     });
 

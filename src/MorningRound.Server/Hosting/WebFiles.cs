@@ -32,10 +32,10 @@ internal static class WebFiles
         app.Map("/api/{**rest}", IResult (HttpContext context, EndpointDataSource endpoints) =>
             throw (MethodsAt(context, endpoints) switch
             {
-                [] => Refusal.NotFound("address"),
+                [] => ApiProblemException.NotFound("address"),
                 // The address takes this method, but not a body of this type: nothing else keeps a call from its endpoint.
-                var methods when methods.Contains(context.Request.Method) => Refusal.WrongType(),
-                var methods => Refusal.WrongMethod(context, methods),
+                var methods when methods.Contains(context.Request.Method) => ApiProblemException.WrongType(),
+                var methods => ApiProblemException.WrongMethod(context, methods),
             }))
             .AllowAnonymous().ExcludeFromDescription();
         app.MapFallbackToFile("index.html", new StaticFileOptions { OnPrepareResponse = Cache }).AllowAnonymous();

@@ -1,6 +1,8 @@
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Plans;
 
@@ -9,28 +11,23 @@ public static class PlanEndpoints
     public static void MapPlans(this IEndpointRouteBuilder api)
     {
         var plans = api.MapGroup("/plans").WithTags("Plans").RequireAuthorization(Policies.Coach);
-        plans.MapGet("/", (Caller caller, PlanBook book, CancellationToken cancel) => book.ListAsync(caller, cancel));
-        plans.MapPost("/check", (PlanCheckInput input, Caller caller, PlanDesk desk, CancellationToken cancel) => desk.CheckAsync(caller, input, cancel));
-        plans.MapPost("/fix", (PlanFixInput input, Caller caller, PlanDesk desk, CancellationToken cancel) => desk.FixAsync(caller, input, cancel));
-        plans.MapPost("/draft", (PlanDraftInput input, Caller caller, PlanDesk desk, CancellationToken cancel) => desk.DraftAsync(caller, input, cancel));
-        plans.MapPost("/calls", (ShotCallsInput input) => PlanDesk.Calls(input));
-        plans.MapGet("/templates", (Caller caller, PlanDesk desk) => desk.Templates(caller));
-        plans.MapGet("/context/{studentId:guid}", (Guid studentId, Caller caller, PlanDesk desk, CancellationToken cancel) => desk.ContextAsync(caller, studentId, cancel));
-        plans.MapGet("/{id:guid}", async (Guid id, Caller caller, PlanBook book, HttpResponse response, CancellationToken cancel) =>
-            Tagged(await book.GetAsync(caller, id, cancel), response));
-        plans.MapPut("/{id:guid}", async (
-                Guid id, SessionPlan plan, RowVersion expected, Caller caller, PlanBook book, HttpResponse response, CancellationToken cancel) =>
-            Tagged(await book.SaveAsync(caller, id, plan, expected, cancel), response));
-        plans.MapDelete("/{id:guid}", async (Guid id, Caller caller, PlanBook book, CancellationToken cancel) =>
+        plans.MapGet("/", (Caller caller, PlanService service, CancellationToken cancel, string text = "", string? area = null, string? order = null, int page = 0) =>
+            service.ListAsync(caller, new PlanSearch(text, QueryValues.Named<Area>(area, "area"), QueryValues.Named<PlanOrder>(order, "order") ?? PlanOrder.Changed, page), cancel));
+        plans.MapPost("/check", (PlanCheckInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) => workbench.CheckAsync(caller, input, cancel));
+        plans.MapPost("/fix", (PlanFixInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) => workbench.FixAsync(caller, input, cancel));
+        plans.MapPost("/draft", (PlanDraftInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) => workbench.DraftAsync(caller, input, cancel));
+        plans.MapPost("/calls", (ShotCallsInput input) => PlanWorkbenchService.Calls(input));
+        plans.MapGet("/templates", (Caller caller, PlanWorkbenchService workbench) => workbench.Templates(caller));
+        plans.MapGet("/context/{studentId:guid}", (Guid studentId, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) => workbench.ContextAsync(caller, studentId, cancel));
+        plans.MapGet("/{id:guid}", (Guid id, Caller caller, PlanService service, CancellationToken cancel) =>
+            service.GetAsync(caller, id, cancel));
+        plans.MapPut("/{id:guid}", (
+                Guid id, SessionPlan plan, RowVersion expected, Caller caller, PlanService service, CancellationToken cancel) =>
+            service.SaveAsync(caller, id, plan, expected, cancel));
+        plans.MapDelete("/{id:guid}", async (Guid id, RowVersion expected, Caller caller, PlanService service, CancellationToken cancel) =>
         {
-            await book.RemoveAsync(caller, id, cancel);
+            await service.RemoveAsync(caller, id, expected, cancel);
             return TypedResults.NoContent();
         });
-    }
-
-    private static PlanView Tagged(PlanView plan, HttpResponse response)
-    {
-        response.Headers.ETag = RowVersion.ETag(plan.Version);
-        return plan;
     }
 }

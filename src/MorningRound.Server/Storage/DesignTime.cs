@@ -6,6 +6,10 @@ namespace MorningRound.Server.Storage;
 /// <summary>Lets the migration tool build the model without a server or a database.</summary>
 internal sealed class DesignTime : IDesignTimeDbContextFactory<MorningRoundDb>
 {
-    public MorningRoundDb CreateDbContext(string[] args) =>
-        new(new DbContextOptionsBuilder<MorningRoundDb>().UseNpgsql("Host=127.0.0.1;Database=none").Options);
+    public MorningRoundDb CreateDbContext(string[] args)
+    {
+        var options = new DbContextOptionsBuilder<MorningRoundDb>();
+        MorningRoundDb.Configure(options, "Host=127.0.0.1;Database=none");
+        return new MorningRoundDb(options.Options);
+    }
 }

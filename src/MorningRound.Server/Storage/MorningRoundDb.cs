@@ -1,62 +1,56 @@
 using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
-using MorningRound.Server.Accounts;
-using MorningRound.Server.Drills;
-using MorningRound.Server.Places;
-using MorningRound.Server.Plans;
-using MorningRound.Server.Sessions;
-using MorningRound.Server.Students;
-using MorningRound.Server.Weeks;
+using Microsoft.EntityFrameworkCore.Metadata;
 
 namespace MorningRound.Server.Storage;
 
 /// <summary>
 /// The database. What people write is kept as versioned JSON documents, what is asked for is kept in columns. Ids are made by
-/// clients and are only unique inside their academy, so the academy leads every key.
+/// clients and are only unique inside their academy, so the academy leads every key. Each capability maps its own rows and adds its
+/// own sets to this type.
 /// </summary>
 public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
     : IdentityUserContext<Account, Guid>(options), IDataProtectionKeyContext
 {
     public DbSet<Academy> Academies => Set<Academy>();
 
-    public DbSet<Invitation> Invitations => Set<Invitation>();
-
-    public DbSet<SignIn> SignIns => Set<SignIn>();
-
-    public DbSet<StudentRow> Students => Set<StudentRow>();
-
-    public DbSet<StudentFileRow> StudentFiles => Set<StudentFileRow>();
-
-    public DbSet<StudentChangeRow> StudentChanges => Set<StudentChangeRow>();
-
-    public DbSet<PlaceRow> Places => Set<PlaceRow>();
-
-    public DbSet<DrillRow> Drills => Set<DrillRow>();
-
-    public DbSet<PlanRow> Plans => Set<PlanRow>();
-
-    public DbSet<AssignmentRow> Assignments => Set<AssignmentRow>();
-
-    public DbSet<SetDrillsRow> SetDrills => Set<SetDrillsRow>();
-
-    public DbSet<SessionLogRow> SessionLogs => Set<SessionLogRow>();
-
-    public DbSet<SessionEntryRow> SessionEntries => Set<SessionEntryRow>();
-
-    public DbSet<EntryConflictRow> EntryConflicts => Set<EntryConflictRow>();
-
-    public DbSet<DrillResultRow> DrillResults => Set<DrillResultRow>();
-
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
     protected override void OnModelCreating(ModelBuilder builder)
     {
         base.OnModelCreating(builder);
+        builder.Entity<IdentityUserClaim<Guid>>().ToTable("account_claims");
+        builder.Entity<IdentityUserLogin<Guid>>().ToTable("account_logins");
+        builder.Entity<IdentityUserToken<Guid>>().ToTable("account_tokens");
         builder.ApplyConfigurationsFromAssembly(typeof(MorningRoundDb).Assembly);
-        // Nothing that somebody did goes because something else was deleted. Only sign-ins go with their account.
-        var ours = builder.Model.GetEntityTypes().Where(t => t.ClrType.Namespace!.StartsWith(nameof(MorningRound), StringComparison.Ordinal) && t.ClrType != typeof(SignIn));
-        foreach (var key in ours.SelectMany(t => t.GetForeignKeys())) key.DeleteBehavior = DeleteBehavior.Restrict;
+        // Nothing that somebody did goes because something else was deleted, unless a mapping says so itself.
+        var ours = builder.Model.GetEntityTypes().Where(t => t.ClrType.Namespace!.StartsWith(nameof(MorningRound), StringComparison.Ordinal));
+        foreach (var key in ours.SelectMany(t => t.GetForeignKeys()).Where(k => k.FindAnnotation(GoesWithParent) is null))
+            key.DeleteBehavior = DeleteBehavior.Restrict;
+        NameLikeTheRest(builder.Model);
+    }
+
+    /// <summary>The framework's own part of the model is named before its tables are.</summary>
+    private static void NameLikeTheRest(IMutableModel model)
+    {
+        foreach (var type in model.GetEntityTypes())
+        {
+            foreach (var key in type.GetKeys()) key.SetName(key.GetName()!.Replace("asp_net_users", "accounts", StringComparison.Ordinal));
+            foreach (var key in type.GetForeignKeys())
+                key.SetConstraintName(key.GetConstraintName()!.Replace("asp_net_users", "accounts", StringComparison.Ordinal));
+        }
+
+        foreach (var index in model.FindEntityType(typeof(Account))!.GetIndexes())
+        {
+            index.SetDatabaseName(index.GetDatabaseName() switch
+            {
+                "EmailIndex" => "ix_accounts_normalized_email",
+                "UserNameIndex" => "ix_accounts_normalized_user_name",
+                var name => name,
+            });
+        }
     }
 
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder)
@@ -64,4 +58,11 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
         // Names of states stay readable in the database and survive a reordering of the code.
         configurationBuilder.Properties<Enum>().HaveConversion<string>().HaveMaxLength(24);
     }
+
+    /// <summary>Marks a foreign key whose rows are deleted with the row they belong to.</summary>
+    internal const string GoesWithParent = "MorningRound:GoesWithParent";
+
+    /// <summary>How the database is spoken to: the same in the server and for the migration tool.</summary>
+    internal static void Configure(DbContextOptionsBuilder options, string connection) =>
+        options.UseNpgsql(connection).UseSnakeCaseNamingConvention();
 }

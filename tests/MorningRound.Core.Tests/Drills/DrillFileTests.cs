@@ -1,8 +1,9 @@
 using System.Text.Json;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
-using MorningRound.Core.Plans;
+using MorningRound.Core.Serialization;
 using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 
@@ -43,7 +44,7 @@ public class DrillFileTests
         Club[] clubs = [Club.GapWedge, Club.SandWedge, Club.LobWedge];
         var student = new StudentFile
         {
-            Coach = new CoachsPart
+            Coach = new CoachSection
             {
                 WedgeGrid = [.. clubs.SelectMany(club => Enum.GetValues<SwingLength>().Select(swing =>
                     new WedgeNumber { Club = club, Swing = swing, Carry = new MarkedLength(60 + (10 * (int)swing), LengthUnit.Yards) }))],
@@ -52,7 +53,7 @@ public class DrillFileTests
         foreach (var drill in Shelf().Drills.Select(d => d.Drill))
         {
             foreach (var protocol in drill.Ladder.Select(r => r.Protocol).Append(drill.Protocol))
-                Assert.InRange(JsonSerializer.SerializeToUtf8Bytes(protocol.For(student).Compile(1), CoreJson.Options).Length, 100, 50_000);
+                Assert.InRange(JsonSerializer.SerializeToUtf8Bytes(protocol.For(student.Numbers).Compile(1), CoreJson.Options).Length, 100, 50_000);
         }
     }
 

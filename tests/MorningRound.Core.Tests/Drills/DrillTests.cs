@@ -3,8 +3,10 @@ using CsCheck;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Serialization;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Tests.Drills;
@@ -43,7 +45,7 @@ public class DrillTests
         Assert.Equal(4.6, Math.Round(check.Offset.Degrees, 1));
         Assert.Equal(-4.6, Math.Round(check.Correction!.Value.Degrees, 1));
         Assert.Equal(1.58, Math.Round(Math.Tan(check.Scatter.Radians) * 185, 2));
-        Assert.Equal("Today it goes 15 yd right at 185 yd: aim 4.6° further left. Check with five more.", check.Words);
+        Assert.Equal("Today it goes 15 yd right at 185 yd: aim 4.6° further left. Check with five more.", check.Text);
         // The same angle at 230 yd is 18.6 yd.
         Assert.Equal(18.6, Math.Round(check.Offset.OffsetAt(Length.FromYards(230)).Yards, 1));
     }
@@ -57,7 +59,7 @@ public class DrillTests
     {
         var check = AimCheck.Of([.. offsets.Select(Length.FromYards)], new MarkedLength(distance, LengthUnit.Yards));
         Assert.Null(check.Correction);
-        Assert.StartsWith("Nothing steady to correct", check.Words, StringComparison.Ordinal);
+        Assert.StartsWith("Nothing steady to correct", check.Text, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -158,7 +160,7 @@ public class DrillTests
         foreach (var (name, protocol) in GivenDrills.Every)
         {
             var text = JsonSerializer.Serialize(protocol, CoreJson.Options);
-            Assert.True(DrillText.Same(protocol, JsonSerializer.Deserialize<ScoringProtocol>(text, CoreJson.Options)!), name);
+            Assert.True(protocol.IsSameAs(JsonSerializer.Deserialize<ScoringProtocol>(text, CoreJson.Options)!), name);
             var flow = JsonSerializer.Serialize(protocol.Compile(1), CoreJson.Options);
             Assert.Equal(flow, JsonSerializer.Serialize(JsonSerializer.Deserialize<AttemptFlow>(flow, CoreJson.Options), CoreJson.Options));
         }

@@ -1,6 +1,9 @@
-using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Statistics;
+using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Tests.Drills;
 
@@ -29,7 +32,7 @@ public class FlowAgreementTests
         if (walk.MisfitAt != scored.MisfitAt) return $"misfit {walk.MisfitAt}, not {scored.MisfitAt}";
         if (scored.MisfitAt is not null) return null;
         if (walk.Attempts != scored.Attempts) return $"{walk.Attempts} attempts, not {scored.Attempts}";
-        if (walk.IsComplete != (scored.Reading == DrillReading.Complete)) return $"complete: {walk.IsComplete}, but {scored.Reading}";
+        if (walk.IsComplete != (scored.Status == ResultStatus.Complete)) return $"complete: {walk.IsComplete}, but {scored.Status}";
         return walk.Registers.Where(r => r.Key[0] != '_' && r.Value != scored.Counts.GetValueOrDefault(r.Key))
             .Select(r => $"{r.Key} {r.Value}, not {scored.Counts.GetValueOrDefault(r.Key)}")
             .FirstOrDefault();
@@ -62,9 +65,9 @@ public class FlowAgreementTests
         for (ulong seed = 1; seed <= 20; seed++)
         {
             var flow = protocol.Compile(seed);
-            var lot = new SplitMix64(seed);
-            var inputs = Play.Through(flow, lot, constancy: 0.5, mayStop: false);
-            var cut = (IReadOnlyList<DrillInput>)[.. inputs.Take(1 + lot.Below(inputs.Count))];
+            var random = new SplitMix64(seed);
+            var inputs = Play.Through(flow, random, constancy: 0.5, mayStop: false);
+            var cut = (IReadOnlyList<DrillInput>)[.. inputs.Take(1 + random.NextInt(inputs.Count))];
             var undone = DrillInput.WithoutLastAttempt(cut);
             Assert.True(undone.Count < cut.Count);
             var walk = FlowWalk.Of(flow, undone);
@@ -100,7 +103,7 @@ public class FlowAgreementTests
                 IReadOnlyList<DrillInput> spoilt = [.. inputs.Take(at), stranger.Attempt == 1 ? stranger with { Attempt = inputs[at].Attempt } : stranger, .. inputs.Skip(at)];
                 var scored = protocol.Score(spoilt, seed);
                 Assert.Equal(at, scored.MisfitAt);
-                Assert.Equal(DrillReading.DoesNotFit, scored.Reading);
+                Assert.Equal(ResultStatus.DoesNotFit, scored.Status);
                 Assert.Empty(scored.Counts);
                 Assert.Equal(at, FlowWalk.Of(flow, spoilt).MisfitAt);
             }
@@ -116,7 +119,7 @@ public class FlowAgreementTests
         IReadOnlyList<DrillInput> inputs = [new DrillStopped { Attempt = 1 }, new Tapped { Attempt = 1 }];
         Assert.Equal(1, FlowWalk.Of(flow, inputs).MisfitAt);
         Assert.Equal(1, protocol.Score(inputs, 1).MisfitAt);
-        Assert.Equal(DrillReading.Nothing, protocol.Score([inputs[0]], 1).Reading);
+        Assert.Equal(ResultStatus.Nothing, protocol.Score([inputs[0]], 1).Status);
         Assert.All(protocol.Score([inputs[0]], 1).Measures, m => Assert.Null(m.Value));
     }
 

@@ -1,6 +1,7 @@
-using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Statistics;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Tests.Drills;
 
@@ -81,19 +82,19 @@ public class FlowMutationTests
     private static IEnumerable<DrillInput> Alphabet(AttemptFlow flow, AttemptFlow mutant, FlowWalk walk)
     {
         var attempt = walk.Attempts + 1;
-        switch (walk.State!.Ask)
+        switch (walk.State!.Question)
         {
-            case AskChoice choice:
+            case FlowQuestionChoice choice:
                 return choice.Options.Select(o => new ChoiceMade { Attempt = attempt, Value = o.Value });
-            case AskNumber number:
+            case FlowQuestionNumber number:
                 var bounds = new[] { flow, mutant }.SelectMany(f => f.States.First(s => s.Name == walk.State.Name).Transitions)
                     .SelectMany(t => t.When ?? []).OfType<NumberIs>().SelectMany(n => new[] { n.Least, n.Most }).Append(number.Least + number.Step);
                 return bounds.SelectMany(b => new[] { b - number.Step, b, b + number.Step })
                     .Where(n => n >= number.Least && n <= number.Most && n % number.Step == 0).Distinct()
                     .Select(n => new NumberGiven { Attempt = attempt, Tenths = n });
-            case AskText:
+            case FlowQuestionText:
                 return [new TextWritten { Attempt = attempt, Text = "Words" }];
-            case AskTap:
+            case FlowQuestionTap:
                 return [new Tapped { Attempt = attempt }];
             default:
                 return [new TimerRanOut { Attempt = attempt }];
@@ -150,8 +151,8 @@ public class FlowMutationTests
 
     private static IEnumerable<FlowEffect> Mutants(FlowEffect effect)
     {
-        if (effect.Of == FlowOperand.Constant) yield return effect with { Number = effect.Number + 1 };
-        if (effect.Of == FlowOperand.Constant) yield return effect with { Number = effect.Number - 1 };
+        if (effect.Kind == FlowOperand.Constant) yield return effect with { Number = effect.Number + 1 };
+        if (effect.Kind == FlowOperand.Constant) yield return effect with { Number = effect.Number - 1 };
         yield return effect with { Negative = !effect.Negative };
         foreach (var change in Enum.GetValues<FlowChange>().Where(c => c != effect.Do)) yield return effect with { Do = change };
     }

@@ -1,8 +1,7 @@
-using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
-using MorningRound.Core.Plans;
-using MorningRound.Core.Students;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Tests.Drills;
@@ -119,17 +118,17 @@ internal static class Play
     /// Inputs for a whole drill. Each game has a habit, such as always missing or always the last answer; the constancy, 0 to 1,
     /// is how often it is kept to.
     /// </summary>
-    public static IReadOnlyList<DrillInput> Through(AttemptFlow flow, SplitMix64 lot, double constancy, bool mayStop)
+    public static IReadOnlyList<DrillInput> Through(AttemptFlow flow, SplitMix64 random, double constancy, bool mayStop)
     {
         var walk = FlowWalk.Of(flow);
         var inputs = new List<DrillInput>();
-        var habit = lot.Below(5);
+        var habit = random.NextInt(5);
         while (walk.State is { } state && inputs.Count < MostInputs)
         {
             var attempt = walk.Attempts + 1;
-            DrillInput input = mayStop && lot.Below(25) == 0
-                ? lot.Below(2) == 0 ? new DrillStopped { Attempt = attempt } : new TimeUp { Attempt = attempt }
-                : Answer(state, attempt, lot, habit, constancy);
+            DrillInput input = mayStop && random.NextInt(25) == 0
+                ? random.NextInt(2) == 0 ? new DrillStopped { Attempt = attempt } : new TimeUp { Attempt = attempt }
+                : Answer(state, attempt, random, habit, constancy);
             inputs.Add(input);
             walk = walk.Take(input);
             Assert.Null(walk.MisfitAt);
@@ -138,21 +137,21 @@ internal static class Play
         return inputs;
     }
 
-    private static DrillInput Answer(FlowState state, int attempt, SplitMix64 lot, int habit, double constancy)
+    private static DrillInput Answer(FlowState state, int attempt, SplitMix64 random, int habit, double constancy)
     {
-        int Chosen(int of) => lot.Unit() >= constancy ? lot.Below(of)
-            : habit switch { 0 => 0, 1 => of - 1, 2 => lot.Below(6) == 0 ? lot.Below(of) : 0, _ => (state.Name.Sum(c => c) + habit) % of };
-        switch (state.Ask)
+        int Chosen(int of) => random.NextDouble() >= constancy ? random.NextInt(of)
+            : habit switch { 0 => 0, 1 => of - 1, 2 => random.NextInt(6) == 0 ? random.NextInt(of) : 0, _ => (state.Name.Sum(c => c) + habit) % of };
+        switch (state.Question)
         {
-            case AskChoice choice:
+            case FlowQuestionChoice choice:
                 return new ChoiceMade { Attempt = attempt, Value = choice.Options[Chosen(choice.Options.Count)].Value };
-            case AskNumber number:
+            case FlowQuestionNumber number:
                 var sorts = Numbers(state, number);
                 var sort = sorts[Chosen(sorts.Count)];
-                return new NumberGiven { Attempt = attempt, Tenths = sort[lot.Below(sort.Count)] };
-            case AskText:
+                return new NumberGiven { Attempt = attempt, Tenths = sort[random.NextInt(sort.Count)] };
+            case FlowQuestionText:
                 return new TextWritten { Attempt = attempt, Text = "Last hole, one shot ahead" };
-            case AskTap:
+            case FlowQuestionTap:
                 return new Tapped { Attempt = attempt };
             default:
                 return new TimerRanOut { Attempt = attempt };
@@ -160,7 +159,7 @@ internal static class Play
     }
 
     /// <summary>Numbers at, just inside and just outside every bound of a state, and a few others, sorted by the guard they meet.</summary>
-    private static List<List<int>> Numbers(FlowState state, AskNumber asked)
+    private static List<List<int>> Numbers(FlowState state, FlowQuestionNumber asked)
     {
         var guards = state.Transitions.SelectMany(t => t.When ?? []).OfType<NumberIs>().Distinct().ToList();
         return [.. guards.SelectMany(g => new[] { g.Least, g.Most, (g.Least + g.Most) / 2 })

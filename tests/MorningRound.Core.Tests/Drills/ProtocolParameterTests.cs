@@ -1,8 +1,6 @@
-using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
-using MorningRound.Core.Plans;
-using MorningRound.Core.Students;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Tests.Drills;
@@ -126,7 +124,7 @@ public class ProtocolParameterTests
             Version = 1,
             Registers = registers,
             Start = "s",
-            States = [new FlowState { Name = "s", Prompt = new FlowText("?"), Ask = new AskTap("Tap"), Transitions = [new FlowTransition()] }],
+            States = [new FlowState { Name = "s", Prompt = new FlowText("?"), Question = new FlowQuestionTap("Tap"), Transitions = [new FlowTransition()] }],
             Displays = [new FlowText("{0}", [value])],
         };
         string Shown(FlowValue value, params FlowRegister[] registers) => FlowWalk.Of(Flow(value, registers)).Displays.Single();

@@ -1,5 +1,6 @@
-using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Students;
 using MorningRound.Core.Units;
@@ -21,8 +22,8 @@ public class ScoringTests
         Assert.Equal(20, game.PlannedAttempts);
         Assert.Equal(-10, game.Score(Putts(M(20)), 1).Counts["score"]);
         Assert.Equal(10, game.Score(Putts(X(20)), 1).Counts["score"]);
-        Assert.Equal(DrillReading.Complete, game.Score(Putts(M(20)), 1).Reading);
-        Assert.Equal("10 under par after 20 putts.", game.Score(Putts(M(20)), 1).Words);
+        Assert.Equal(ResultStatus.Complete, game.Score(Putts(M(20)), 1).Status);
+        Assert.Equal("10 under par after 20 putts.", game.Score(Putts(M(20)), 1).Text);
     }
 
     [Fact]
@@ -52,9 +53,9 @@ public class ScoringTests
     public void A_step_ladder_ends_at_the_top_or_after_its_climbs_the_unfinished_one_included()
     {
         var short3 = new StepLadder { Top = 16, Climbs = 2 };
-        Assert.Equal(DrillReading.Complete, short3.Score(Inputs("1 | 1 | 1"), 1).Reading);
+        Assert.Equal(ResultStatus.Complete, short3.Score(Inputs("1 | 1 | 1"), 1).Status);
         var twice = short3.Score(Inputs("3 =5 | 1 | 3 =5"), 1);
-        Assert.Equal((DrillReading.Complete, 2, 10), (twice.Reading, twice.Counts["climbs"], twice.Counts["furthest"]));
+        Assert.Equal((ResultStatus.Complete, 2, 10), (twice.Status, twice.Counts["climbs"], twice.Counts["furthest"]));
         Assert.Equal(2, short3.Score(Inputs("3 =5 | 1 | stop"), 1).Counts["climbs"]);
         Assert.True(short3.Compare(short3.Score(Inputs("1 | 1 | 1"), 1), twice) > 0);
     }
@@ -79,7 +80,7 @@ public class ScoringTests
         var scored = new MakeRate { Attempts = 30, Make = "Inside the fairway" }.Score(Putts(M(20) + X(10)), 1);
         Assert.Equal(66.67, scored.Value("share")!.Value, 2);
         // Wilson 1927 for 20 of 30: 0.4878 to 0.8077.
-        Assert.Equal("20 of 30: somewhere from 49 to 81 %.", scored.Words);
+        Assert.Equal("20 of 30: somewhere from 49 to 81 %.", scored.Text);
     }
 
     [Fact]
@@ -87,8 +88,8 @@ public class ScoringTests
     {
         var streak = new Streak { Length = 20 };
         var scored = streak.Score(Putts(M(19) + "x" + M(20)), 1);
-        Assert.Equal((DrillReading.Complete, 20, 40), (scored.Reading, scored.Counts["best"], scored.Counts["attempts"]));
-        Assert.Equal("Best run 19 of 20 asked, in 20 attempts.", streak.Score(Putts(M(19) + "x"), 1).Words);
+        Assert.Equal((ResultStatus.Complete, 20, 40), (scored.Status, scored.Counts["best"], scored.Counts["attempts"]));
+        Assert.Equal("Best run 19 of 20 asked, in 20 attempts.", streak.Score(Putts(M(19) + "x"), 1).Text);
         Assert.True(streak.Compare(scored, streak.Score(Putts(M(19)), 1)) > 0);
     }
 
@@ -97,8 +98,8 @@ public class ScoringTests
     {
         var pitches = new Streak { Length = 2, Cap = 10, Make = "Inside two steps" };
         Assert.Equal(4, pitches.Score(Putts("MxMM"), 1).Attempts);
-        Assert.Equal(DrillReading.DoesNotFit, pitches.Score(Putts("MxMMM"), 1).Reading);
-        Assert.Equal(DrillReading.Complete, pitches.Score(Putts("MxMxMxMxMx"), 1).Reading);
+        Assert.Equal(ResultStatus.DoesNotFit, pitches.Score(Putts("MxMMM"), 1).Status);
+        Assert.Equal(ResultStatus.Complete, pitches.Score(Putts("MxMxMxMxMx"), 1).Status);
     }
 
     [Fact]
@@ -130,7 +131,7 @@ public class ScoringTests
         var grid = Grid(3);
         var scored = grid.Score(Inputs("=55 stock | =61 stock | =80 stock | =82 stock | =80 altered | =112 altered"), 1);
         Assert.Equal((2, 6, 2), (scored.Counts["hits"], scored.Counts["balls"], scored.Counts["altered"]));
-        Assert.Equal(DrillReading.Complete, scored.Reading);
+        Assert.Equal(ResultStatus.Complete, scored.Status);
         // A shot altered to reach the number is no stock carry.
         Assert.Equal([800, 820], scored.Samples["sand wedge, full"]);
         Assert.False(scored.Samples.ContainsKey("pitching wedge, 10:00"));
@@ -144,7 +145,7 @@ public class ScoringTests
         Assert.Throws<InvalidOperationException>(() => open.Compile(1));
         var file = new StudentFile
         {
-            Coach = new CoachsPart
+            Coach = new CoachSection
             {
                 WedgeGrid =
                 [
@@ -153,7 +154,7 @@ public class ScoringTests
                 ],
             },
         };
-        var filled = (CarryGrid)open.For(file);
+        var filled = (CarryGrid)open.For(file.Numbers);
         Assert.Null(filled.WhatIsMissing());
         Assert.Equal([109.36, 45], filled.Cells.Select(c => Math.Round(c.Carry!.Value, 2)));
     }
@@ -163,7 +164,7 @@ public class ScoringTests
     {
         var rating = new BallRating { Rated = "Tension in the trail hand" };
         var scored = rating.Score(Inputs("=8 tap | =8 tap | =7 tap | =8 tap | =7 tap | =6 | =6 | =7 tap | =4 breathed | stop"), 1);
-        Assert.Equal(DrillReading.Stopped, scored.Reading);
+        Assert.Equal(ResultStatus.Stopped, scored.Status);
         Assert.Equal((6.78, 7.67, 5.67, 4.0), (Round("mean"), Round("firstThree"), Round("lastThree"), Round("lowest")));
         Assert.Equal(1, scored.Counts["breathed"]);
         Assert.Empty(rating.GoalMeasures);
@@ -178,7 +179,7 @@ public class ScoringTests
         var scored = guesses.Score(Inputs("=22 =20 | =33 =30 | =12 =10"), 1);
         // Guess minus measured: 2, 3, 2; by hand the mean is 2.33 and the sample SD 0.58; 10 % of 20, 30 and 10 is 2, 3 and 1.
         Assert.Equal((2.33, 0.58, 66.67), (Round("biasLength"), Round("spreadLength"), Round("withinLength")));
-        Assert.Equal("You over-read length by 2.3 ft; 2 of 3 within tolerance.", scored.Words);
+        Assert.Equal("You over-read length by 2.3 ft; 2 of 3 within tolerance.", scored.Text);
 
         double Round(string measure) => Math.Round(scored.Value(measure)!.Value, 2);
     }
@@ -207,7 +208,7 @@ public class ScoringTests
     {
         var circles = new ProximityLevels { Stations = [new ProximityStation { Club = Club.SandWedge }, new ProximityStation { Club = Club.Iron9 }], RadiiFeet = [9, 6] };
         var scored = circles.Score(Inputs("=9 | =8.9 | =5 | =6.1 | =7 | =1 | =6 | =12"), 1);
-        Assert.Equal((DrillReading.Complete, 1), (scored.Reading, scored.Counts["passed"]));
+        Assert.Equal((ResultStatus.Complete, 1), (scored.Status, scored.Counts["passed"]));
         // By hand: (9 + 8.9 + 5 + 6.1 + 7 + 1 + 6 + 12) ÷ 8 = 6.875.
         Assert.Equal(6.875, scored.Value("mean")!.Value, 9);
     }
@@ -219,16 +220,16 @@ public class ScoringTests
         var path = new MeasuredShots { What = "club path", Unit = "°", Least = -2, Most = 2, Shots = 5, StartedAt = -7 };
         var scored = path.Score(Numbers(-3, -1, 0, 2, 2.1), 1);
         Assert.Equal((60, 0.02), (scored.Value("share"), Math.Round(scored.Value("mean")!.Value, 3)));
-        Assert.Equal("Mean 0.0 °, from −7.0 at the start; in the band 3 of 5: somewhere from 23 to 88 %.", scored.Words);
+        Assert.Equal("Mean 0.0 °, from −7.0 at the start; in the band 3 of 5: somewhere from 23 to 88 %.", scored.Text);
     }
 
     [Fact]
     public void Five_balls_at_a_target_end_in_the_days_aim()
     {
         var check = new MeasuredShots { What = "left or right", Unit = "yd", Least = -8, Most = 8, Shots = 5, AimDistance = 185 };
-        Assert.Equal("Today it goes 15 yd right at 185 yd: aim 4.6° further left. Check with five more.", check.Score(Numbers(13, 16, 15, 17, 14), 1).Words);
-        Assert.Equal("Nothing steady to correct. Aim where you always aim.", check.Score(Numbers(-20, 25, 5, -15, 20), 1).Words);
-        Assert.Equal("Too few balls to say where it goes today.", check.Score(Numbers(13, 16), 1).Words);
+        Assert.Equal("Today it goes 15 yd right at 185 yd: aim 4.6° further left. Check with five more.", check.Score(Numbers(13, 16, 15, 17, 14), 1).Text);
+        Assert.Equal("Nothing steady to correct. Aim where you always aim.", check.Score(Numbers(-20, 25, 5, -15, 20), 1).Text);
+        Assert.Equal("Too few balls to say where it goes today.", check.Score(Numbers(13, 16), 1).Text);
         Assert.Equal(["p.unit"], (check with { Unit = "°" }).Check("p").Select(e => e.Path));
     }
 
@@ -236,7 +237,7 @@ public class ScoringTests
     public void A_rehearsed_scenario_judges_the_behaviour_beside_the_putt()
     {
         var scored = new RehearsedScenario { Scenarios = 3 }.Score(Inputs("words timer tap made =8 | words timer tap missed =9 | words timer tap missed =7"), 1);
-        Assert.Equal((DrillReading.Complete, 1, 8.0), (scored.Reading, (int)scored.Value("made")!, scored.Value("behaved")!.Value));
+        Assert.Equal((ResultStatus.Complete, 1, 8.0), (scored.Status, (int)scored.Value("made")!, scored.Value("behaved")!.Value));
     }
 
     [Fact]
@@ -260,7 +261,7 @@ public class ScoringTests
             if (protocol.Harder() is not { } harder) continue;
             Assert.True(harder.Check("protocol").Count == 0, name);
             Assert.True(harder.Easier() is not null, name);
-            Assert.False(DrillText.Same(harder, protocol), name);
+            Assert.False(harder.IsSameAs(protocol), name);
         }
     }
 

@@ -1,6 +1,7 @@
 using System.Text.Json;
-using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Serialization;
+using MorningRound.Core.Statistics;
 
 namespace MorningRound.Core.Tests.Drills;
 

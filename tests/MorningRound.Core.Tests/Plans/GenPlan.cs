@@ -1,4 +1,5 @@
 using CsCheck;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
 

@@ -1,6 +1,8 @@
 using System.Text.Json;
 using CsCheck;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Serialization;
 
 namespace MorningRound.Core.Tests.Plans;
 

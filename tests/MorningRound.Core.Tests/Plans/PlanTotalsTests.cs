@@ -1,5 +1,5 @@
 using CsCheck;
-using MorningRound.Core.Places;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 
 namespace MorningRound.Core.Tests.Plans;

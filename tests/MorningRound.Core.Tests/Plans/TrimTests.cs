@@ -4,11 +4,17 @@ using CsCheck;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
-using MorningRound.Core.Plans.Check;
+using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Plans.Drafting;
+using MorningRound.Core.Plans.Trimming;
+using MorningRound.Core.Serialization;
+using MorningRound.Core.Statistics;
 using MorningRound.Core.Tests.Drills;
-using MorningRound.Core.Tests.Plans.Check;
-using static MorningRound.Core.Tests.Plans.Check.GivenPlan;
+using MorningRound.Core.Tests.Plans.Checks;
+using static MorningRound.Core.Tests.Plans.Checks.GivenPlan;
 
 namespace MorningRound.Core.Tests.Plans;
 
@@ -47,7 +53,7 @@ public sealed class TrimTests
     [Fact]
     public void The_least_priority_falls_out_whole_first()
     {
-        var plan = Clean with { Frame = new PlanFrame(), Segments = [Stretch, HalfSwings, Technique, CalledIrons with { Priority = 3 }, Holes with { Priority = 1 }] };
+        var plan = Clean with { Constraints = new PlanConstraints(), Segments = [Stretch, HalfSwings, Technique, CalledIrons with { Priority = 3 }, Holes with { Priority = 1 }] };
         var trimmed = At(plan, 40, null)!;
         Assert.Equal([CalledIrons.Id], trimmed.Dropped);
         Assert.StartsWith("“Called irons” falls out", Assert.Single(trimmed.Reasons));
@@ -56,7 +62,7 @@ public sealed class TrimTests
     [Fact]
     public void Where_everything_is_of_one_priority_all_of_it_is_shortened()
     {
-        var trimmed = At(Clean with { Frame = new PlanFrame(), Segments = [Stretch, Technique, CalledIrons, Holes] }, 30, null)!;
+        var trimmed = At(Clean with { Constraints = new PlanConstraints(), Segments = [Stretch, Technique, CalledIrons, Holes] }, 30, null)!;
         Assert.Empty(trimmed.Dropped);
         Assert.Equal("Everything is shortened in proportion, to 30 minutes.", Assert.Single(trimmed.Reasons));
     }
@@ -87,7 +93,7 @@ public sealed class TrimTests
     {
         // By hand: 15 minutes in 6 are two fifths; of 4 holes 1.6, of 20 balls 8, of 10 attempts 4.
         var counted = Technique with { Drill = new PlannedDrill { DrillId = IdOf(70), Drill = Counting(10) } };
-        var trim = PlanTrim.Of(Clean with { Frame = new PlanFrame(), Segments = [counted, Holes] }, Context);
+        var trim = PlanTrim.Of(Clean with { Constraints = new PlanConstraints(), Segments = [counted, Holes] }, Context);
         var trimmed = trim.At(12, null, Nothing)!;
         Assert.Equal(new TrimmedSegment(counted.Id, 6, 8, null, 4), trimmed.Kept[0]);
         Assert.Equal(2, trimmed.Kept[1].Holes);
@@ -110,7 +116,7 @@ public sealed class TrimTests
     public void What_is_left_out_because_it_hurts_frees_its_minutes_for_the_rest()
     {
         // The minutes of all but the technique: with it they cost the called irons, without it they are enough.
-        var plan = Clean with { Frame = new PlanFrame(), Segments = [Stretch, HalfSwings, Technique, CalledIrons with { Priority = 3 }, Holes with { Priority = 1 }] };
+        var plan = Clean with { Constraints = new PlanConstraints(), Segments = [Stretch, HalfSwings, Technique, CalledIrons with { Priority = 3 }, Holes with { Priority = 1 }] };
         var whole = plan.Segments.Sum(s => s.Minutes) - Technique.Minutes;
         Assert.Contains(CalledIrons.Id, At(plan, whole, null)!.Dropped);
         Assert.Null(At(plan, whole, null, Technique.Id));
@@ -125,7 +131,7 @@ public sealed class TrimTests
     {
         // Common practice, no source: the body first, then small shots, then longer ones.
         var upTheBag = HalfSwings with { Id = IdOf(72), Title = "Up the bag", Swing = SwingSize.Full };
-        var trimmed = At(Clean with { Frame = new PlanFrame(), Segments = [Stretch, HalfSwings, upTheBag, Technique, CalledIrons, Holes] }, 30, null)!;
+        var trimmed = At(Clean with { Constraints = new PlanConstraints(), Segments = [Stretch, HalfSwings, upTheBag, Technique, CalledIrons, Holes] }, 30, null)!;
         Assert.Equal([upTheBag.Id], trimmed.Dropped);
         Assert.Equal("“Up the bag” falls out: the warm-up before it is enough for a shorter session.", trimmed.Reasons[0]);
     }
@@ -146,7 +152,7 @@ public sealed class TrimTests
             var leftOut = plan.Segments.Where((_, i) => (bits >> i & 1) == 1).Select(s => s.Id).ToHashSet();
             if (At(plan, minutes, balls, leftOut) is not { } trimmed) return;
             Assert.True(trimmed.Kept.Sum(k => k.Minutes) <= minutes);
-            Assert.True(trimmed.Kept.Where(k => plan.Practice().Any(s => s.Id == k.SegmentId && s.Place == Core.Places.PlaceKind.Range)).Sum(k => k.Balls) <= balls);
+            Assert.True(trimmed.Kept.Where(k => plan.Practice().Any(s => s.Id == k.SegmentId && s.Place == PlaceKind.Range)).Sum(k => k.Balls) <= balls);
             Assert.Equal(plan.Segments.Select(s => s.Id).Except(leftOut).Order(), trimmed.Kept.Select(k => k.SegmentId).Concat(trimmed.Dropped).Order());
             Assert.Equal(trimmed.Kept.All(k => k.Minutes == plan.Segments.Single(s => s.Id == k.SegmentId).Minutes),
                 !trimmed.Reasons.Any(r => r.Contains("in proportion", StringComparison.Ordinal)));
@@ -159,7 +165,7 @@ public sealed class TrimTests
         {
             if (At(plan, minutes, balls) is not { } trimmed) return;
             Assert.True(trimmed.Kept.Sum(k => k.Minutes) <= minutes);
-            Assert.True(trimmed.Kept.Where(k => plan.Practice().Any(s => s.Id == k.SegmentId && s.Place == Core.Places.PlaceKind.Range)).Sum(k => k.Balls) <= balls);
+            Assert.True(trimmed.Kept.Where(k => plan.Practice().Any(s => s.Id == k.SegmentId && s.Place == PlaceKind.Range)).Sum(k => k.Balls) <= balls);
             Assert.All(trimmed.Kept, k => Assert.True(k.Minutes >= 1));
             Assert.NotEmpty(trimmed.Reasons);
             Assert.Equal(plan.Segments.Select(s => s.Id).Order(), trimmed.Kept.Select(k => k.SegmentId).Concat(trimmed.Dropped).Order());
@@ -181,7 +187,7 @@ public sealed class TrimTests
             var walk = FlowWalk.Of(flow, inputs);
             Assert.Equal((true, attempts), (walk.IsComplete, walk.Attempts));
             var result = protocol.WithCount(attempts)!.Score(inputs, 9);
-            Assert.Equal((DrillReading.Complete, attempts), (result.Reading, result.Attempts));
+            Assert.Equal((ResultStatus.Complete, attempts), (result.Status, result.Attempts));
             Assert.Contains(walk.Displays, d => d.Contains(attempts.ToString(CultureInfo.InvariantCulture), StringComparison.Ordinal));
         }
     }
@@ -232,7 +238,7 @@ public sealed class TrimTests
         Criterion = "Ball first",
         Phases = [Phase.Block],
         Intents = [Intent.Technique],
-        Places = [Core.Places.PlaceKind.Range],
+        Places = [PlaceKind.Range],
         UsualMinutes = 15,
         UsualBalls = 20,
         SetUp = "A line on the ground.",

@@ -1,6 +1,7 @@
 using CsCheck;
-using MorningRound.Core.Drills;
-using MorningRound.Core.Plans;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Places;
+using MorningRound.Core.Plans.Drafting;
 
 namespace MorningRound.Core.Tests.Plans;
 
@@ -39,7 +40,7 @@ public sealed class WarmUpTests
     public void In_five_minutes_there_is_no_full_swing()
     {
         var parts = Round(5);
-        Assert.DoesNotContain(parts, p => p.Swing == SwingSize.Full || p.Place == MorningRound.Core.Places.PlaceKind.Range);
+        Assert.DoesNotContain(parts, p => p.Swing == SwingSize.Full || p.Place == PlaceKind.Range);
         Assert.Equal((2, 2), (parts.Single(p => p.Area == Area.Putting).Minutes, parts.Single(p => p.Area == Area.Chip).Minutes));
     }
 
@@ -61,7 +62,7 @@ public sealed class WarmUpTests
 
     [Fact]
     public void Everything_is_said_in_lead_and_trail_words_so_that_it_holds_for_either_hand() =>
-        Assert.All(Enumerable.Range(5, 60).SelectMany(m => Round(m)), p => Assert.DoesNotMatch(@"\b(left|right)\b(?! behind)", p.Words));
+        Assert.All(Enumerable.Range(5, 60).SelectMany(m => Round(m)), p => Assert.DoesNotMatch(@"\b(left|right)\b(?! behind)", p.Text));
 
     [Fact]
     public void Shorter_than_five_minutes_is_no_warm_up() => Assert.Throws<ArgumentOutOfRangeException>(() => Round(4));

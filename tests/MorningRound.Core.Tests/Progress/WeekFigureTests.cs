@@ -23,7 +23,7 @@ public class WeekFigureTests
     {
         var first = Log((0, Entered(1)), (20, Counted(1, 30)), (25, Pain(2)), (30, Finished()));
         var second = Log((0, Entered(1)), (10, Counted(1, 5)), (12, Pain(3)), (15, Finished()));
-        var figure = WeekFigure.Of(Week, [Assigned(60, 45)], [first, second], [new Strokes(30, 30, false), new Strokes(5, 0, true)], Week.Sunday);
+        var figure = WeekFigure.Of(Week, [Assigned(60, 45)], [SessionFigures.Of([first], new Strokes(30, 30, false)), SessionFigures.Of([second], new Strokes(5, 0, true))], Week.Sunday);
         Assert.Equal(45, figure.MinutesPractised, 10);
         Assert.Equal(new Strokes(35, 30, true), figure.Strokes);
         Assert.Equal(3, figure.WorstPain);
@@ -33,7 +33,7 @@ public class WeekFigureTests
     [Fact]
     public void A_week_without_practice_has_no_ratings_and_no_pain()
     {
-        var figure = WeekFigure.Of(Week, [], [], [], Week.Sunday);
+        var figure = WeekFigure.Of(Week, [], [], Week.Sunday);
         Assert.Null(figure.WorstPain);
         Assert.Equal(new MeanRatings(null, null, null, null, null), figure.Ratings);
     }

@@ -1,11 +1,16 @@
 using System.IO.Compression;
 using System.Text.Json;
 using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Trimming;
+using MorningRound.Core.Serialization;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
 using MorningRound.Core.Tests.Drills;
+using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Tests.Sessions;
 
@@ -17,15 +22,15 @@ public class DrillLogTests
         Drill = new PlannedDrill { DrillId = Given.Id(9), Drill = DrillTests.Gate with { Protocol = protocol } },
     };
 
-    private static (SessionPlan Plan, IReadOnlyList<SetDrill> Drills) Set(ScoringProtocol protocol)
+    private static (SessionPlan Plan, IReadOnlyList<PublishedDrill> Drills) Set(ScoringProtocol protocol)
     {
         var plan = Given.Plan(Segment(protocol));
-        var (drills, errors) = SetDrill.Of(plan, new StudentFile(), Given.Id(7));
+        var (drills, errors) = PublishedDrill.Of(plan, new StudentFile(), Given.Id(7));
         Assert.Empty(errors);
         return (plan, drills);
     }
 
-    private static SessionLog Log(IReadOnlyList<SetDrill> drills, params IEnumerable<SessionEntry> entries) =>
+    private static SessionLog Log(IReadOnlyList<PublishedDrill> drills, params IEnumerable<SessionEntry> entries) =>
         SessionLog.From(entries.Select((e, i) => e with { Sequence = i + 1, At = Given.Nine.AddMinutes(i / 10.0) }), drills);
 
     private static IEnumerable<SessionEntry> Answered(IEnumerable<DrillInput> inputs, int version = 1) =>
@@ -75,7 +80,7 @@ public class DrillLogTests
                      Log([], Answered(GivenDrills.Putts("MM"))),
                  })
         {
-            Assert.Equal(DrillReading.DoesNotFit, log.Segments[0].Result!.Reading);
+            Assert.Equal(ResultStatus.DoesNotFit, log.Segments[0].Result!.Status);
             Assert.NotEmpty(log.Segments[0].Inputs);
             Assert.All(log.Segments[0].Result!.Measures, m => Assert.Null(m.Value));
             Assert.Equal(0, Fraction(plan, log));
@@ -87,7 +92,7 @@ public class DrillLogTests
     {
         var calls = new CalledShots { Clubs = [Club.Iron7, Club.Hybrid, Club.Driver], Calls = 12 };
         var plan = Given.Plan(Segment(calls));
-        string First(int assignment) => string.Join('|', SetDrill.Of(plan, new StudentFile(), Given.Id(assignment)).Drills[0].Flow.States.Select(s => s.Prompt.Text));
+        string First(int assignment) => string.Join('|', PublishedDrill.Of(plan, new StudentFile(), Given.Id(assignment)).Drills[0].Flow.States.Select(s => s.Prompt.Text));
         Assert.Equal(First(1), First(1));
         Assert.NotEqual(First(1), First(2));
     }
@@ -97,13 +102,13 @@ public class DrillLogTests
     {
         var (_, drills) = Set(new CalledShots { Clubs = [Club.Iron7, Club.Hybrid], Calls = 4 });
         IEnumerable<SessionEntry> trimmed = [new SessionTrimmed { Kept = [new TrimmedSegment(Given.Id(1), 10, 10, null, 2)], Sequence = 0, At = Given.Nine }];
-        SessionLog Played(IReadOnlyList<SetDrill> of, int calls) => Log(of, trimmed.Concat(Answered(
+        SessionLog Played(IReadOnlyList<PublishedDrill> of, int calls) => Log(of, trimmed.Concat(Answered(
             Enumerable.Range(1, calls).SelectMany(n => new[] { new ChoiceMade { Attempt = n, Value = "yes" }, new ChoiceMade { Attempt = n, Value = "no" } }))));
-        Assert.Equal(DrillReading.Complete, Played(drills, 2).Segments[0].DrillReading);
+        Assert.Equal(ResultStatus.Complete, Played(drills, 2).Segments[0].ResultStatus);
 
-        IReadOnlyList<SetDrill> old = [drills[0] with { Flow = drills[0].Flow with { Registers = [.. drills[0].Flow.Registers.Where(r => r.Name[0] != '_')] } }];
-        Assert.Equal(DrillReading.UnderWay, Played(old, 2).Segments[0].DrillReading);
-        Assert.Equal(DrillReading.Complete, Played(old, 4).Segments[0].DrillReading);
+        IReadOnlyList<PublishedDrill> old = [drills[0] with { Flow = drills[0].Flow with { Registers = [.. drills[0].Flow.Registers.Where(r => r.Name[0] != '_')] } }];
+        Assert.Equal(ResultStatus.UnderWay, Played(old, 2).Segments[0].ResultStatus);
+        Assert.Equal(ResultStatus.Complete, Played(old, 4).Segments[0].ResultStatus);
     }
 
     [Fact]
@@ -112,7 +117,7 @@ public class DrillLogTests
         // A list of sixty calls has 180 questions: whether it was hit, and twice whether it had the shape.
         var sixty = Segment(new CalledShots { Clubs = [Club.Iron7, Club.Hybrid, Club.Driver], Targets = ["the left flag", "the far board"], Calls = 60 });
         var plan = Given.Plan([.. Enumerable.Range(1, 5).Select(n => sixty with { Id = Given.Id(n), Title = $"Calls {n}" })]);
-        var (drills, errors) = SetDrill.Of(plan, new StudentFile(), Given.Id(7));
+        var (drills, errors) = PublishedDrill.Of(plan, new StudentFile(), Given.Id(7));
         Assert.Equal(["segments[3].drill", "segments[4].drill"], errors.Select(e => e.Path));
         Assert.Equal(3 * 180, drills.Sum(d => d.Flow.States.Count));
         var json = JsonSerializer.SerializeToUtf8Bytes(drills.Select(d => d.Flow), CoreJson.Options);
@@ -185,9 +190,9 @@ public class DrillLogTests
         var segment = Segment(new Streak { Length = 5 });
         var drill = segment.Drill!.Drill;
         var plan = Given.Plan(Given.Pause(2, 3), segment with { Drill = segment.Drill with { Drill = drill with { Ladder = drill.SuggestedLadder() }, Rung = 3 } });
-        var set = Assert.Single(plan.AsSet().Practice()).Drill!;
+        var set = Assert.Single(plan.ForPublishing().Practice()).Drill!;
         Assert.Equal((7, 3, 0), (((Streak)set.Protocol()).Length, set.Rung, set.Drill.Ladder.Count));
-        Assert.Equal(2, plan.AsSet().Segments.Count);
+        Assert.Equal(2, plan.ForPublishing().Segments.Count);
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Sessions;
 
 namespace MorningRound.Core.Tests.Sessions;
@@ -18,7 +19,7 @@ public sealed class LoadTests
         // By hand: 60 × 5 = 300 in each of four weeks; this week 60 × 5 + 30 × 5 = 450; 450 ÷ 300 = 1.5.
         var load = Load.Of([.. Enumerable.Range(1, 4).Select(w => Before(w, 60, 5)), new(Monday, 60, 5), new(Monday.AddDays(3), 30, 5)], Monday);
         Assert.Equal((450, 300, 5, 1.5), (load.ThisWeek, load.MeanBefore, load.MeanEffort, load.Ratio));
-        Assert.Equal(LoadStanding.Busy, load.Standing);
+        Assert.Equal(LoadBand.Busy, load.Band);
         Assert.Equal(1.7, load.RatioWith(12)!.Value, 9);
     }
 
@@ -34,7 +35,7 @@ public sealed class LoadTests
     public void With_under_four_weeks_of_history_nothing_is_said()
     {
         var load = Load.Of([Before(3, 60, 5), Before(2, 60, 5), Before(1, 60, 5), new(Monday, 300, 9)], Monday);
-        Assert.Equal((null, null, null), (load.MeanBefore, load.Ratio, load.Standing));
+        Assert.Equal((null, null, null), (load.MeanBefore, load.Ratio, load.Band));
         Assert.Null(load.RatioWith(60));
     }
 
@@ -53,11 +54,11 @@ public sealed class LoadTests
         Assert.Equal(0, Load.Of([Before(4, 60, 5), new(Monday.AddDays(7), 90, 9)], Monday).ThisWeek);
 
     [Theory]
-    [InlineData(0.79, LoadStanding.Light)]
-    [InlineData(0.8, LoadStanding.Usual)]
-    [InlineData(1.3, LoadStanding.Usual)]
-    [InlineData(1.31, LoadStanding.Busy)]
-    [InlineData(1.5, LoadStanding.Busy)]
-    [InlineData(1.51, LoadStanding.Caution)]
-    public void The_bounds_are_those_published(double ratio, LoadStanding standing) => Assert.Equal(standing, Load.StandingOf(ratio));
+    [InlineData(0.79, LoadBand.Light)]
+    [InlineData(0.8, LoadBand.Usual)]
+    [InlineData(1.3, LoadBand.Usual)]
+    [InlineData(1.31, LoadBand.Busy)]
+    [InlineData(1.5, LoadBand.Busy)]
+    [InlineData(1.51, LoadBand.Caution)]
+    public void The_bounds_are_those_published(double ratio, LoadBand standing) => Assert.Equal(standing, WeekLoad.BandOf(ratio));
 }

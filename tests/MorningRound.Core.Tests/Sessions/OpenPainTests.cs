@@ -1,3 +1,5 @@
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
 using static MorningRound.Core.Tests.Given;
@@ -19,7 +21,7 @@ public class OpenPainTests
 
     private static StudentFile Cleared(int day) => new()
     {
-        Coach = new CoachsPart
+        Coach = new CoachSection
         {
             PainfulParts = [new PainfulPart { Part = BodyPart.Knee, Side = BodySide.Lead, Since = Monday, ClearedOn = Monday.AddDays(day), ClearedBy = "A physiotherapist" }],
         },
@@ -70,7 +72,7 @@ public class OpenPainTests
     [Fact]
     public void What_still_hurts_falls_out_of_a_session_and_counts_for_nothing()
     {
-        var plan = Plan(Segment(1, Core.Plans.Phase.Block, 20, balls: 20) with { Swing = Core.Drills.SwingSize.Full }, Segment(2, Core.Plans.Phase.Block, 10));
+        var plan = Plan(Segment(1, Phase.Block, 20, balls: 20) with { Swing = SwingSize.Full }, Segment(2, Phase.Block, 10));
         SessionCompletion With(params SessionEntry[] entries) => SessionCompletion.Of(plan, [Log([.. entries.Select((e, i) => ((double)i, e))])]);
         var back = new PainFollowedUp { Part = BodyPart.LowerBack, Level = 2, NeedsClearing = false, Sequence = 0, At = Nine };
         Assert.Equal([null, 1], With(back, Settled(2, SegmentOutcome.Done)).Segments.Select(s => s.Fraction));

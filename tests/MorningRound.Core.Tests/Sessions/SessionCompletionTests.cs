@@ -1,5 +1,8 @@
 using CsCheck;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Trimming;
+using MorningRound.Core.Serialization;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Tests.Plans;
 using static MorningRound.Core.Tests.Given;

@@ -1,4 +1,5 @@
 using CsCheck;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Sessions;
 using static MorningRound.Core.Tests.Given;
 

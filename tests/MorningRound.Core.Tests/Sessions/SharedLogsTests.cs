@@ -1,4 +1,5 @@
 using System.Text.Json;
+using MorningRound.Core.Serialization;
 using MorningRound.Core.Sessions;
 
 namespace MorningRound.Core.Tests.Sessions;

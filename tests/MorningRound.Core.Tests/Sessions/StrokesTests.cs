@@ -1,4 +1,4 @@
-using MorningRound.Core.Places;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using static MorningRound.Core.Tests.Given;

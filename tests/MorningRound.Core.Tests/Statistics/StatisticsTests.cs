@@ -1,4 +1,6 @@
 using CsCheck;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 
 namespace MorningRound.Core.Tests.Statistics;

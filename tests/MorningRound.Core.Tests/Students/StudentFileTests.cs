@@ -1,9 +1,7 @@
-using MorningRound.Core.Plans;
 using MorningRound.Core.Calendar;
-using MorningRound.Core.Sessions;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Students;
 using MorningRound.Core.Units;
-using MorningRound.Core.Weeks;
 
 namespace MorningRound.Core.Tests.Students;
 
@@ -14,7 +12,7 @@ public class StudentFileTests
     private static Competition Open(DateOnly first, DateOnly? last = null) =>
         new() { Id = Given.Id(1), Name = "Island Open", FirstDay = first, LastDay = last ?? first };
 
-    private static StudentFile With(params Competition[] competitions) => new() { Own = new StudentsPart { Competitions = competitions } };
+    private static StudentFile With(params Competition[] competitions) => new() { Own = new StudentSection { Competitions = competitions } };
 
     [Theory]
     // The product's own days: six before is competition week, within 28 in season, 29 to 84 pre-season.
@@ -35,7 +33,7 @@ public class StudentFileTests
         var underWay = With(Open(Day.AddDays(-2), Day));
         Assert.Equal(Season.CompetitionWeek, Seasons.On(Day, underWay));
         Assert.Equal(Season.OffSeason, Seasons.On(Day.AddDays(1), underWay));
-        Assert.Equal(Season.InSeason, Seasons.On(Day, new StudentFile { Coach = new CoachsPart { Season = Season.InSeason } }));
+        Assert.Equal(Season.InSeason, Seasons.On(Day, new StudentFile { Coach = new CoachSection { Season = Season.InSeason } }));
     }
 
     [Fact]
@@ -56,7 +54,7 @@ public class StudentFileTests
     [Fact]
     public void A_minor_needs_a_guardian_who_has_consented()
     {
-        StudentFile Of(AgeBand age, Guardian? guardian = null) => new() { Coach = new CoachsPart { Age = age, Guardian = guardian } };
+        StudentFile Of(AgeBand age, Guardian? guardian = null) => new() { Coach = new CoachSection { Age = age, Guardian = guardian } };
         Assert.True(Of(AgeBand.Adult).MayBePublishedTo);
         Assert.False(Of(AgeBand.TwelveToSeventeen).MayBePublishedTo);
         Assert.False(Of(AgeBand.UnderTwelve, new Guardian { Name = "Somebody" }).MayBePublishedTo);
@@ -68,13 +66,13 @@ public class StudentFileTests
     {
         var file = new StudentFile
         {
-            Own = new StudentsPart
+            Own = new StudentSection
             {
                 Units = LengthUnit.Inches,
                 Routine = ["Breathe", " "],
                 Competitions = [Open(Day, Day.AddDays(-1)) with { GreenSpeedFeet = 40 }],
             },
-            Coach = new CoachsPart
+            Coach = new CoachSection
             {
                 Bag = [new BagClub { Club = Club.Iron7, Carry = new MarkedLength(900, LengthUnit.Yards) }],
                 PainfulParts = [new PainfulPart { Part = BodyPart.Knee, Since = Day }, new PainfulPart { Part = BodyPart.Neck, Since = Day, ClearedOn = Day }],
@@ -109,8 +107,8 @@ public class StudentFileTests
         var competition = Open(path.EndsWith("firstDay", StringComparison.Ordinal) ? day : Day, path.EndsWith("lastDay", StringComparison.Ordinal) ? day : Day);
         var file = new StudentFile
         {
-            Own = new StudentsPart { Competitions = path.StartsWith("own", StringComparison.Ordinal) ? [competition] : [] },
-            Coach = new CoachsPart
+            Own = new StudentSection { Competitions = path.StartsWith("own", StringComparison.Ordinal) ? [competition] : [] },
+            Coach = new CoachSection
             {
                 Bag = path.Contains("bag", StringComparison.Ordinal) ? [new BagClub { Club = Club.Iron7, MeasuredOn = day }] : [],
                 PainfulParts = path.Contains("painful", StringComparison.Ordinal) ? [new PainfulPart { Part = BodyPart.Neck, Since = day }] : [],
@@ -128,7 +126,7 @@ public class StudentFileTests
         Assert.Equal(Day.AddDays(30), Day.Plus(30));
         Assert.Equal(DateOnly.MaxValue, IsoWeek.Of(DateOnly.MaxValue).Sunday);
         Assert.Equal(DateOnly.MinValue, IsoWeek.Of(DateOnly.MinValue).Plus(-1).Monday);
-        var file = new StudentFile { Own = new StudentsPart { Competitions = [Open(DateOnly.MinValue, DateOnly.MaxValue)] } };
+        var file = new StudentFile { Own = new StudentSection { Competitions = [Open(DateOnly.MinValue, DateOnly.MaxValue)] } };
         Assert.Equal(Season.CompetitionWeek, Seasons.On(Day, file));
     }
 

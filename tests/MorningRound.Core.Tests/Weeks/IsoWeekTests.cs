@@ -1,6 +1,6 @@
 using System.Globalization;
 using CsCheck;
-using MorningRound.Core.Weeks;
+using MorningRound.Core.Calendar;
 
 namespace MorningRound.Core.Tests.Weeks;
 

@@ -47,27 +47,27 @@ public class WeekCompletionTests
         });
 
     [Theory]
-    [InlineData("2026-05-05", null, "2026-05-05", Standing.Open)]
-    [InlineData("2026-05-05", null, "2026-05-06", Standing.Missed)]
-    [InlineData(null, null, "2026-05-10", Standing.Open)] // any day: the week still has its Sunday
-    [InlineData(null, null, "2026-05-11", Standing.Missed)]
-    [InlineData("2026-05-05", 60.0, "2026-05-06", Standing.Done)]
-    [InlineData("2026-05-05", 20.0, "2026-05-06", Standing.PartDone)]
-    [InlineData("2026-05-07", 0.0, "2026-05-06", Standing.Missed)] // finished with everything skipped
-    public void A_session_stands_where_its_day_and_its_log_put_it(string? day, double? done, string today, Standing standing) =>
-        Assert.Equal(standing, Assigned(60, done, day: day is null ? null : Day(day)).StandingOn(Day(today)));
+    [InlineData("2026-05-05", null, "2026-05-05", SessionStatus.Open)]
+    [InlineData("2026-05-05", null, "2026-05-06", SessionStatus.Missed)]
+    [InlineData(null, null, "2026-05-10", SessionStatus.Open)] // any day: the week still has its Sunday
+    [InlineData(null, null, "2026-05-11", SessionStatus.Missed)]
+    [InlineData("2026-05-05", 60.0, "2026-05-06", SessionStatus.Done)]
+    [InlineData("2026-05-05", 20.0, "2026-05-06", SessionStatus.PartDone)]
+    [InlineData("2026-05-07", 0.0, "2026-05-06", SessionStatus.Missed)] // finished with everything skipped
+    public void A_session_stands_where_its_day_and_its_log_put_it(string? day, double? done, string today, SessionStatus standing) =>
+        Assert.Equal(standing, Assigned(60, done, day: day is null ? null : Day(day)).StatusOn(Day(today)));
 
     [Fact]
     public void A_session_begun_is_under_way_until_its_day_is_over()
     {
         var begun = Assigned(60, 20, day: Day("2026-05-05")) with { IsFinished = false };
-        Assert.Equal(Standing.UnderWay, begun.StandingOn(Day("2026-05-05")));
-        Assert.Equal(Standing.PartDone, begun.StandingOn(Day("2026-05-06")));
+        Assert.Equal(SessionStatus.UnderWay, begun.StatusOn(Day("2026-05-05")));
+        Assert.Equal(SessionStatus.PartDone, begun.StatusOn(Day("2026-05-06")));
     }
 
     [Fact]
     public void Excused_stays_excused_whatever_was_done() =>
-        Assert.Equal(Standing.Excused, Assigned(60, 60, excuse: Excuse.Hurt).StandingOn(Day("2026-05-20")));
+        Assert.Equal(SessionStatus.Excused, Assigned(60, 60, excuse: Excuse.Hurt).StatusOn(Day("2026-05-20")));
 
     [Fact]
     public void A_week_is_measured_by_what_was_due_and_any_day_is_due_on_sunday()
@@ -96,8 +96,8 @@ public class WeekCompletionTests
     public void A_session_that_pain_ended_is_ended_by_pain_and_not_done()
     {
         var ended = Assigned(60, 60, day: Day("2026-05-05")) with { EndedByPain = true };
-        Assert.Equal(Standing.EndedByPain, ended.StandingOn(Day("2026-05-05")));
-        Assert.Equal(Standing.Excused, (ended with { Excuse = Excuse.Hurt }).StandingOn(Day("2026-05-05")));
+        Assert.Equal(SessionStatus.EndedByPain, ended.StatusOn(Day("2026-05-05")));
+        Assert.Equal(SessionStatus.Excused, (ended with { Excuse = Excuse.Hurt }).StatusOn(Day("2026-05-05")));
     }
 
     private static DateOnly Day(string text) => DateOnly.ParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture);

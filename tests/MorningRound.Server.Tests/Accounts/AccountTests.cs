@@ -1,4 +1,9 @@
 using System.Net;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Units;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Tests.Accounts;
 

@@ -31,18 +31,18 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
         return browser;
     }
 
-    private static async Task<JsonArray> BaysAsync(Browser coach) => (await coach.GetAsync("/api/review/tee-line")).Body!["bays"]!.AsArray();
+    private static async Task<JsonArray> BaysAsync(Browser coach) => (await coach.GetAsync("/api/review/tee-line")).Body!["rows"]!.AsArray();
 
     [Fact]
     public async Task The_squad_is_mixed_and_whoever_hurts_comes_first()
     {
         var bays = await BaysAsync(_coach);
         Assert.True(bays.Count >= 8);
-        Assert.Equal("pain", bays[0]!["look"]!["reason"]!.GetValue<string>());
+        Assert.Equal("pain", bays[0]!["attention"]!["reason"]!.GetValue<string>());
         Assert.Contains(bays, b => b!["student"]!["hand"]!.GetValue<string>() == "left");
         Assert.Contains(bays, b => b!["student"]!["level"]!.GetValue<string>() == "new");
         Assert.Contains(bays, b => b!["student"]!["level"]!.GetValue<string>() == "elite");
-        Assert.Contains(bays, b => b!["look"]!["reason"]!.GetValue<string>() == "nothingSet");
+        Assert.Contains(bays, b => b!["attention"]!["reason"]!.GetValue<string>() == "nothingSet");
     }
 
     [Fact]
@@ -65,9 +65,9 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
     [Fact]
     public async Task Every_plan_of_the_demo_can_be_published_as_it_is()
     {
-        var plans = (await _coach.GetAsync("/api/plans")).Body!.AsArray();
+        var plans = (await _coach.GetAsync("/api/plans")).Body!["plans"]!.AsArray();
         Assert.All(plans, p => Assert.True(p!["canPublish"]!.GetValue<bool>()));
-        var hundred = plans.Single(p => p!["title"]!.GetValue<string>() == "A hundred balls in an hour")!["totals"]!;
+        var hundred = plans.Single(p => p!["title"]!.GetValue<string>() == "A hundred balls in an hour")!;
         Assert.Equal((60, 100), (hundred["minutes"]!.GetValue<int>(), hundred["balls"]!.GetValue<int>()));
     }
 
@@ -81,7 +81,7 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
         var person = (await student.GetAsync("/api/accounts/session")).Body!["person"]!;
         var week = await student.GetAsync($"/api/weeks/{person["week"]}/students/{person["studentId"]}");
         var session = week.Body!["sessions"]!.AsArray().First(s => s!["day"]?.GetValue<string>() == today);
-        Assert.Equal("open", session!["standing"]!.GetValue<string>());
+        Assert.Equal("open", session!["status"]!.GetValue<string>());
     }
 
     [Fact]
@@ -92,7 +92,7 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
         var second = (await BaysAsync(await SignInAsync(again, "coach"))).Select(Figure);
         Assert.Equal(first, second);
 
-        static string Figure(JsonNode? bay) => $"{bay!["student"]!["name"]} {bay["look"]} {bay["thisWeek"]} {bay["last"]?["practisedOn"]}";
+        static string Figure(JsonNode? bay) => $"{bay!["student"]!["name"]} {bay["attention"]} {bay["thisWeek"]} {bay["last"]?["practisedOn"]}";
     }
 
     [Fact]

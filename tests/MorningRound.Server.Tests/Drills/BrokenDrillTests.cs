@@ -1,4 +1,6 @@
 using System.Net;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Plans;
 
 namespace MorningRound.Server.Tests.Drills;
 
@@ -71,7 +73,7 @@ public class BrokenDrillTests(OneSchool fixture) : IClassFixture<OneSchool>
             protocol = School.Streak(),
             inputs = new object[] { new { kind = "choice", attempt = 1, value = "made" }, new { kind = "number", attempt = 2, tenths = 40 } },
         });
-        Assert.Equal(("doesNotFit", 1), (answer.Get<string>("reading"), answer.Get<int>("misfitAt")));
+        Assert.Equal(("doesNotFit", 1), (answer.Get<string>("status"), answer.Get<int>("misfitAt")));
         var unknown = await _school.Coach.PostAsync("/api/drills/score", new { protocol = School.Streak(), inputs = new[] { new { kind = "shrug", attempt = 1 } } });
         Assert.Equal(HttpStatusCode.BadRequest, unknown.Status);
         Assert.Contains("inputs[0]", unknown.Fields);
@@ -161,6 +163,6 @@ public class BrokenDrillTests(OneSchool fixture) : IClassFixture<OneSchool>
             School.Entry(3, "finished", 13));
         // 20 minutes fall out: 10 of 10 are done.
         var card = (await _school.Coach.GetAsync($"/api/sessions/{hurting}")).Body!["card"]!;
-        Assert.Equal((10, 10.0, "done"), (card["completion"]!["plannedMinutes"]!.GetValue<int>(), card["completion"]!["doneMinutes"]!.GetValue<double>(), card["standing"]!.GetValue<string>()));
+        Assert.Equal((10, 10.0, "done"), (card["completion"]!["plannedMinutes"]!.GetValue<int>(), card["completion"]!["doneMinutes"]!.GetValue<double>(), card["status"]!.GetValue<string>()));
     }
 }

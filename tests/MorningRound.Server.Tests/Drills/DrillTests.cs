@@ -1,5 +1,8 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Plans;
 
 namespace MorningRound.Server.Tests.Drills;
 
@@ -91,7 +94,7 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
         var sound = await _school.Coach.PostAsync("/api/drills/check", new { drill = School.Drill(), seed = 4 });
         Assert.Equal("attempt", sound.Body!["flow"]!["start"]!.GetValue<string>());
         var scored = await _school.Coach.PostAsync("/api/drills/score", new { protocol = School.Streak(), seed = 4, inputs = new[] { Answer(1, "made"), Answer(2, "missed") } });
-        Assert.Equal("Best run 1 of 3 asked, in 2 attempts.", scored.Get<string>("words"));
+        Assert.Equal("Best run 1 of 3 asked, in 2 attempts.", scored.Get<string>("text"));
     }
 
     [Fact]
@@ -104,7 +107,7 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
 
         await _school.SendAsync(Guid.CreateVersion7(), session, Answers("made", "missed", "made", "made", "made"));
         var result = await ResultAsync(session);
-        Assert.Equal(("complete", "3 in a row, after 5 attempts.", true), (result["reading"]!.GetValue<string>(), result["words"]!.GetValue<string>(), result["goalMet"]!.GetValue<bool>()));
+        Assert.Equal(("complete", "3 in a row, after 5 attempts.", true), (result["status"]!.GetValue<string>(), result["text"]!.GetValue<string>(), result["goalMet"]!.GetValue<bool>()));
         // A drill that came to its own end is done, however early.
         var card = (await _school.Coach.GetAsync($"/api/sessions/{session}")).Body!["card"]!;
         Assert.Equal(1, card["completion"]!["fraction"]!.GetValue<double>());
@@ -122,7 +125,7 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
             School.Entry(4, "answered", 4, ("segmentId", School.First), ("flowVersion", 1), ("input", Answer(2, "made"))),
         ];
         await _school.SendAsync(log, session, entries);
-        Assert.Equal("Best run 2 of 3 asked, in 2 attempts.", (await ResultAsync(session))["words"]!.GetValue<string>());
+        Assert.Equal("Best run 2 of 3 asked, in 2 attempts.", (await ResultAsync(session))["text"]!.GetValue<string>());
         Assert.Equal(4, (await _school.Student.GetAsync($"/api/sessions/logs/{log}/entries")).Body!.AsArray().Count);
     }
 
@@ -135,7 +138,7 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
         await _school.SendAsync(Guid.CreateVersion7(), session,
             School.Entry(1, "answered", 1, ("segmentId", School.First), ("flowVersion", flowVersion), ("input", Answer(1, value))));
         var result = await ResultAsync(session);
-        Assert.Equal("doesNotFit", result["reading"]!.GetValue<string>());
+        Assert.Equal("doesNotFit", result["status"]!.GetValue<string>());
         Assert.Equal(value, Assert.Single(result["inputs"]!.AsArray())!["value"]!.GetValue<string>());
         Assert.All(result["measures"]!.AsArray(), m => Assert.Null(m!["value"]));
         Assert.Null(result["goalMet"]);
@@ -147,7 +150,7 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
         var session = await SetAsync(School.PlanWithDrill(phase: "warmUp"));
         await _school.SendAsync(Guid.CreateVersion7(), session, Answers("made", "made", "made"));
         var result = await ResultAsync(session);
-        Assert.Equal("A warm-up keeps no score.", result["words"]!.GetValue<string>());
+        Assert.Equal("A warm-up keeps no score.", result["text"]!.GetValue<string>());
         Assert.Empty(result["measures"]!.AsArray());
     }
 
@@ -160,7 +163,7 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
         await _school.SendAsync(Guid.CreateVersion7(), session, Answers("made", "made"));
         await _school.Coach.PutAsync($"/api/plans/{plan}", School.PlanWithDrill(School.Streak(9)), version: 1);
         await _school.PublishAsync();
-        Assert.Equal("Best run 2 of 3 asked, in 2 attempts.", (await ResultAsync(session))["words"]!.GetValue<string>());
+        Assert.Equal("Best run 2 of 3 asked, in 2 attempts.", (await ResultAsync(session))["text"]!.GetValue<string>());
     }
 
     [Fact]

@@ -1,6 +1,8 @@
 using System.Net;
 using System.Text;
 using System.Text.Json;
+using MorningRound.Core.Plans;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Tests.Hosting;
 

@@ -1,8 +1,13 @@
 using System.Net;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
-
+using MorningRound.Core.Drills;
+using MorningRound.Core.Places;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Units;
+using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 using Npgsql;
 
 namespace MorningRound.Server.Tests.Hosting;
@@ -52,7 +57,7 @@ public sealed class FaultTests : IAsyncLifetime
 
         var own = await _school.Student.PutAsync($"/api/sessions/own/{Guid.CreateVersion7()}", new { studentId = _school.StudentId, day, plan = School.Plan() });
         Assert.Equal((HttpStatusCode.UnprocessableEntity, "day"), (own.Status, Assert.Single(own.Fields)));
-        Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PostAsync("/api/plans/check", new { plan = School.Plan(), squad = true })).Status);
+        Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PostAsync("/api/plans/check", new { plan = School.Plan(), isForSquad = true })).Status);
     }
 
     [Theory]
@@ -75,7 +80,7 @@ public sealed class FaultTests : IAsyncLifetime
             own = new { competitions = new[] { new { id = Guid.CreateVersion7(), name = "Medal", firstDay = "2026-05-20", lastDay = "2026-05-21", greenSpeedFeet = 9 } } },
         }, 0);
         // As an earlier release let it in.
-        await SqlAsync("""UPDATE student_files SET "Document" = replace(replace("Document"::text, '2026-05-20', '0001-01-01'), '2026-05-21', '9999-12-31')::jsonb""");
+        await SqlAsync("""UPDATE student_files SET document = replace(replace(document::text, '2026-05-20', '0001-01-01'), '2026-05-21', '9999-12-31')::jsonb""");
         foreach (var squad in new[] { false, true })
             Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PostAsync("/api/plans/check", new { plan = School.Plan(), studentId = _school.StudentId, squad })).Status);
         Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PostAsync("/api/plans/draft",
@@ -121,7 +126,7 @@ public sealed class FaultTests : IAsyncLifetime
         for (var round = 1; round <= 4; round++)
             Assert.Equal(HttpStatusCode.Conflict, (await _school.SendAsync(second, id, Many(1 + (round % 2 * 500), round))).Status);
         await using var scope = _school.Server.Services.CreateAsyncScope();
-        Assert.InRange(await scope.ServiceProvider.GetRequiredService<MorningRoundDb>().EntryConflicts.CountAsync(c => c.LogId == second), 1, 500);
+        Assert.InRange(await scope.ServiceProvider.GetRequiredService<MorningRoundDb>().Set<EntryConflictRow>().CountAsync(c => c.LogId == second), 1, 500);
     }
 
     [Fact]
@@ -259,13 +264,13 @@ public sealed class FaultTests : IAsyncLifetime
     }
 
     [Theory]
-    [InlineData("""UPDATE accounts SET "SecurityStamp" = 'another'""")]
-    [InlineData("""UPDATE accounts SET "LockoutEnd" = now() + interval '10 years'""")]
+    [InlineData("""UPDATE accounts SET security_stamp = 'another'""")]
+    [InlineData("""UPDATE accounts SET lockout_end = now() + interval '10 years'""")]
     [InlineData("""DELETE FROM accounts""")]
     public async Task A_new_password_a_lock_or_the_end_of_an_account_ends_its_sign_ins_at_the_next_call(string sql)
     {
         Assert.Equal(HttpStatusCode.OK, (await _school.OtherStudent.GetAsync($"/api/progress/{_school.OtherStudentId}")).Status);
-        await SqlAsync($"""{sql} WHERE "Email" = 'other@First.example'""");
+        await SqlAsync($"""{sql} WHERE email = 'other@First.example'""");
         Assert.Equal(HttpStatusCode.Unauthorized, (await _school.OtherStudent.GetAsync($"/api/progress/{_school.OtherStudentId}")).Status);
         Assert.Equal(HttpStatusCode.OK, (await _school.Student.GetAsync($"/api/progress/{_school.StudentId}")).Status);
     }

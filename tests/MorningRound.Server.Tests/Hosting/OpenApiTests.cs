@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using MorningRound.Core.Plans;
 
 namespace MorningRound.Server.Tests.Hosting;
 

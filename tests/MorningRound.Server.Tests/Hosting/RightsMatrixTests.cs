@@ -2,7 +2,13 @@ using System.Net;
 using Microsoft.AspNetCore.Routing;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Places;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Units;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Tests.Hosting;
 
@@ -48,7 +54,7 @@ public class RightsMatrixTests
         new("GET", "/api/places/", _ => ("/api/places", null), AnybodySignedIn),
         new("GET", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", null), AnybodyHere),
         new("PUT", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", ("If-Match", School.Place($"Changed {i.New}"))), CoachesHere),
-        new("DELETE", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", null), [401, 204, 204, 403, 403, 404, 403]),
+        new("DELETE", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", ("If-Match", (object?)null)), [401, 204, 204, 403, 403, 404, 403]),
         new("GET", "/api/places/file", _ => ("/api/places/file", null), CoachesOfAny),
         new("POST", "/api/places/file", i => ("/api/places/file", new { format = "morning-round-places", version = 1, places = new[] { new { id = i.New, place = School.Place() } } }), CoachesOfAny),
         new("GET", "/api/drills/", _ => ("/api/drills?minutes=10", null), CoachesOfAny),
@@ -60,7 +66,7 @@ public class RightsMatrixTests
         new("POST", "/api/drills/file", i => ("/api/drills/file", new { format = "morning-round-drills", version = 1, drills = new[] { new { id = i.New, drill = School.Drill() } } }), CoachesOfAny),
         new("GET", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", null), CoachesHere),
         new("PUT", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", ("If-Match", School.Drill($"Changed {i.New}"))), CoachesHere),
-        new("DELETE", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", null), [401, 204, 204, 403, 403, 404, 403]),
+        new("DELETE", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", ("If-Match", (object?)null)), [401, 204, 204, 403, 403, 404, 403]),
         new("GET", "/api/plans/", _ => ("/api/plans", null), CoachesOfAny),
         new("POST", "/api/plans/check", i => ("/api/plans/check", new { plan = School.Plan(), studentId = i.Student }), CoachesHere),
         new("POST", "/api/plans/fix", i => ("/api/plans/fix", new { plan = School.Plan(), studentId = i.Student, finding = "noFocus", segmentId = School.First }), CoachesHere),
@@ -70,13 +76,13 @@ public class RightsMatrixTests
         new("GET", "/api/plans/context/{studentId:guid}", i => ($"/api/plans/context/{i.Student}", null), CoachesHere),
         new("GET", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", null), CoachesHere),
         new("PUT", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", ("If-Match", School.Plan("Changed"))), CoachesHere),
-        new("DELETE", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", null), [401, 204, 204, 403, 403, 404, 403]),
+        new("DELETE", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", ("If-Match", (object?)null)), [401, 204, 204, 403, 403, 404, 403]),
         new("GET", "/api/weeks/{week}/students/{studentId:guid}", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}", null), OwnAndCoaches),
         new("POST", "/api/weeks/{week}/students/{studentId:guid}/publish", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/publish", null), CoachesHere),
         new("GET", "/api/weeks/{week}/students/{studentId:guid}/findings", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/findings?planId={i.Plan}", null), CoachesHere),
         new("PUT", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.New}", ("If-None-Match", (object)new { studentId = i.Student, planId = i.Plan, week = TestServer.Week, day = (string?)null, requirement = "must" })), CoachesHere),
         new("PUT", "/api/weeks/assignments/{id:guid}/excuse", i => ($"/api/weeks/assignments/{i.Draft}/excuse", ("If-Match", (object)new { excuse = "away" })), CoachesHere),
-        new("DELETE", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.Draft}", null), [401, 204, 204, 403, 403, 404, 403]),
+        new("DELETE", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.Draft}", ("If-Match", (object?)null)), [401, 204, 204, 403, 403, 404, 403]),
         new("GET", "/api/sessions/{assignmentId:guid}", i => ($"/api/sessions/{i.Session}", null), OwnAndCoaches),
         new("GET", "/api/sessions/logs/{logId:guid}/entries", i => ($"/api/sessions/logs/{i.Log}/entries", null), OwnAndCoaches),
         new("POST", "/api/sessions/logs/{logId:guid}/entries", i => ($"/api/sessions/logs/{i.New}/entries", new { assignmentId = i.Session, accountId = i.Account, entries = new[] { School.Entry(1, "entered", 0, ("segmentId", School.First)) } }), [401, 403, 403, 200, 404, 404, 404]),
@@ -154,7 +160,7 @@ public class RightsMatrixTests
 
     private static async Task<Answer> CallAsync(Browser browser, string method, string path, object? body)
     {
-        if (body is not ValueTuple<string, object> conditional)
+        if (body is not ValueTuple<string, object?> conditional)
             return await browser.SendAsync(new HttpMethod(method == "ANY" ? "GET" : method), path, body);
         var isChange = conditional.Item1 == "If-Match";
         var value = isChange ? $"\"{await VersionAsync(browser, path)}\"" : "*";
@@ -184,9 +190,11 @@ public class RightsMatrixTests
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drills t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plans t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM assignments t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM assignment_drills t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM published_sessions t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_logs t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entries t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drill_measures t),
+              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plan_uses t),
               (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entry_conflicts t)) AS "Value"
             """).SingleAsync();
     }

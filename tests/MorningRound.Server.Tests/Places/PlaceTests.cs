@@ -1,4 +1,6 @@
 using System.Net;
+using MorningRound.Core.Places;
+using MorningRound.Core.Plans;
 
 namespace MorningRound.Server.Tests.Places;
 

@@ -1,4 +1,5 @@
 using System.Net;
+using MorningRound.Core.Plans;
 
 namespace MorningRound.Server.Tests.Plans;
 
@@ -15,7 +16,7 @@ public class PlanTests(OneSchool fixture) : IClassFixture<OneSchool>
         Assert.Equal("Half an hour", plan.Body!["plan"]!["title"]!.GetValue<string>());
         Assert.Equal(["practice", "pause", "practice"], plan.Body["plan"]!["segments"]!.AsArray().Select(s => s!["kind"]!.GetValue<string>()));
         // By hand: 20 + 3 + 10 minutes; 30 balls, all on the range; 30 in 30 minutes of practice.
-        var totals = plan.Body["reading"]!["totals"]!;
+        var totals = plan.Body["analysis"]!["totals"]!;
         Assert.Equal(33, totals["minutes"]!.GetValue<int>());
         Assert.Equal(30, totals["practiceMinutes"]!.GetValue<int>());
         Assert.Equal(30, totals["ballsBought"]!.GetValue<int>());
@@ -78,7 +79,7 @@ public class PlanTests(OneSchool fixture) : IClassFixture<OneSchool>
         Assert.Equal(HttpStatusCode.NoContent, (await _school.Coach.DeleteAsync($"/api/plans/{planId}")).Status);
         Assert.Equal(HttpStatusCode.NoContent, (await _school.Coach.DeleteAsync($"/api/plans/{planId}")).Status);
         Assert.Equal(HttpStatusCode.NotFound, (await _school.Coach.GetAsync($"/api/plans/{planId}")).Status);
-        Assert.DoesNotContain((await _school.Coach.GetAsync("/api/plans")).Body!.AsArray(), p => p!["id"]!.GetValue<Guid>() == planId);
+        Assert.DoesNotContain((await _school.Coach.GetAsync("/api/plans")).Body!["plans"]!.AsArray(), p => p!["id"]!.GetValue<Guid>() == planId);
         Assert.Equal("Short-lived", (await _school.Student.GetAsync($"/api/sessions/{session}")).Body!["plan"]!["title"]!.GetValue<string>());
     }
 
@@ -86,7 +87,7 @@ public class PlanTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task The_bench_is_told_what_is_missing_while_the_plan_is_written()
     {
         var reading = await _school.Coach.PostAsync("/api/plans/check", new { plan = new { title = "", segments = Array.Empty<object>() } });
-        Assert.Equal(["title"], reading.Body!["reading"]!["toKeep"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
-        Assert.Equal(["title", "purpose", "segments"], reading.Body["reading"]!["toPublish"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
+        Assert.Equal(["title"], reading.Body!["analysis"]!["toKeep"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
+        Assert.Equal(["title", "purpose", "segments"], reading.Body["analysis"]!["toPublish"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
     }
 }

@@ -1,3 +1,5 @@
+using MorningRound.Core.Plans;
+
 namespace MorningRound.Server.Tests.Progress;
 
 public class ProgressTests(OneSchool fixture) : IClassFixture<OneSchool>

@@ -1,5 +1,8 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
 
 namespace MorningRound.Server.Tests.Sessions;
 

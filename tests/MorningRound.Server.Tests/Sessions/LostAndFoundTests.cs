@@ -1,6 +1,8 @@
 using System.Net;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Core.Plans;
+using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Tests.Sessions;
@@ -30,9 +32,9 @@ public class LostAndFoundTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task What_is_practised_of_a_session_that_was_taken_out_is_kept_as_own_practice_and_both_are_told()
     {
         var id = await _school.PublishedSessionAsync();
-        Assert.Equal(HttpStatusCode.NoContent, (await _school.Coach.DeleteAsync($"/api/weeks/assignments/{id}")).Status);
+        Assert.Equal(HttpStatusCode.NoContent, (await _school.Coach.DeleteAsync($"/api/weeks/assignments/{id}", 2)).Status);
         Assert.Equal(HttpStatusCode.NotFound, (await _school.Student.GetAsync($"/api/sessions/{id}")).Status);
-        Assert.Equal(HttpStatusCode.NotFound, (await _school.Coach.DeleteAsync($"/api/weeks/assignments/{id}")).Status);
+        Assert.Equal(HttpStatusCode.NotFound, (await _school.Coach.DeleteAsync($"/api/weeks/assignments/{id}", 2)).Status);
 
         var sent = await _school.SendAsync(Guid.CreateVersion7(), id, School.Entry(1, "settled", 10, ("segmentId", School.First), ("outcome", "done")), School.Entry(2, "finished", 11));
         Assert.Equal((HttpStatusCode.OK, true), (sent.Status, sent.Get<bool>("keptAfterTakenOut")));
@@ -44,7 +46,7 @@ public class LostAndFoundTests(OneSchool fixture) : IClassFixture<OneSchool>
         }
 
         // Begun by now, it is not taken out a second time.
-        Assert.Equal(HttpStatusCode.Conflict, (await _school.Coach.DeleteAsync($"/api/weeks/assignments/{id}")).Status);
+        Assert.Equal(HttpStatusCode.Conflict, (await _school.Coach.DeleteAsync($"/api/weeks/assignments/{id}", 2)).Status);
     }
 
     [Fact]
@@ -57,7 +59,7 @@ public class LostAndFoundTests(OneSchool fixture) : IClassFixture<OneSchool>
             await _school.PublishAsync();
             var log = Guid.CreateVersion7();
             var sending = _school.SendAsync(log, id, School.Entry(1, "entered", 0, ("segmentId", School.First)));
-            var removing = _school.Coach.DeleteAsync($"/api/weeks/assignments/{id}");
+            var removing = _school.Coach.DeleteAsync($"/api/weeks/assignments/{id}", 2);
             var (sent, removed) = (await sending, await removing);
             Assert.Equal(HttpStatusCode.OK, sent.Status);
             Assert.Contains(removed.Status, new[] { HttpStatusCode.NoContent, HttpStatusCode.Conflict });
@@ -211,10 +213,10 @@ public class LostAndFoundTests(OneSchool fixture) : IClassFixture<OneSchool>
             School.Entry(1, "pain", 5, ("part", "lowerBack"), ("level", 2), ("sharp", false)), School.Entry(2, "finished", 6));
         var next = await school.PublishedSessionAsync("2026-05-07");
         var asked = (await school.Student.GetAsync($"/api/sessions/{next}")).Body!["openPain"]![0]!;
-        Assert.Equal(("lower back, 2 of 10", false), (asked["words"]!.GetValue<string>(), asked["needsClearing"]!.GetValue<bool>()));
+        Assert.Equal(("lower back, 2 of 10", false), (asked["text"]!.GetValue<string>(), asked["needsClearing"]!.GetValue<bool>()));
         Assert.Equal([School.First], asked["segmentIds"]!.AsArray().Select(i => i!.GetValue<Guid>()));
-        var bay = (await school.Coach.GetAsync("/api/review/tee-line")).Body!["bays"]!.AsArray().First(b => b!["student"]!["id"]!.GetValue<Guid>() == school.StudentId)!;
-        Assert.Equal("lightPain", bay["look"]!["reason"]!.GetValue<string>());
+        var bay = (await school.Coach.GetAsync("/api/review/tee-line")).Body!["rows"]!.AsArray().First(b => b!["student"]!["id"]!.GetValue<Guid>() == school.StudentId)!;
+        Assert.Equal("lightPain", bay["attention"]!["reason"]!.GetValue<string>());
         var week = (await school.Coach.GetAsync($"/api/weeks/{TestServer.Week}/students/{school.StudentId}")).Body!;
         Assert.Equal("2026-05-06", week["openPain"]![0]!["lastOn"]!.GetValue<string>());
 

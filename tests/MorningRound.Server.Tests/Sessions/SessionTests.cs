@@ -1,6 +1,8 @@
 using System.Net;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Core.Plans;
+using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Tests.Sessions;
@@ -36,13 +38,13 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         // By hand: 20 of 30 balls of a 20-minute segment are 13⅓ minutes, 10 minutes done whole: 23⅓ of 30. Clock: 12 + 7 minutes.
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
         Assert.Equal((20.0 * 20 / 30) + 10, seen["card"]!["completion"]!["doneMinutes"]!.GetValue<double>(), 9);
-        Assert.Equal("partDone", seen["card"]!["standing"]!.GetValue<string>());
+        Assert.Equal("partDone", seen["card"]!["status"]!.GetValue<string>());
         Assert.Equal("2026-05-06", seen["card"]!["practisedOn"]!.GetValue<string>());
         var kept = seen["logs"]![0]!;
         Assert.Equal(19, kept["minutes"]!.GetValue<double>(), 9);
         Assert.Equal((20, 7, 0, "Windy"), (kept["strokes"]!["counted"]!.GetValue<int>(), kept["rating"]!["focus"]!.GetValue<int>(),
             kept["rating"]!["effort"]!.GetValue<int>(), kept["rating"]!["note"]!.GetValue<string>()));
-        Assert.Equal("after 30 balls", seen["exitRules"]![0]!["words"]!.GetValue<string>());
+        Assert.Equal("after 30 balls", seen["exitRules"]![0]!["text"]!.GetValue<string>());
     }
 
     [Fact]
@@ -122,10 +124,10 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
         Assert.True(seen["logs"]![0]!["endedByPain"]!.GetValue<bool>());
         Assert.Equal(20, seen["card"]!["completion"]!["plannedMinutes"]!.GetValue<int>());
-        Assert.Equal("endedByPain", seen["card"]!["standing"]!.GetValue<string>());
+        Assert.Equal("endedByPain", seen["card"]!["status"]!.GetValue<string>());
         Assert.Equal("trail wrist or hand, 5 of 10", seen["card"]!["pain"]![0]!.GetValue<string>());
-        var bays = (await _school.Coach.GetAsync("/api/review/tee-line")).Body!["bays"]!.AsArray();
-        Assert.Equal("trail wrist or hand, 5 of 10", bays[0]!["look"]!["words"]!.GetValue<string>());
+        var bays = (await _school.Coach.GetAsync("/api/review/tee-line")).Body!["rows"]!.AsArray();
+        Assert.Equal("trail wrist or hand, 5 of 10", bays[0]!["attention"]!["text"]!.GetValue<string>());
 
         // It counts on: nothing that loads the part can be published until the file says who cleared it.
         await _school.SetAsync(await _school.SavePlanAsync());

@@ -1,4 +1,6 @@
 using System.Net;
+using MorningRound.Core.Plans;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Tests.Students;
 

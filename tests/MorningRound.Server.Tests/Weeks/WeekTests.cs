@@ -1,4 +1,5 @@
 using System.Net;
+using MorningRound.Core.Plans;
 
 namespace MorningRound.Server.Tests.Weeks;
 
@@ -24,7 +25,7 @@ public sealed class WeekTests : IAsyncLifetime
 
         await _school.PublishAsync();
         var session = Assert.Single((await _school.Student.GetAsync(WeekPath)).Body!["sessions"]!.AsArray())!;
-        Assert.Equal("open", session["standing"]!.GetValue<string>());
+        Assert.Equal("open", session["status"]!.GetValue<string>());
         Assert.Equal(33, session["minutes"]!.GetValue<int>());
     }
 
@@ -123,13 +124,13 @@ public sealed class WeekTests : IAsyncLifetime
         var id = await _school.PublishedSessionAsync("2026-05-04");
         Assert.Equal("missed", await StandingAsync());
         var excused = await _school.Coach.PutAsync($"/api/weeks/assignments/{id}/excuse", new { excuse = "ill" }, 2);
-        Assert.Equal("excused", excused.Get<string>("standing"));
+        Assert.Equal("excused", excused.Get<string>("status"));
         Assert.Null((await _school.Student.GetAsync(WeekPath)).Body!["completion"]!["fraction"]);
         await _school.Coach.PutAsync($"/api/weeks/assignments/{id}/excuse", new { excuse = (string?)null }, 3);
         Assert.Equal("missed", await StandingAsync());
 
         async Task<string> StandingAsync() =>
-            (await _school.Student.GetAsync(WeekPath)).Body!["sessions"]![0]!["standing"]!.GetValue<string>();
+            (await _school.Student.GetAsync(WeekPath)).Body!["sessions"]![0]!["status"]!.GetValue<string>();
     }
 
     [Fact]
@@ -163,6 +164,6 @@ public sealed class WeekTests : IAsyncLifetime
         var week = (await _school.Coach.GetAsync(WeekPath)).Body!;
         Assert.Equal(60, week["completion"]!["plannedMinutes"]!.GetValue<int>());
         Assert.Equal(40.0 / 60, week["completion"]!["fraction"]!.GetValue<double>(), 10);
-        Assert.Equal(["done", "partDone", "open"], week["sessions"]!.AsArray().Select(s => s!["standing"]!.GetValue<string>()));
+        Assert.Equal(["done", "partDone", "open"], week["sessions"]!.AsArray().Select(s => s!["status"]!.GetValue<string>()));
     }
 }

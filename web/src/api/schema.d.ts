@@ -977,7 +977,12 @@ export interface paths {
     };
     get: {
       parameters: {
-        query?: never;
+        query?: {
+          text?: string;
+          area?: string;
+          order?: string;
+          page?: number;
+        };
         header?: never;
         path?: never;
         cookie?: never;
@@ -990,7 +995,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['PlanSummary'][];
+            'application/json': components['schemas']['PlanPage'];
           };
         };
       };
@@ -1772,7 +1777,7 @@ export interface components {
       scatterDegrees: number;
       /** Format: double */
       correctionDegrees: null | number;
-      words: string;
+      text: string;
     };
     AppendInput: {
       /** Format: uuid */
@@ -1824,6 +1829,13 @@ export interface components {
       cause?: null | components['schemas']['CauseTag'];
       routine?: null | components['schemas']['RoutineTag'];
     };
+    Attention: {
+      reason: components['schemas']['AttentionReason'];
+      text?: string;
+    };
+    /** @enum {string} */
+    AttentionReason:
+      'pain' | 'lightPain' | 'nothingSet' | 'missed' | 'behind' | 'takenOut' | 'note' | 'away' | 'onTrack';
     BagClub: {
       club: components['schemas']['Club'];
       carry?: null | components['schemas']['MarkedLength'];
@@ -1834,14 +1846,6 @@ export interface components {
     };
     /** @enum {string} */
     BallKind: 'rangeBall' | 'ownBall';
-    Bay: {
-      student: components['schemas']['StudentView'];
-      look: components['schemas']['Look'];
-      openPain: components['schemas']['OpenPainView'][];
-      thisWeek: components['schemas']['Completed'];
-      sessions: components['schemas']['SessionCard'][];
-      last: null | components['schemas']['SessionCard'];
-    };
     /** @enum {string} */
     Better: 'none' | 'higher' | 'lower';
     BodyLoad: {
@@ -1872,12 +1876,12 @@ export interface components {
     };
     CalledShots: {
       clubs: components['schemas']['Club'][];
-      shapes?: components['schemas']['ShotShape'][];
-      heights?: components['schemas']['ShotHeight'][];
-      targets?: string[];
+      shapes: components['schemas']['ShotShape'][];
+      heights: components['schemas']['ShotHeight'][];
+      targets: string[];
       /** Format: int32 */
-      calls?: number;
-      pattern?: components['schemas']['PatternStep'][];
+      calls: number;
+      pattern: components['schemas']['PatternStep'][];
     };
     /** @enum {string} */
     CauseTag: 'hurried' | 'decision' | 'read' | 'pace';
@@ -1912,7 +1916,7 @@ export interface components {
       club: components['schemas']['Club'];
       bounds: components['schemas']['WindowBound'][];
     };
-    CoachsPart: {
+    CoachSection: {
       age?: components['schemas']['AgeBand'];
       approach?: null | components['schemas']['Approach'];
       season?: null | components['schemas']['Season'];
@@ -1981,16 +1985,16 @@ export interface components {
       windFromDegrees?: null | number;
       warmedUpBefore?: boolean;
       /** Format: int32 */
-      another?: number;
+      variant?: number;
       recent?: string[];
       pinned?: string[];
     };
     Drafted: {
       plan: components['schemas']['SessionPlan'];
       reasons: components['schemas']['SegmentReason'][];
-      constraints: string[];
+      compromises: string[];
       /** @default false */
-      hasAnother: boolean;
+      hasMoreVariants: boolean;
     };
     Drill: {
       name: string;
@@ -2022,9 +2026,21 @@ export interface components {
       ladder?: components['schemas']['Rung'][];
       countsTowardsSwingChange?: boolean;
     };
+    DrillAnalysis: {
+      scoring: string;
+      /** Format: int32 */
+      plannedAttempts: null | number;
+      measures: components['schemas']['MeasureKind'][];
+      /** Format: int32 */
+      ownRung: null | number;
+      /** Format: double */
+      roomInGate: null | number;
+      suggestedLadder: components['schemas']['Rung'][];
+      beginning: components['schemas']['SegmentBeginning'];
+    };
     DrillCheckView: {
       errors: components['schemas']['FieldError'][];
-      reading: components['schemas']['DrillReadingView'];
+      analysis: components['schemas']['DrillAnalysis'];
       missing: null | string;
       calls: components['schemas']['ShotCall'][];
       protocol: components['schemas']['ScoringProtocol'];
@@ -2102,29 +2118,16 @@ export interface components {
       attempt: number;
       tags?: null | components['schemas']['AttemptTags'];
     };
-    /** @enum {string} */
-    DrillReading: 'nothing' | 'underWay' | 'stopped' | 'complete' | 'doesNotFit';
-    DrillReadingView: {
-      scoring: string;
-      /** Format: int32 */
-      plannedAttempts: null | number;
-      measures: components['schemas']['MeasureKind'][];
-      /** Format: int32 */
-      ownRung: null | number;
-      /** Format: double */
-      roomInGate: null | number;
-      suggestedLadder: components['schemas']['Rung'][];
-    };
     DrillResultView: {
       /** Format: uuid */
       logId: string;
       /** Format: uuid */
       segmentId: string;
       name: string;
-      reading: components['schemas']['DrillReading'];
+      status: components['schemas']['ResultStatus'];
       /** Format: int32 */
       attempts: number;
-      words: string;
+      text: string;
       measures: components['schemas']['Measure'][];
       goal: string;
       goalMet: null | boolean;
@@ -2170,7 +2173,7 @@ export interface components {
       /** Format: date-time */
       updatedAt: string;
       drill: components['schemas']['Drill'];
-      reading: components['schemas']['DrillReadingView'];
+      analysis: components['schemas']['DrillAnalysis'];
     };
     /** @enum {string} */
     Equipment:
@@ -2210,10 +2213,10 @@ export interface components {
       /** @enum {string} */
       kind: 'minutes';
     };
-    ExitRuleInWords: {
+    ExitRuleText: {
       /** Format: uuid */
       segmentId: string;
-      words: string;
+      text: string;
     };
     ExitRuleUntilMet: {
       /** @enum {string} */
@@ -2231,7 +2234,8 @@ export interface components {
       level: components['schemas']['FindingLevel'];
       /** Format: uuid */
       segmentId?: null | string;
-      why: string;
+      message: components['schemas']['Message'];
+      why?: string;
       fix?: null | string;
       overruledBecause?: null | string;
     };
@@ -2269,54 +2273,12 @@ export interface components {
       | 'minor';
     /** @enum {string} */
     FindingLevel: 'note' | 'advice' | 'caution' | 'stop';
-    FlowAsk:
-      | components['schemas']['FlowAskAskChoice']
-      | components['schemas']['FlowAskAskNumber']
-      | components['schemas']['FlowAskAskText']
-      | components['schemas']['FlowAskAskTap']
-      | components['schemas']['FlowAskRunTimer'];
-    FlowAskAskChoice: {
-      /** @enum {string} */
-      kind: 'choice';
-      options: components['schemas']['FlowOption'][];
-    };
-    FlowAskAskNumber: {
-      /** @enum {string} */
-      kind: 'number';
-      label: string;
-      unit: string;
-      /** Format: int32 */
-      least: number;
-      /** Format: int32 */
-      most: number;
-      /** Format: int32 */
-      step: number;
-      sides?: null | components['schemas']['FlowSides'];
-      usual?: null | components['schemas']['FlowUsual'];
-    };
-    FlowAskAskTap: {
-      /** @enum {string} */
-      kind: 'tap';
-      label: string;
-    };
-    FlowAskAskText: {
-      /** @enum {string} */
-      kind: 'text';
-      /** Format: int32 */
-      longest: number;
-    };
-    FlowAskRunTimer: {
-      /** @enum {string} */
-      kind: 'timer';
-      /** Format: int32 */
-      seconds: number;
-    };
     /** @enum {string} */
     FlowChange: 'set' | 'add' | 'max';
     FlowEffect: {
       register: string;
       do: components['schemas']['FlowChange'];
-      of?: components['schemas']['FlowOperand'];
+      kind: components['schemas']['FlowOperand'];
       /** Format: int32 */
       number?: number;
       from?: null | string;
@@ -2352,6 +2314,59 @@ export interface components {
       value: string;
       label: string;
     };
+    FlowPosition: {
+      /** Format: int32 */
+      station?: number;
+      /** Format: int32 */
+      ball?: number;
+      step?: components['schemas']['FlowStep'];
+      /** Format: int32 */
+      hour?: null | number;
+      /** Format: double */
+      distance?: null | number;
+    };
+    FlowQuestion:
+      | components['schemas']['FlowQuestionFlowQuestionChoice']
+      | components['schemas']['FlowQuestionFlowQuestionNumber']
+      | components['schemas']['FlowQuestionFlowQuestionText']
+      | components['schemas']['FlowQuestionFlowQuestionTap']
+      | components['schemas']['FlowQuestionFlowQuestionTimer'];
+    FlowQuestionFlowQuestionChoice: {
+      /** @enum {string} */
+      kind: 'choice';
+      options: components['schemas']['FlowOption'][];
+    };
+    FlowQuestionFlowQuestionNumber: {
+      /** @enum {string} */
+      kind: 'number';
+      label: string;
+      unit: string;
+      /** Format: int32 */
+      least: number;
+      /** Format: int32 */
+      most: number;
+      /** Format: int32 */
+      step: number;
+      sides?: null | components['schemas']['FlowSides'];
+      usual?: null | components['schemas']['FlowUsual'];
+    };
+    FlowQuestionFlowQuestionTap: {
+      /** @enum {string} */
+      kind: 'tap';
+      label: string;
+    };
+    FlowQuestionFlowQuestionText: {
+      /** @enum {string} */
+      kind: 'text';
+      /** Format: int32 */
+      longest: number;
+    };
+    FlowQuestionFlowQuestionTimer: {
+      /** @enum {string} */
+      kind: 'timer';
+      /** Format: int32 */
+      seconds: number;
+    };
     FlowRegister: {
       name: string;
       /** Format: int32 */
@@ -2364,9 +2379,12 @@ export interface components {
     FlowState: {
       name: string;
       prompt: components['schemas']['FlowText'];
-      ask: components['schemas']['FlowAsk'];
+      question: components['schemas']['FlowQuestion'];
+      at?: null | components['schemas']['FlowPosition'];
       transitions: components['schemas']['FlowTransition'][];
     };
+    /** @enum {string} */
+    FlowStep: 'play' | 'guess' | 'measure' | 'hit' | 'missed' | 'write' | 'breathe' | 'walkIn' | 'putt' | 'judge';
     FlowText: {
       text: string;
       values?: null | components['schemas']['FlowValue'][];
@@ -2486,7 +2504,7 @@ export interface components {
       place: components['schemas']['Place'];
     };
     /** @enum {string} */
-    LoadStanding: 'light' | 'usual' | 'busy' | 'caution';
+    LoadBand: 'light' | 'usual' | 'busy' | 'caution';
     LogBranch: {
       /** Format: uuid */
       logId: string;
@@ -2525,12 +2543,6 @@ export interface components {
       /** Format: date-time */
       mendableUntil: null | string;
     };
-    Look: {
-      reason: components['schemas']['LookReason'];
-      words: string;
-    };
-    /** @enum {string} */
-    LookReason: 'pain' | 'lightPain' | 'nothingSet' | 'missed' | 'behind' | 'note' | 'away' | 'onTrack';
     MarkedLength: {
       /** Format: double */
       value: number;
@@ -2573,6 +2585,10 @@ export interface components {
       first: components['schemas']['PainReported'];
       now: null | components['schemas']['PainReported'];
     };
+    Message: {
+      id?: string;
+      arguments: unknown[];
+    };
     Modifiers: {
       hands?: components['schemas']['HandsOnClub'];
       stance?: components['schemas']['Stance'];
@@ -2604,7 +2620,7 @@ export interface components {
       /** Format: date */
       lastOn: string;
       needsClearing: boolean;
-      words: string;
+      text: string;
       segmentIds: string[];
       /** Format: int32 */
       sessionsSince: number;
@@ -2731,16 +2747,22 @@ export interface components {
       version: number;
       place: components['schemas']['Place'];
     };
+    PlanAnalysis: {
+      totals: components['schemas']['PlanTotals'];
+      strip: components['schemas']['StripSegment'][];
+      toKeep: components['schemas']['FieldError'][];
+      toPublish: components['schemas']['FieldError'][];
+    };
     PlanCheckInput: {
       plan: components['schemas']['SessionPlan'];
       /** Format: uuid */
       studentId?: null | string;
-      squad?: boolean;
+      isForSquad?: boolean;
       /** Format: date */
       day?: null | string;
     };
     PlanCheckView: {
-      reading: components['schemas']['PlanReading'];
+      analysis: components['schemas']['PlanAnalysis'];
       isChecked: boolean;
       findings: components['schemas']['Finding'][];
       approach: null | components['schemas']['Approach'];
@@ -2752,6 +2774,17 @@ export interface components {
       /** Format: int32 */
       ballsLeft: null | number;
       squad: null | string;
+    };
+    PlanConstraints: {
+      /** Format: int32 */
+      minutes?: null | number;
+      /** Format: int32 */
+      balls?: null | number;
+      approach?: null | components['schemas']['Approach'];
+      hot?: boolean;
+      /** Format: int32 */
+      windFromDegrees?: null | number;
+      warmedUpBefore?: boolean;
     };
     PlanContextView: {
       /** Format: uuid */
@@ -2767,7 +2800,7 @@ export interface components {
       daysToCompetition: null | number;
       equipment: components['schemas']['Equipment'][];
       hurt: string[];
-      load: null | components['schemas']['LoadStanding'];
+      load: null | components['schemas']['LoadBand'];
       /** Format: double */
       loadRatio: null | number;
       windows: components['schemas']['PracticeWindow'][];
@@ -2791,34 +2824,25 @@ export interface components {
       /** Format: uuid */
       segmentId?: null | string;
     };
-    PlanFrame: {
-      /** Format: int32 */
-      minutes?: null | number;
-      /** Format: int32 */
-      balls?: null | number;
-      approach?: null | components['schemas']['Approach'];
-      hot?: boolean;
-      /** Format: int32 */
-      windFromDegrees?: null | number;
-      warmedUpBefore?: boolean;
-    };
-    PlanReading: {
-      totals: components['schemas']['PlanTotals'];
-      strip: components['schemas']['StripSegment'][];
-      toKeep: components['schemas']['FieldError'][];
-      toPublish: components['schemas']['FieldError'][];
+    PlanPage: {
+      plans: components['schemas']['PlanSummary'][];
+      hasMore: boolean;
     };
     PlanSummary: {
       /** Format: uuid */
       id: string;
+      /** Format: int32 */
+      version: number;
       title: string;
       purpose: string;
-      /** Format: date-time */
-      updatedAt: string;
-      totals: components['schemas']['PlanTotals'];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls: number;
+      /** Format: int32 */
+      holes: number;
       strip: components['schemas']['StripSegment'][];
       canPublish: boolean;
-      areas: components['schemas']['Area'][];
       students: string[];
       /** Format: date */
       usedLast: null | string;
@@ -2858,7 +2882,7 @@ export interface components {
       /** Format: date-time */
       updatedAt: string;
       plan: components['schemas']['SessionPlan'];
-      reading: components['schemas']['PlanReading'];
+      analysis: components['schemas']['PlanAnalysis'];
     };
     PlannedDrill: {
       /** Format: uuid */
@@ -2891,7 +2915,7 @@ export interface components {
       beginning: components['schemas']['ScoringProtocol'];
     };
     ProtocolResult: {
-      reading: components['schemas']['DrillReading'];
+      status: components['schemas']['ResultStatus'];
       /** Format: int32 */
       attempts: number;
       counts: {
@@ -2901,7 +2925,7 @@ export interface components {
         [key: string]: number[];
       };
       measures: components['schemas']['Measure'][];
-      words: string;
+      text: string;
       /** Format: int32 */
       misfitAt?: null | number;
     };
@@ -2939,6 +2963,35 @@ export interface components {
     /** @enum {string} */
     Requirement: 'must' | 'extra' | 'own';
     /** @enum {string} */
+    ResultStatus: 'nothing' | 'underWay' | 'stopped' | 'complete' | 'doesNotFit';
+    ReviewLastSession: {
+      /** Format: uuid */
+      assignmentId: string;
+      title: string;
+      /** Format: date */
+      practisedOn: string;
+      /** Format: double */
+      fraction: null | number;
+      strip: components['schemas']['StripSegment'][];
+    };
+    ReviewRow: {
+      student: components['schemas']['StudentView'];
+      attention: components['schemas']['Attention'];
+      openPain: components['schemas']['OpenPainView'][];
+      thisWeek: components['schemas']['Completed'];
+      sessions: components['schemas']['ReviewSession'][];
+      last: null | components['schemas']['ReviewLastSession'];
+    };
+    ReviewSession: {
+      /** Format: uuid */
+      assignmentId: string;
+      title: string;
+      /** Format: date */
+      day: null | string;
+      status: components['schemas']['SessionStatus'];
+      strip: components['schemas']['StripSegment'][];
+    };
+    /** @enum {string} */
     RoutineTag: 'done' | 'partly' | 'notDone';
     Rung: {
       name: string;
@@ -2971,46 +3024,46 @@ export interface components {
       /** @enum {string} */
       kind: 'ballRating';
       /** Format: int32 */
-      balls?: number;
+      balls: number;
       rated: string;
-      lowMeans?: string;
-      highMeans?: string;
+      lowMeans: string;
+      highMeans: string;
     };
     ScoringProtocolCalledShots: {
       /** @enum {string} */
       kind: 'calledShots';
       clubs: components['schemas']['Club'][];
-      shapes?: components['schemas']['ShotShape'][];
-      heights?: components['schemas']['ShotHeight'][];
-      targets?: string[];
+      shapes: components['schemas']['ShotShape'][];
+      heights: components['schemas']['ShotHeight'][];
+      targets: string[];
       /** Format: int32 */
-      calls?: number;
-      pattern?: components['schemas']['PatternStep'][];
+      calls: number;
+      pattern: components['schemas']['PatternStep'][];
     };
     ScoringProtocolCarryGrid: {
       /** @enum {string} */
       kind: 'carryGrid';
       cells: components['schemas']['GridCell'][];
       /** Format: int32 */
-      ballsPerCell?: number;
+      ballsPerCell: number;
       /** Format: double */
-      tolerancePercent?: number;
-      unit?: components['schemas']['LengthUnit'];
+      tolerancePercent: number;
+      unit: components['schemas']['LengthUnit'];
     };
     ScoringProtocolCompass: {
       /** @enum {string} */
       kind: 'compass';
-      distances?: number[];
+      distances: number[];
       /** Format: int32 */
-      points?: number;
-      unit?: components['schemas']['LengthUnit'];
+      points: number;
+      unit: components['schemas']['LengthUnit'];
     };
     ScoringProtocolGuessAndCheck: {
       /** @enum {string} */
       kind: 'guessAndCheck';
       quantities: components['schemas']['GuessedQuantity'][];
       /** Format: int32 */
-      attempts?: number;
+      attempts: number;
     };
     ScoringProtocolMakeRate: {
       /** @enum {string} */
@@ -3023,59 +3076,59 @@ export interface components {
       /** @enum {string} */
       kind: 'measuredShots';
       what: string;
-      unit?: string;
+      unit: string;
       /** Format: double */
-      least?: null | number;
+      least: null | number;
       /** Format: double */
-      most?: null | number;
+      most: null | number;
       /** Format: int32 */
-      shots?: number;
+      shots: number;
       /** Format: double */
-      startedAt?: null | number;
+      startedAt: null | number;
       /** Format: double */
-      aimDistance?: null | number;
+      aimDistance: null | number;
     };
     ScoringProtocolParGame: {
       /** @enum {string} */
       kind: 'parGame';
       /** Format: int32 */
-      stations?: number;
+      stations: number;
       /** Format: int32 */
-      laps?: number;
+      laps: number;
       /** Format: int32 */
-      length?: number;
-      unit?: components['schemas']['LengthUnit'];
+      length: number;
+      unit: components['schemas']['LengthUnit'];
     };
     ScoringProtocolProximityLevels: {
       /** @enum {string} */
       kind: 'proximityLevels';
       stations: components['schemas']['ProximityStation'][];
-      radiiFeet?: number[];
+      radiiFeet: number[];
     };
     ScoringProtocolRehearsedScenario: {
       /** @enum {string} */
       kind: 'rehearsedScenario';
       /** Format: int32 */
-      scenarios?: number;
+      scenarios: number;
     };
     ScoringProtocolRepetitions: {
       /** @enum {string} */
       kind: 'repetitions';
       /** Format: int32 */
-      count?: null | number;
+      count: null | number;
     };
     ScoringProtocolStepLadder: {
       /** @enum {string} */
       kind: 'stepLadder';
       /** Format: int32 */
-      start?: number;
+      start: number;
       /** Format: int32 */
-      step?: number;
+      step: number;
       /** Format: int32 */
-      top?: number;
+      top: number;
       /** Format: int32 */
-      climbs?: number;
-      unit?: components['schemas']['LengthUnit'];
+      climbs: number;
+      unit: components['schemas']['LengthUnit'];
     };
     ScoringProtocolStreak: {
       /** @enum {string} */
@@ -3083,35 +3136,46 @@ export interface components {
       /** Format: int32 */
       length: number;
       /** Format: int32 */
-      cap?: null | number;
-      make?: string;
+      cap: null | number;
+      make: string;
     };
     ScoringProtocolTimedSteps: {
       /** @enum {string} */
       kind: 'timedSteps';
       steps: components['schemas']['TimedStep'][];
       /** Format: int32 */
-      cycles?: number;
+      cycles: number;
     };
     ScoringProtocolWindow: {
       /** @enum {string} */
       kind: 'window';
       clubs: components['schemas']['ClubWindow'][];
       /** Format: int32 */
-      shotsPerClub?: number;
+      shotsPerClub: number;
     };
     ScoringProtocolZoneSets: {
       /** @enum {string} */
       kind: 'zoneSets';
-      zones?: components['schemas']['PuttZone'][];
+      zones: components['schemas']['PuttZone'][];
       /** Format: int32 */
-      setsToClear?: number;
+      setsToClear: number;
       /** Format: int32 */
-      mostSets?: number;
+      mostSets: number;
     };
     /** @enum {string} */
     Season: 'offSeason' | 'preSeason' | 'inSeason' | 'competitionWeek';
     Segment: components['schemas']['SegmentPracticeSegment'] | components['schemas']['SegmentPause'];
+    SegmentBeginning: {
+      phase: components['schemas']['Phase'];
+      intent: components['schemas']['Intent'];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls: number;
+      /** Format: int32 */
+      holes: null | number;
+      exit: components['schemas']['ExitRule'];
+    };
     SegmentCompletion: {
       /** Format: uuid */
       segmentId: string;
@@ -3194,7 +3258,7 @@ export interface components {
       /** Format: uuid */
       assignmentId: string;
       /** Format: uuid */
-      planId: string;
+      planId: null | string;
       /** Format: int32 */
       version: number;
       title: string;
@@ -3205,7 +3269,7 @@ export interface components {
       requirement: components['schemas']['Requirement'];
       isPublished: boolean;
       changedAfterPublishing: boolean;
-      standing: components['schemas']['Standing'];
+      status: components['schemas']['SessionStatus'];
       excuse: null | components['schemas']['Excuse'];
       /** Format: int32 */
       minutes: number;
@@ -3514,7 +3578,7 @@ export interface components {
       purpose?: string;
       successTest?: string;
       segments: components['schemas']['Segment'][];
-      frame?: components['schemas']['PlanFrame'];
+      constraints?: components['schemas']['PlanConstraints'];
       overruled?: components['schemas']['OverruledFinding'][];
     };
     SessionRated: {
@@ -3552,6 +3616,8 @@ export interface components {
       /** Format: int32 */
       clockOffset?: null | number;
     };
+    /** @enum {string} */
+    SessionStatus: 'open' | 'underWay' | 'done' | 'partDone' | 'endedByPain' | 'trimmed' | 'missed' | 'excused';
     SessionView: {
       card: components['schemas']['SessionCard'];
       /** Format: uuid */
@@ -3560,7 +3626,7 @@ export interface components {
       hand: components['schemas']['Hand'];
       plan: components['schemas']['SessionPlan'];
       totals: components['schemas']['PlanTotals'];
-      exitRules: components['schemas']['ExitRuleInWords'][];
+      exitRules: components['schemas']['ExitRuleText'][];
       rangeBallSegments: string[];
       /** Format: int32 */
       askAfterMinutes: number;
@@ -3578,7 +3644,7 @@ export interface components {
     /** @enum {string} */
     SetUpDrawing: 'none' | 'aroundTheHole' | 'ladder' | 'zones' | 'gate' | 'sticks' | 'corridor' | 'carries';
     ShareView: {
-      of: string;
+      text: string;
       /** Format: double */
       least: number;
       /** Format: double */
@@ -3618,11 +3684,7 @@ export interface components {
     };
     /** @enum {string} */
     Stance: 'normal' | 'feetTogether' | 'leadFootOnly' | 'trailFootOnly';
-    /** @enum {string} */
-    Standing: 'open' | 'underWay' | 'done' | 'partDone' | 'endedByPain' | 'trimmed' | 'missed' | 'excused';
     StripSegment: {
-      /** Format: uuid */
-      id: string;
       title: string;
       phase: null | components['schemas']['Phase'];
       /** Format: int32 */
@@ -3636,6 +3698,8 @@ export interface components {
       /** Format: double */
       fraction: null | number;
       outcome: null | components['schemas']['SegmentOutcome'];
+      /** Format: uuid */
+      id?: null | string;
     };
     Strokes: {
       /** Format: int32 */
@@ -3652,8 +3716,8 @@ export interface components {
       fields: string[];
     };
     StudentFile: {
-      own?: components['schemas']['StudentsPart'];
-      coach?: components['schemas']['CoachsPart'];
+      own?: components['schemas']['StudentSection'];
+      coach?: components['schemas']['CoachSection'];
       isMinor?: boolean;
       mayBePublishedTo?: boolean;
     };
@@ -3676,6 +3740,17 @@ export interface components {
       level: components['schemas']['Level'];
       coachNote?: string;
     };
+    StudentSection: {
+      units?: components['schemas']['LengthUnit'];
+      believedStrengths?: components['schemas']['Area'][];
+      believedWeaknesses?: components['schemas']['Area'][];
+      dislikedClubs?: components['schemas']['Club'][];
+      dislikedSides?: components['schemas']['TargetSide'][];
+      routine?: string[];
+      windows?: components['schemas']['PracticeWindow'][];
+      equipment?: components['schemas']['Equipment'][];
+      competitions?: components['schemas']['Competition'][];
+    };
     StudentView: {
       /** Format: uuid */
       id: string;
@@ -3686,17 +3761,6 @@ export interface components {
       /** Format: int32 */
       version: number;
       hasAccount: boolean;
-    };
-    StudentsPart: {
-      units?: components['schemas']['LengthUnit'];
-      believedStrengths?: components['schemas']['Area'][];
-      believedWeaknesses?: components['schemas']['Area'][];
-      dislikedClubs?: components['schemas']['Club'][];
-      dislikedSides?: components['schemas']['TargetSide'][];
-      routine?: string[];
-      windows?: components['schemas']['PracticeWindow'][];
-      equipment?: components['schemas']['Equipment'][];
-      competitions?: components['schemas']['Competition'][];
     };
     /** @enum {string} */
     SwingLength: 'halfPastSeven' | 'nine' | 'ten' | 'full';
@@ -3713,7 +3777,7 @@ export interface components {
       /** Format: date */
       today: string;
       week: string;
-      bays: components['schemas']['Bay'][];
+      rows: components['schemas']['ReviewRow'][];
     };
     TemplateView: {
       plan: components['schemas']['SessionPlan'];

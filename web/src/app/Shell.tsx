@@ -4,19 +4,11 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { startSending } from '../features/sessions/sending';
 import { dayName } from '../ui/format';
-import { Key, Loading, Trouble } from '../ui/states';
+import { Key, Loading, ErrorNotice } from '../ui/states';
 import { useKeys } from './keys';
 import { Mark } from './Mark';
 import { useOutdoor } from './outdoor';
-import {
-  isSigningOut,
-  PersonContext,
-  useKeptPerson,
-  useSession,
-  useSignOut,
-  type Person,
-  type Session,
-} from './session';
+import { isSigningOut, PersonContext, useKeptPerson, useSignIn, useSignOut, type Person, type Session } from './signIn';
 
 const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.KeysDialog })));
 
@@ -25,7 +17,7 @@ const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.K
  * was signed in last on this device; and while practising it stays so even when the sign-in has run out.
  */
 export function Shell() {
-  const session = useSession();
+  const session = useSignIn();
   const kept = useKeptPerson();
   const { pathname } = useLocation();
   const mayBeKept = session.data === undefined || pathname.startsWith('/practice/');
@@ -41,7 +33,7 @@ export function Shell() {
   if (session.error)
     return (
       <Box sx={{ p: 3 }}>
-        <Trouble error={session.error} onRetry={() => void session.refetch()} />
+        <ErrorNotice error={session.error} onRetry={() => void session.refetch()} />
       </Box>
     );
   return <Navigate replace to="/sign-in" state={{ from: pathname }} />;

@@ -1,6 +1,6 @@
 import { createBrowserRouter, Navigate, useRouteError } from 'react-router';
-import { Trouble } from '../ui/states';
-import { usePerson } from './session';
+import { ErrorNotice } from '../ui/states';
+import { usePerson } from './signIn';
 
 /** Home is the tee line for a coach and the own week for a student. */
 function Home() {
@@ -11,7 +11,7 @@ function Broken() {
   const error = useRouteError();
   return (
     <main style={{ padding: 24 }}>
-      <Trouble
+      <ErrorNotice
         error={error instanceof Error ? error : new Error('This page broke.')}
         onRetry={() => window.location.reload()}
       />

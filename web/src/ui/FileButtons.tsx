@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { Problem, type Schemas } from '../api/client';
 import { count } from './format';
-import { Trouble } from './states';
+import { ErrorNotice } from './states';
 
 type Imported = Schemas['ImportView'];
 
@@ -58,7 +58,7 @@ export function FileButtons({ fileName, download, upload, onImported }: Props) {
           {count(take.data.added, 'new one', 'new ones')}, {take.data.changed} changed, {take.data.unchanged} as before.
         </span>
       )}
-      {save.error && <Trouble error={save.error} />}
+      {save.error && <ErrorNotice error={save.error} />}
       {take.error && <FileTrouble error={take.error} />}
     </>
   );

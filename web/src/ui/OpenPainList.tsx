@@ -17,7 +17,7 @@ export function OpenPainList({ pains }: { pains: readonly Schemas['OpenPainView'
           key={`${pain.part} ${pain.side} ${pain.where}`}
           sx={{ pl: 1.5, borderLeft: '4px solid', borderColor: 'error.main', fontSize: 15 }}
         >
-          <b>{pain.words}</b>, told on {dayName(pain.lastOn)}
+          <b>{pain.text}</b>, told on {dayName(pain.lastOn)}
           {pain.since !== pain.lastOn && `, since ${dayName(pain.since)}`}
           <Box sx={{ color: 'text.secondary' }}>
             {pain.sessionsSince > 0

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { fireEvent, screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import { drawn } from '../testing/drawn';
+import { renderInTheme } from '../testing/renderInTheme';
 import { SessionStrip, type StripSegment } from './SessionStrip';
 
 const segment = (id: string, part: Partial<StripSegment> = {}) =>
@@ -25,7 +25,7 @@ const three = [
 
 describe('the session strip', () => {
   it('says in words what it draws: phase, minutes, and how far each was done', () => {
-    drawn(<SessionStrip segments={three} label="Tuesday" />);
+    renderInTheme(<SessionStrip segments={three} label="Tuesday" />);
     const words = screen.getByRole('img').getAttribute('aria-label')?.replaceAll('\u00a0', ' ');
     expect(words).toBe(
       'Tuesday: Stretch, warm-up, 10 min, 100 % done; Start line, block, 10 min, 50 % done; Called shots, random, 10 min, dropped because of pain',
@@ -33,13 +33,13 @@ describe('the session strip', () => {
   });
 
   it('says nothing of what was done while a plan is written', () => {
-    drawn(<SessionStrip segments={three} shows="plan" label="Plan" />);
+    renderInTheme(<SessionStrip segments={three} shows="plan" label="Plan" />);
     expect(screen.getByRole('img').getAttribute('aria-label')).not.toContain('done');
   });
 
   it('is a row of buttons where a segment can be chosen', async () => {
     const onSelect = vi.fn();
-    const { hands } = drawn(
+    const { hands } = renderInTheme(
       <SessionStrip segments={three} shows="plan" label="Plan" selected="Stretch" onSelect={onSelect} />,
     );
     expect(screen.getByRole('button', { name: /^Stretch/ }).getAttribute('aria-pressed')).toBe('true');
@@ -49,7 +49,7 @@ describe('the session strip', () => {
 
   it('makes a segment longer minute by minute while its edge is dragged', () => {
     const onResize = vi.fn();
-    drawn(<SessionStrip segments={three} shows="plan" label="Plan" onSelect={vi.fn()} onResize={onResize} />);
+    renderInTheme(<SessionStrip segments={three} shows="plan" label="Plan" onSelect={vi.fn()} onResize={onResize} />);
     const strip = screen.getByRole('group', { name: 'Plan' });
     Object.defineProperty(strip, 'clientWidth', { value: 300 });
     const [edge] = screen.getAllByTestId('resize');
@@ -67,7 +67,7 @@ describe('the session strip', () => {
 
   it('moves nothing for a press that stays where it is', () => {
     const onReorder = vi.fn();
-    drawn(<SessionStrip segments={three} shows="plan" label="Plan" onSelect={vi.fn()} onReorder={onReorder} />);
+    renderInTheme(<SessionStrip segments={three} shows="plan" label="Plan" onSelect={vi.fn()} onReorder={onReorder} />);
     fireEvent.pointerDown(screen.getByRole('button', { name: /^Stretch/ }), { clientX: 10, button: 0 });
     fireEvent.pointerUp(window, { clientX: 13 });
     expect(onReorder).not.toHaveBeenCalled();

@@ -17,6 +17,9 @@ const fullPace = 4;
 const heightOf = (ballsPerMinute: number | null) =>
   ballsPerMinute === null ? floor : floor + (1 - floor) * Math.sqrt(Math.min(ballsPerMinute, fullPace) / fullPace);
 
+/** A strip of a list has no ids: nobody points at a segment of it. */
+const idOf = (segment: StripSegment) => segment.id ?? '';
+
 interface Props {
   segments: StripSegment[];
   size?: Size;
@@ -63,10 +66,10 @@ export function SessionStrip(props: Props) {
         width: '100%',
       }}
     >
-      {segments.map((segment) => (
+      {segments.map((segment, i) => (
         <Box
-          key={segment.id}
-          onPointerDown={drag.begin(segment.id)}
+          key={segment.id ?? i}
+          onPointerDown={drag.begin(idOf(segment))}
           sx={{
             position: 'relative',
             flex: `${segment.minutes} 1 0`,
@@ -80,16 +83,16 @@ export function SessionStrip(props: Props) {
             height={height}
             hasMinutes={size === 'large'}
             shows={shows}
-            isSelected={segment.id === selected}
-            onSelect={onSelect && (() => onSelect(segment.id))}
+            isSelected={selected !== undefined && segment.id === selected}
+            onSelect={onSelect && (() => onSelect(idOf(segment)))}
           />
           {size === 'large' && <Caption segment={segment} />}
-          {marks?.has(segment.id) && <Mark level={marks.get(segment.id) ?? 'note'} />}
+          {marks?.has(idOf(segment)) && <Mark level={marks.get(idOf(segment)) ?? 'note'} />}
           {onResize && (
             <Box
               aria-hidden
               data-testid="resize"
-              onPointerDown={drag.beginResize(segment.id)}
+              onPointerDown={drag.beginResize(idOf(segment))}
               sx={{
                 position: 'absolute',
                 right: -5,

@@ -109,7 +109,7 @@ export const requirements: Record<Schemas['Requirement'], string> = {
   own: 'On their own',
 };
 
-export const standings: Record<Schemas['Standing'], string> = {
+export const statuses: Record<Schemas['SessionStatus'], string> = {
   open: 'to come',
   underWay: 'under way',
   done: 'done',

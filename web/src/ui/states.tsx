@@ -22,7 +22,7 @@ export function Loading({ what }: { what: string }) {
 }
 
 /** What went wrong, and a way on. */
-export function Trouble({ error, onRetry }: { error: Error; onRetry?: () => void }) {
+export function ErrorNotice({ error, onRetry }: { error: Error; onRetry?: () => void }) {
   return (
     <Box role="alert" sx={{ borderLeft: '4px solid', borderColor: 'error.main', pl: 2, py: 1, my: 2, maxWidth: 560 }}>
       <Typography sx={{ fontWeight: 620 }}>{error.message}</Typography>

@@ -5,7 +5,7 @@ const least = 6;
  * order. Keys do the same; this is for the hand.
  */
 export function stripDrag(
-  segments: readonly { id: string; minutes: number }[],
+  segments: readonly { id?: string | null; minutes: number }[],
   onResize: ((id: string, by: number) => void) | undefined,
   onReorder: ((id: string, to: number) => void) | undefined,
 ) {

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using MorningRound.Core.Drills.Scoring;
 
 namespace MorningRound.Core.Drills.Flows;
 
@@ -72,29 +73,76 @@ public sealed record FlowState
 
     public required FlowText Prompt { get; init; }
 
-    public required FlowAsk Ask { get; init; }
+    public required FlowQuestion Question { get; init; }
+
+    /// <summary>Where in the drill it is asked, for a picture; none where it is asked of the whole.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public FlowPosition? At { get; init; }
 
     /// <summary>Tried in order; the first whose guards all hold is taken. If none does, the input does not fit.</summary>
     public required IReadOnlyList<FlowTransition> Transitions { get; init; }
 }
 
+/// <summary>What is done at a position.</summary>
+public enum FlowStep
+{
+    /// <summary>The only thing there is to do there.</summary>
+    Play,
+
+    Guess,
+    Measure,
+
+    /// <summary>What counted as a hit is looked at more closely.</summary>
+    Hit,
+    Missed,
+    Write,
+    Breathe,
+    WalkIn,
+    Putt,
+    Judge,
+}
+
+/// <summary>Where in a drill something is asked, so that a picture need not read it out of names or prompts.</summary>
+public sealed record FlowPosition
+{
+    /// <summary>Which of the things that the drill goes through in order: step, putt, cell, call, club, set, level. From 0.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public int Station { get; init; }
+
+    /// <summary>Which ball or number of that station, from 0.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public int Ball { get; init; }
+
+    /// <summary>What is done there.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public FlowStep Step { get; init; }
+
+    /// <summary>On the clock around the hole, 1 to 12; none where there is none.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public int? Hour { get; init; }
+
+    /// <summary>From where, in the unit of the drill; none where it has no distance.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? Distance { get; init; }
+}
+
 /// <summary>The input a state takes. Stopping and "time up" fit every state besides.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
-[JsonDerivedType(typeof(AskChoice), "choice")]
-[JsonDerivedType(typeof(AskNumber), "number")]
-[JsonDerivedType(typeof(AskText), "text")]
-[JsonDerivedType(typeof(AskTap), "tap")]
-[JsonDerivedType(typeof(RunTimer), "timer")]
-public abstract record FlowAsk;
+[JsonDerivedType(typeof(FlowQuestionChoice), "choice")]
+[JsonDerivedType(typeof(FlowQuestionNumber), "number")]
+[JsonDerivedType(typeof(FlowQuestionText), "text")]
+[JsonDerivedType(typeof(FlowQuestionTap), "tap")]
+[JsonDerivedType(typeof(FlowQuestionTimer), "timer")]
+public abstract record FlowQuestion;
 
 /// <summary>One of a few named answers.</summary>
-public sealed record AskChoice(IReadOnlyList<FlowOption> Options) : FlowAsk;
+public sealed record FlowQuestionChoice(IReadOnlyList<FlowOption> Options) : FlowQuestion;
 
 /// <summary>An answer: what is recorded, and what is on the button.</summary>
 public sealed record FlowOption(string Value, string Label);
 
 /// <summary>A number from least to most, both included and in tenths; a multiple of the step (10 for whole numbers).</summary>
-public sealed record AskNumber(string Label, string Unit, int Least, int Most, int Step) : FlowAsk
+public sealed record FlowQuestionNumber(string Label, string Unit, int Least, int Most, int Step) : FlowQuestion
 {
     /// <summary>What a negative number means and what a positive one, such as left and right; none where the sign says it all.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
@@ -112,13 +160,13 @@ public sealed record FlowSides(string Negative, string Positive);
 public sealed record FlowUsual(int Least, int Most);
 
 /// <summary>Words of the student's own.</summary>
-public sealed record AskText(int Longest) : FlowAsk;
+public sealed record FlowQuestionText(int Longest) : FlowQuestion;
 
 /// <summary>One tap when it is done.</summary>
-public sealed record AskTap(string Label) : FlowAsk;
+public sealed record FlowQuestionTap(string Label) : FlowQuestion;
 
 /// <summary>A timer; its running out is the input.</summary>
-public sealed record RunTimer(int Seconds) : FlowAsk;
+public sealed record FlowQuestionTimer(int Seconds) : FlowQuestion;
 
 /// <summary>What happens on an input.</summary>
 public sealed record FlowTransition
@@ -163,7 +211,7 @@ public sealed record FlowEffect
     public required FlowChange Do { get; init; }
 
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
-    public FlowOperand Of { get; init; }
+    public FlowOperand Kind { get; init; }
 
     /// <summary>The constant, where the operand is one.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]

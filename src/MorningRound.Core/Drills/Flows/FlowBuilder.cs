@@ -1,3 +1,5 @@
+using MorningRound.Core.Units;
+
 namespace MorningRound.Core.Drills.Flows;
 
 /// <summary>Puts a flow together, state by state. Protocols compile with it.</summary>
@@ -32,14 +34,21 @@ internal sealed class FlowBuilder
         return this;
     }
 
-    public FlowBuilder State(string name, FlowText prompt, FlowAsk ask, params IEnumerable<FlowTransition>[] transitions)
+    public FlowBuilder State(string name, FlowText prompt, FlowQuestion ask, params IEnumerable<FlowTransition>[] transitions)
     {
-        _states.Add(new FlowState { Name = name, Prompt = prompt, Ask = ask, Transitions = [.. transitions.SelectMany(t => t)] });
+        _states.Add(new FlowState { Name = name, Prompt = prompt, Question = ask, Transitions = [.. transitions.SelectMany(t => t)] });
         return this;
     }
 
-    public FlowBuilder State(string name, string prompt, FlowAsk ask, params IEnumerable<FlowTransition>[] transitions) =>
+    public FlowBuilder State(string name, string prompt, FlowQuestion ask, params IEnumerable<FlowTransition>[] transitions) =>
         State(name, new FlowText(prompt), ask, transitions);
+
+    /// <summary>Says where the state added last stands in the drill.</summary>
+    public FlowBuilder At(int station, int ball = 0, FlowStep step = FlowStep.Play, int? hour = null, double? distance = null)
+    {
+        _states[^1] = _states[^1] with { At = new FlowPosition { Station = station, Ball = ball, Step = step, Hour = hour, Distance = distance } };
+        return this;
+    }
 
     /// <summary>The flow, which begins in the first state.</summary>
     public AttemptFlow Build() => new()
@@ -55,9 +64,9 @@ internal sealed class FlowBuilder
 /// <summary>The vocabulary of <see cref="FlowBuilder"/>.</summary>
 internal static class Flow
 {
-    public static readonly AskChoice MadeOrMissed = new([new FlowOption("made", "Made"), new FlowOption("missed", "Missed")]);
+    public static readonly FlowQuestionChoice MadeOrMissed = new([new FlowOption("made", "Made"), new FlowOption("missed", "Missed")]);
 
-    public static readonly AskChoice YesOrNo = new([new FlowOption("yes", "Yes"), new FlowOption("no", "No")]);
+    public static readonly FlowQuestionChoice YesOrNo = new([new FlowOption("yes", "Yes"), new FlowOption("no", "No")]);
 
     public static FlowGuard[] Choice(string value) => [new ChoiceIs(value)];
 
@@ -68,24 +77,24 @@ internal static class Flow
     public static FlowGuard[] And(this FlowGuard[] guards, string register, int atLeast) => [.. guards, new RegisterIs(register, atLeast)];
 
     public static FlowEffect Add(string register, int number = 1) =>
-        new() { Register = register, Do = FlowChange.Add, Of = FlowOperand.Constant, Number = number };
+        new() { Register = register, Do = FlowChange.Add, Kind = FlowOperand.Constant, Number = number };
 
     public static FlowEffect Set(string register, int number) =>
-        new() { Register = register, Do = FlowChange.Set, Of = FlowOperand.Constant, Number = number };
+        new() { Register = register, Do = FlowChange.Set, Kind = FlowOperand.Constant, Number = number };
 
     public static FlowEffect SetRegister(string register, string from) =>
-        new() { Register = register, Do = FlowChange.Set, Of = FlowOperand.Register, From = from };
+        new() { Register = register, Do = FlowChange.Set, Kind = FlowOperand.Register, From = from };
 
     public static FlowEffect AddInput(string register, bool negative = false) =>
-        new() { Register = register, Do = FlowChange.Add, Of = FlowOperand.Input, Negative = negative };
+        new() { Register = register, Do = FlowChange.Add, Kind = FlowOperand.Input, Negative = negative };
 
-    public static FlowEffect SetInput(string register) => new() { Register = register, Do = FlowChange.Set, Of = FlowOperand.Input };
+    public static FlowEffect SetInput(string register) => new() { Register = register, Do = FlowChange.Set, Kind = FlowOperand.Input };
 
     public static FlowEffect AddRegister(string register, string from) =>
-        new() { Register = register, Do = FlowChange.Add, Of = FlowOperand.Register, From = from };
+        new() { Register = register, Do = FlowChange.Add, Kind = FlowOperand.Register, From = from };
 
     public static FlowEffect Max(string register, string from) =>
-        new() { Register = register, Do = FlowChange.Max, Of = FlowOperand.Register, From = from };
+        new() { Register = register, Do = FlowChange.Max, Kind = FlowOperand.Register, From = from };
 
     /// <summary>The input completes an attempt and leads to a state, or with none to the drill's own end.</summary>
     public static IEnumerable<FlowTransition> Done(FlowGuard[] when, FlowEffect[] then, string? to) => [Step(when, then, to, ends: true)];

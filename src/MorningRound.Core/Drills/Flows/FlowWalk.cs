@@ -1,3 +1,5 @@
+using MorningRound.Core.Units;
+
 namespace MorningRound.Core.Drills.Flows;
 
 /// <summary>Where a walk of a flow stands. The phone has a twin of this walker; both must agree on every sequence of inputs.</summary>
@@ -52,7 +54,7 @@ public sealed record FlowWalk
         if (MisfitAt is not null) return this;
         if (State is null || input.Attempt != Attempts + 1) return this with { MisfitAt = Taken };
         if (input is DrillStopped or TimeUp) return this with { State = null, Taken = Taken + 1 };
-        if (!Fits(State.Ask, input)) return this with { MisfitAt = Taken };
+        if (!Fits(State.Question, input)) return this with { MisfitAt = Taken };
         var taken = State.Transitions.FirstOrDefault(t => t.When is null || t.When.All(g => Holds(g, input)));
         if (taken is null) return this with { MisfitAt = Taken };
 
@@ -68,14 +70,14 @@ public sealed record FlowWalk
         };
     }
 
-    private static bool Fits(FlowAsk ask, DrillInput input) => (ask, input) switch
+    private static bool Fits(FlowQuestion ask, DrillInput input) => (ask, input) switch
     {
-        (AskChoice choice, ChoiceMade made) => choice.Options.Any(o => o.Value == made.Value),
-        (AskNumber number, NumberGiven given) =>
+        (FlowQuestionChoice choice, ChoiceMade made) => choice.Options.Any(o => o.Value == made.Value),
+        (FlowQuestionNumber number, NumberGiven given) =>
             given.Tenths >= number.Least && given.Tenths <= number.Most && given.Tenths % number.Step == 0,
-        (AskText text, TextWritten written) => written.Text.Length <= text.Longest,
-        (AskTap, Tapped) => true,
-        (RunTimer, TimerRanOut) => true,
+        (FlowQuestionText text, TextWritten written) => written.Text.Length <= text.Longest,
+        (FlowQuestionTap, Tapped) => true,
+        (FlowQuestionTimer, TimerRanOut) => true,
         _ => false,
     };
 
@@ -89,7 +91,7 @@ public sealed record FlowWalk
 
     private static void Carry(FlowEffect effect, DrillInput input, Dictionary<string, int> registers)
     {
-        var operand = effect.Of switch
+        var operand = effect.Kind switch
         {
             FlowOperand.Constant => effect.Number,
             FlowOperand.Register => registers[effect.From!],

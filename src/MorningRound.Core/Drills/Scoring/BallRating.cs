@@ -1,4 +1,6 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -63,25 +65,25 @@ public sealed record BallRating : ScoringProtocol
                 Flow.Part(Flow.Number(SlowDownFrom, NumberRange.Rating.Most), counts, "slow"),
                 Flow.Part(Flow.Number(NumberRange.Rating.Least, CauseUpTo), counts, "cause"),
                 Flow.DoneUntil(Flow.Always, AttemptFlow.LeftRegister, -1, counts, "rate"))
-            .State("slow", "Slow down, and breathe into it.", new AskTap("Done"), Flow.DoneUntil(Flow.Always, AttemptFlow.LeftRegister, 0, [], "rate"))
-            .State("cause", "What did you do to get there?", new AskChoice(Causes),
+            .State("slow", "Slow down, and breathe into it.", new FlowQuestionTap("Done"), Flow.DoneUntil(Flow.Always, AttemptFlow.LeftRegister, 0, [], "rate"))
+            .State("cause", "What did you do to get there?", new FlowQuestionChoice(Causes),
                 [.. Causes.Select(c => Flow.DoneUntil(Flow.Choice(c.Value), AttemptFlow.LeftRegister, 0, [Flow.Add(c.Value)], "rate"))])
             .Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         while (tally["balls"] < Balls)
         {
-            var rating = new AskedNumber(NumberRange.Rating);
+            var rating = new ScorerQuestionNumber(NumberRange.Rating);
             yield return rating;
             tally["balls"]++;
             tally["sum"] += rating.Answer;
             tally.Keep("rating", rating.Answer);
-            if (rating.Answer >= SlowDownFrom) yield return new AskedTap();
+            if (rating.Answer >= SlowDownFrom) yield return new ScorerQuestionTap();
             if (rating.Answer <= CauseUpTo)
             {
-                var cause = new AskedChoice([.. Causes.Select(c => c.Value)]);
+                var cause = new ScorerQuestionChoice([.. Causes.Select(c => c.Value)]);
                 yield return cause;
                 tally[cause.Answer]++;
             }

@@ -1,6 +1,9 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -70,17 +73,19 @@ public sealed record CalledShots : ScoringProtocol
             .Display("{0} targets and {1} shapes of {2}, {3} calls in all", Flow.Value("hits"), Flow.Value("shaped"), Flow.Value("calls"), Flow.Count);
         for (var i = 0; i < calls.Count; i++)
         {
-            var next = i + 1 < calls.Count ? $"call{i + 1}" : null;
-            flow.State($"call{i}", $"{calls[i].InWords()}. Target hit?", Flow.YesOrNo,
-                    Flow.Part(Flow.Choice("yes"), [], $"hit{i}"),
-                    Flow.Part(Flow.Choice("no"), [], $"off{i}"));
-            Shape($"hit{i}", Flow.Add("hits"), Flow.Add("calls"));
-            Shape($"off{i}", Flow.Add("calls"));
+            var next = i + 1 < calls.Count ? $"c{i + 1}" : null;
+            flow.State($"c{i}", $"{calls[i].InWords()}. Target hit?", Flow.YesOrNo,
+                    Flow.Part(Flow.Choice("yes"), [], $"h{i}"),
+                    Flow.Part(Flow.Choice("no"), [], $"o{i}"))
+                .At(i);
+            Shape($"h{i}", Flow.Add("hits"), Flow.Add("calls"));
+            Shape($"o{i}", Flow.Add("calls"));
 
             void Shape(string state, params FlowEffect[] counts) => flow.State(
                 state, $"Was it the {calls[i].Shape.ToString().ToLowerInvariant()} called?", Flow.YesOrNo,
                 Called(Flow.Choice("yes"), [.. counts, Flow.Add("shaped")]),
-                Called(Flow.Choice("no"), counts));
+                Called(Flow.Choice("no"), counts))
+                .At(i);
 
             IEnumerable<FlowTransition> Called(FlowGuard[] when, FlowEffect[] then) =>
                 next is null ? Flow.Done(when, then, null) : Flow.DoneWhenCounted(when, then, next);
@@ -89,13 +94,13 @@ public sealed record CalledShots : ScoringProtocol
         return flow.Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         foreach (var call in List(seed))
         {
-            var hit = new AskedChoice("yes", "no");
+            var hit = new ScorerQuestionChoice("yes", "no");
             yield return hit;
-            var shaped = new AskedChoice("yes", "no");
+            var shaped = new ScorerQuestionChoice("yes", "no");
             yield return shaped;
             if (hit.Answer == "yes") tally["hits"]++;
             if (shaped.Answer == "yes") tally["shaped"]++;

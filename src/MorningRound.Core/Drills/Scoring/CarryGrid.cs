@@ -1,7 +1,9 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Students;
 using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -21,7 +23,7 @@ public sealed record GridCell
 /// </summary>
 public sealed record CarryGrid : ScoringProtocol
 {
-    private static readonly AskChoice AskAltered = new([new FlowOption("stock", "As it comes"), new FlowOption("altered", "Altered to fit")]);
+    private static readonly FlowQuestionChoice AskAltered = new([new FlowOption("stock", "As it comes"), new FlowOption("altered", "Altered to fit")]);
 
     public required IReadOnlyList<GridCell> Cells { get; init; }
 
@@ -46,13 +48,13 @@ public sealed record CarryGrid : ScoringProtocol
 
     public override ScoringProtocol? Easier() => BallsPerCell < 3 ? this with { BallsPerCell = BallsPerCell + 1 } : null;
 
-    public override ScoringProtocol For(StudentFile student) => this with
+    public override ScoringProtocol For(PlayerNumbers player) => this with
     {
         Cells =
         [
             .. Cells.Select(cell => cell.Carry is not null
                 ? cell
-                : cell with { Carry = student.Coach.WedgeGrid.FirstOrDefault(n => n.Club == cell.Club && n.Swing == cell.Swing)?.Carry.In(Unit).Value }),
+                : cell with { Carry = player.WedgeGrid.FirstOrDefault(n => n.Club == cell.Club && n.Swing == cell.Swing)?.Carry.In(Unit).Value }),
         ],
     };
 
@@ -93,27 +95,30 @@ public sealed record CarryGrid : ScoringProtocol
                     NumberRange.Positive.Asked("Carry", Unit.Sign()),
                     Flow.Part(Flow.Number(least, most), [], $"hit{i}"),
                     Flow.Part(Flow.Always, [], $"miss{i}"))
+                .At(i, distance: cell.Carry.Value)
                 .State($"hit{i}", "How was it hit?", AskAltered,
                     Flow.Done(Flow.Choice("altered"), [.. ball, Flow.Add("hits"), Flow.Add("altered"), .. on], next),
                     Flow.Done(Flow.Choice("stock"), [.. ball, Flow.Add("hits"), .. on], next))
+                .At(i, step: FlowStep.Hit, distance: cell.Carry.Value)
                 .State($"miss{i}", "How was it hit?", AskAltered,
                     Missed("altered", [.. ball, Flow.Add("altered")], on, i, next),
-                    Missed("stock", ball, on, i, next));
+                    Missed("stock", ball, on, i, next))
+                .At(i, step: FlowStep.Missed, distance: cell.Carry.Value);
         }
 
         return flow.Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         foreach (var cell in Cells)
         {
             var (least, most) = Accepted(cell.Carry!.Value);
             for (var ball = 0; ball < BallsPerCell; ball++)
             {
-                var carry = new AskedNumber(NumberRange.Positive);
+                var carry = new ScorerQuestionNumber(NumberRange.Positive);
                 yield return carry;
-                var altered = new AskedChoice("stock", "altered");
+                var altered = new ScorerQuestionChoice("stock", "altered");
                 yield return altered;
                 tally["balls"]++;
                 tally.EndAttempt();

@@ -1,5 +1,9 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -49,19 +53,20 @@ public sealed record Compass : ScoringProtocol
             var next = i + 1 < putts.Count ? $"putt{i + 1}" : null;
             flow.State($"putt{i}", $"{distance} {Unit.Sign()}, {Oclock(point)} o’clock", Flow.MadeOrMissed,
                 Flow.Done(Flow.Choice("made"), [Flow.Add("made"), Flow.Add("attempts"), Flow.Add(MadeAt(distance))], next),
-                Flow.Done(Flow.Choice("missed"), [Flow.Add("attempts")], next));
+                Flow.Done(Flow.Choice("missed"), [Flow.Add("attempts")], next))
+                .At(i, hour: Oclock(point), distance: distance);
         }
 
         return flow.Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         foreach (var distance in Distances)
         {
             for (var point = 0; point < Points; point++)
             {
-                var ask = new AskedChoice("made", "missed");
+                var ask = new ScorerQuestionChoice("made", "missed");
                 yield return ask;
                 tally["attempts"]++;
                 if (ask.Answer == "made")

@@ -1,5 +1,8 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -69,7 +72,8 @@ public sealed record GuessAndCheck : ScoringProtocol
             var next = i + 1 < Quantities.Count ? $"guess{i + 1}" : "measure0";
             // A guess counts in no mean before it was checked.
             flow.State($"guess{i}", $"Your guess: {kind.Name}", RangeOf(q).Asked("Guess", kind.Unit, SidesOf(q)),
-                Flow.Part(Flow.Always, [Flow.SetInput(Guessed(q))], next));
+                Flow.Part(Flow.Always, [Flow.SetInput(Guessed(q))], next))
+                .At(i, step: FlowStep.Guess);
         }
 
         var counted = Quantities.Select(q => Flow.AddRegister(Difference(q), Guessed(q)));
@@ -81,20 +85,21 @@ public sealed record GuessAndCheck : ScoringProtocol
             flow.State($"measure{i}", $"Measured: {kind.Name}", RangeOf(q).Asked("Measured", kind.Unit, SidesOf(q)),
                 i + 1 < Quantities.Count
                     ? Flow.Part(Flow.Always, measured, $"measure{i + 1}")
-                    : Flow.DoneWhenCounted(Flow.Always, [.. measured, .. counted, Flow.Add("attempts")], "guess0"));
+                    : Flow.DoneWhenCounted(Flow.Always, [.. measured, .. counted, Flow.Add("attempts")], "guess0"))
+                .At(i, step: FlowStep.Measure);
         }
 
         return flow.Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         for (var attempt = 0; attempt < Attempts; attempt++)
         {
             var guesses = new List<int>();
             foreach (var q in Quantities)
             {
-                var guess = new AskedNumber(RangeOf(q));
+                var guess = new ScorerQuestionNumber(RangeOf(q));
                 yield return guess;
                 guesses.Add(guess.Answer);
             }
@@ -102,7 +107,7 @@ public sealed record GuessAndCheck : ScoringProtocol
             var measured = new List<int>();
             foreach (var q in Quantities)
             {
-                var number = new AskedNumber(RangeOf(q));
+                var number = new ScorerQuestionNumber(RangeOf(q));
                 yield return number;
                 measured.Add(number.Answer);
             }

@@ -1,3 +1,4 @@
+using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 
 namespace MorningRound.Core.Drills.Scoring;
@@ -15,10 +16,10 @@ public static class LastTimes
     /// <param name="protocol">The protocol all of them were scored by.</param>
     /// <param name="now">The result in question.</param>
     /// <param name="earlier">Comparable results before it, newest first; those without a result are passed over.</param>
-    public static string InWords(ScoringProtocol protocol, ProtocolResult now, IReadOnlyList<ProtocolResult> earlier)
+    public static string InWords(ScoringProtocol protocol, ProtocolResult now, IReadOnlyList<PastResult> earlier)
     {
-        if (now.Reading is DrillReading.Nothing or DrillReading.DoesNotFit) return "";
-        var counted = earlier.Where(r => r.Reading is DrillReading.Complete or DrillReading.Stopped or DrillReading.UnderWay).Take(Most).ToList();
+        if (!now.IsScored) return "";
+        var counted = earlier.Where(r => r.Values.Count > 0).Take(Most).ToList();
         if (counted.Count == 0) return "The first time with these numbers: nothing to compare it with yet.";
 
         var leading = protocol.MeasureKinds[0];
@@ -28,7 +29,7 @@ public static class LastTimes
         return $"{told} {Verdict(protocol, now, counted)}".TrimEnd();
     }
 
-    private static string Verdict(ScoringProtocol protocol, ProtocolResult now, IReadOnlyList<ProtocolResult> earlier)
+    private static string Verdict(ScoringProtocol protocol, ProtocolResult now, IReadOnlyList<PastResult> earlier)
     {
         if (protocol is MakeRate) return Verdict(now, earlier);
         var compared = earlier.Select(before => protocol.Compare(now, before)).ToList();
@@ -40,10 +41,10 @@ public static class LastTimes
     }
 
     /// <summary>A share made has its own doubt: the times before are put together and the difference is held against chance.</summary>
-    private static string Verdict(ProtocolResult now, IReadOnlyList<ProtocolResult> earlier)
+    private static string Verdict(ProtocolResult now, IReadOnlyList<PastResult> earlier)
     {
         var (made, tried) = (now.Counts["made"], now.Counts["attempts"]);
-        var (madeBefore, triedBefore) = (earlier.Sum(r => r.Counts["made"]), earlier.Sum(r => r.Counts["attempts"]));
+        var (madeBefore, triedBefore) = (earlier.Sum(r => (int)(r.Value("made") ?? 0)), earlier.Sum(r => r.Attempts));
         var difference = Rate.Difference((made, tried), (madeBefore, triedBefore));
         var before = $"{madeBefore} of {triedBefore} before";
         if (difference.Low > 0) return $"More than {before}, by more than chance would.";

@@ -1,5 +1,8 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -35,11 +38,11 @@ public sealed record MakeRate : ScoringProtocol
             Flow.DoneWhenCounted(Flow.Choice("missed"), [Flow.Add("attempts")], "attempt"))
         .Build();
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         for (var attempt = 0; attempt < Attempts; attempt++)
         {
-            var ask = new AskedChoice("made", "missed");
+            var ask = new ScorerQuestionChoice("made", "missed");
             yield return ask;
             tally["attempts"]++;
             if (ask.Answer == "made") tally["made"]++;

@@ -1,6 +1,9 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -75,11 +78,11 @@ public sealed record MeasuredShots : ScoringProtocol
             .Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         for (var shot = 0; shot < Shots; shot++)
         {
-            var number = new AskedNumber(NumberRange.Signed);
+            var number = new ScorerQuestionNumber(NumberRange.Signed);
             yield return number;
             tally["shots"]++;
             tally["sum"] += number.Answer;
@@ -104,7 +107,7 @@ public sealed record MeasuredShots : ScoringProtocol
         {
             return tally["shots"] < AimCheck.FewestBalls
                 ? "Too few balls to say where it goes today."
-                : AimCheck.Of([.. tally.Kept(What).Select(offset => target.Unit.Times(offset))], target).Words;
+                : AimCheck.Of([.. tally.Kept(What).Select(offset => target.Unit.Times(offset))], target).Text;
         }
 
         var mean = Sample.Mean(tally.Kept(What))!.Value;

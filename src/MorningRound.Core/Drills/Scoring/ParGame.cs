@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -61,11 +62,11 @@ public sealed record ParGame : ScoringProtocol
         return flow.Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         for (var putt = 0; putt < Stations * Laps; putt++)
         {
-            var ask = new AskedChoice("made", "missed");
+            var ask = new ScorerQuestionChoice("made", "missed");
             yield return ask;
             var isMade = ask.Answer == "made";
             tally["attempts"]++;

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace MorningRound.Core.Drills.Scoring;
 
 /// <summary>Which way a measure is better.</summary>
@@ -27,7 +29,7 @@ public sealed record Measure(string Name, string Label, string Unit, Better Bett
 public sealed record DrillGoal(string Measure, double Limit);
 
 /// <summary>How the inputs of a drill read.</summary>
-public enum DrillReading
+public enum ResultStatus
 {
     /// <summary>Nothing attempted, which is not zero.</summary>
     Nothing,
@@ -48,7 +50,7 @@ public enum DrillReading
 /// <summary>What a protocol makes of the attempts.</summary>
 public sealed record ProtocolResult
 {
-    public required DrillReading Reading { get; init; }
+    public required ResultStatus Status { get; init; }
 
     /// <summary>Attempts completed.</summary>
     public required int Attempts { get; init; }
@@ -63,7 +65,7 @@ public sealed record ProtocolResult
     public required IReadOnlyList<Measure> Measures { get; init; }
 
     /// <summary>The result in one line, with its doubt where that matters.</summary>
-    public required string Words { get; init; }
+    public required string Text { get; init; }
 
     /// <summary>The index of the first input that does not fit; none otherwise.</summary>
     public int? MisfitAt { get; init; }
@@ -73,14 +75,19 @@ public sealed record ProtocolResult
 
     internal static ProtocolResult Unfitting(IReadOnlyList<MeasureKind> kinds, int at) => new()
     {
-        Reading = DrillReading.DoesNotFit,
+        Status = ResultStatus.DoesNotFit,
         Attempts = 0,
         Counts = new Dictionary<string, int>(),
         Samples = new Dictionary<string, IReadOnlyList<int>>(),
         Measures = [.. kinds.Select(m => m.With(null))],
-        Words = "What was recorded does not fit this drill. It is kept as it is.",
+        Text = "What was recorded does not fit this drill. It is kept as it is.",
         MisfitAt = at,
     };
 
+    /// <summary>Whether something was attempted and fits the drill.</summary>
+    [JsonIgnore]
+    public bool IsScored => Status is ResultStatus.Complete or ResultStatus.Stopped or ResultStatus.UnderWay;
+
+    /// <summary>The value of a measure; none where the result has no such value.</summary>
     public double? Value(string measure) => Measures.FirstOrDefault(m => m.Name == measure)?.Value;
 }

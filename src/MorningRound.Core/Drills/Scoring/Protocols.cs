@@ -1,7 +1,7 @@
 using System.Reflection;
 using System.Text.Json.Serialization;
-using MorningRound.Core.Plans;
-using MorningRound.Core.Students;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Drills.Scoring;
 

@@ -1,6 +1,9 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -74,14 +77,15 @@ public sealed record ProximityLevels : ScoringProtocol
                         : [
                             .. Flow.Done(inside, [.. ball, Flow.Add("_in")], State(level, station + 1)),
                             .. Flow.Done(Flow.Always, ball, State(level, station + 1)),
-                        ]);
+                        ])
+                    .At(level, station);
             }
         }
 
         return flow.Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         foreach (var radius in RadiiFeet)
         {
@@ -91,7 +95,7 @@ public sealed record ProximityLevels : ScoringProtocol
                 var inside = 0;
                 foreach (var _ in Stations)
                 {
-                    var distance = new AskedNumber(NumberRange.Positive);
+                    var distance = new ScorerQuestionNumber(NumberRange.Positive);
                     yield return distance;
                     tally["balls"]++;
                     tally["sum"] += distance.Answer;

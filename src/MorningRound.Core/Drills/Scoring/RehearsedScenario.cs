@@ -1,4 +1,6 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -26,26 +28,26 @@ public sealed record RehearsedScenario : ScoringProtocol
     protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder().Registers("made", "behaved", "putts")
         .Display($"{{0}} holed of {{1}}, {Scenarios} in all", Flow.Value("made"), Flow.Value("putts"))
         .Display("behaved as intended: {0} on average", Flow.Mean("behaved", "putts", 1))
-        .State("write", "The situation, and how you want to be in it", new AskText(DrillInput.LongestText), Flow.Part(Flow.Always, [], "breathe"))
-        .State("breathe", "Breathe: in 4, hold 4, out 4, hold 4, three times", new RunTimer(TimedSteps.BoxBreathing.Seconds()), Flow.Part(Flow.Always, [], "walkIn"))
-        .State("walkIn", "Walk in with your whole routine, and putt", new AskTap("Putted"), Flow.Part(Flow.Always, [], "putt"))
+        .State("write", "The situation, and how you want to be in it", new FlowQuestionText(DrillInput.LongestText), Flow.Part(Flow.Always, [], "breathe")).At(0, step: FlowStep.Write)
+        .State("breathe", "Breathe: in 4, hold 4, out 4, hold 4, three times", new FlowQuestionTimer(TimedSteps.BoxBreathing.Seconds()), Flow.Part(Flow.Always, [], "walkIn")).At(0, step: FlowStep.Breathe)
+        .State("walkIn", "Walk in with your whole routine, and putt", new FlowQuestionTap("Putted"), Flow.Part(Flow.Always, [], "putt")).At(0, step: FlowStep.WalkIn)
         .State("putt", "Was it holed?", Flow.MadeOrMissed,
             Flow.Part(Flow.Choice("made"), [], "holed"),
-            Flow.Part(Flow.Choice("missed"), [], "left"))
-        .State("holed", Behaved, NumberRange.Rating.Asked("As intended", ""), Rated([Flow.Add("made")]))
-        .State("left", Behaved, NumberRange.Rating.Asked("As intended", ""), Rated([]))
+            Flow.Part(Flow.Choice("missed"), [], "left")).At(0, step: FlowStep.Putt)
+        .State("holed", Behaved, NumberRange.Rating.Asked("As intended", ""), Rated([Flow.Add("made")])).At(0, step: FlowStep.Judge)
+        .State("left", Behaved, NumberRange.Rating.Asked("As intended", ""), Rated([])).At(0, step: FlowStep.Judge)
         .Build();
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         for (var scenario = 0; scenario < Scenarios; scenario++)
         {
-            yield return new AskedText();
-            yield return new AskedTimer();
-            yield return new AskedTap();
-            var putt = new AskedChoice("made", "missed");
+            yield return new ScorerQuestionText();
+            yield return new ScorerQuestionTimer();
+            yield return new ScorerQuestionTap();
+            var putt = new ScorerQuestionChoice("made", "missed");
             yield return putt;
-            var rating = new AskedNumber(NumberRange.Rating);
+            var rating = new ScorerQuestionNumber(NumberRange.Rating);
             yield return rating;
             tally["putts"]++;
             tally["behaved"] += rating.Answer;

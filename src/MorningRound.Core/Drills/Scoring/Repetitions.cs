@@ -1,4 +1,5 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -27,16 +28,16 @@ public sealed record Repetitions : ScoringProtocol
         FlowEffect[] repeated = [Flow.Add("count")];
         return Count is { } count
             ? flow.Counted(count).Display("{0} of {1}", Flow.Value("count"), Flow.Count)
-                .State("repeat", "One more", new AskTap("Did one"), Flow.DoneWhenCounted(Flow.Always, repeated, "repeat")).Build()
+                .State("repeat", "One more", new FlowQuestionTap("Did one"), Flow.DoneWhenCounted(Flow.Always, repeated, "repeat")).Build()
             : flow.Display("{0} done", Flow.Value("count"))
-                .State("repeat", "One more", new AskTap("Did one"), Flow.Done(Flow.Always, repeated, "repeat")).Build();
+                .State("repeat", "One more", new FlowQuestionTap("Did one"), Flow.Done(Flow.Always, repeated, "repeat")).Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         while (tally["count"] < (Count ?? int.MaxValue))
         {
-            yield return new AskedTap();
+            yield return new ScorerQuestionTap();
             tally["count"]++;
             tally.EndAttempt();
         }

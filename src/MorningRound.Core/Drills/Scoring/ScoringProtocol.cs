@@ -1,6 +1,10 @@
 using System.Text.Json.Serialization;
+using MorningRound.Core.Canonical;
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Students;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -50,6 +54,9 @@ public abstract record ScoringProtocol
     /// <summary>The next step down; none at the bottom, or where there is no such scale.</summary>
     public virtual ScoringProtocol? Easier() => null;
 
+    /// <summary>Whether another protocol is of the same kind with the same parameters. Lists are compared by what they hold.</summary>
+    public bool IsSameAs(ScoringProtocol other) => CanonicalText.Of(this) == CanonicalText.Of(other);
+
     /// <summary>Everything wrong with the parameters, each with its path.</summary>
     public IReadOnlyList<FieldError> Check(string path)
     {
@@ -62,7 +69,7 @@ public abstract record ScoringProtocol
     /// The protocol with what it leaves to the student filled in: numbers of the wedge grid, clubs of the bag. What the student's
     /// file lacks stays open; <see cref="WhatIsMissing"/> says so.
     /// </summary>
-    public virtual ScoringProtocol For(StudentFile student) => this;
+    public virtual ScoringProtocol For(PlayerNumbers player) => this;
 
     /// <summary>
     /// The protocol with another number of attempts, as a trimmed session has it; none where its own condition or its stations
@@ -114,18 +121,18 @@ public abstract record ScoringProtocol
         }
 
         if (taken < inputs.Count) return ProtocolResult.Unfitting(MeasureKinds, taken);
-        var reading = tally.Counts.Values.All(n => n == 0) && tally.Attempts == 0 ? DrillReading.Nothing
-            : isComplete ? DrillReading.Complete
-            : isStopped ? DrillReading.Stopped
-            : DrillReading.UnderWay;
+        var reading = tally.Counts.Values.All(n => n == 0) && tally.Attempts == 0 ? ResultStatus.Nothing
+            : isComplete ? ResultStatus.Complete
+            : isStopped ? ResultStatus.Stopped
+            : ResultStatus.UnderWay;
         return new ProtocolResult
         {
-            Reading = reading,
+            Status = reading,
             Attempts = tally.Attempts,
             Counts = tally.Counts,
             Samples = tally.Samples,
-            Measures = [.. MeasureKinds.Select(m => m.With(reading == DrillReading.Nothing ? null : Value(m.Name, tally)))],
-            Words = reading == DrillReading.Nothing ? "Nothing attempted." : InWords(tally),
+            Measures = [.. MeasureKinds.Select(m => m.With(reading == ResultStatus.Nothing ? null : Value(m.Name, tally)))],
+            Text = reading == ResultStatus.Nothing ? "Nothing attempted." : InWords(tally),
         };
     }
 
@@ -141,7 +148,7 @@ public abstract record ScoringProtocol
     /// Which of two results of this protocol is better: above zero when the first is, below when the second is, zero when they
     /// are level. None where no direction is better or a value is missing. Parts decide in the order named.
     /// </summary>
-    public int? Compare(ProtocolResult first, ProtocolResult second)
+    public int? Compare(PastResult first, PastResult second)
     {
         int? level = null;
         foreach (var kind in GoalMeasures)
@@ -167,7 +174,7 @@ public abstract record ScoringProtocol
     /// The rules as they are played: asks in order, and counts what was answered. Ends by itself when the drill has come to its
     /// own end; is left where it stands when the inputs end.
     /// </summary>
-    private protected abstract IEnumerable<Ask> Play(ulong seed, Tally tally);
+    private protected abstract IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally);
 
     private protected abstract double? Value(string measure, Tally tally);
 

@@ -1,5 +1,7 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -63,28 +65,31 @@ public sealed record StepLadder : ScoringProtocol
             var up = i + 1 < steps.Count ? $"putt{i + 1}" : null;
             var left = NumberRange.Positive.Asked("Left for the second putt", Unit.Sign());
             flow.State($"putt{i}", $"{steps[i]} {Unit.Sign()}, a new hole. How many putts?",
-                    new AskChoice([new FlowOption("1", "Holed"), new FlowOption("2", "Two putts"), new FlowOption("3", "Three or more")]),
+                    new FlowQuestionChoice([new FlowOption("1", "Holed"), new FlowOption("2", "Two putts"), new FlowOption("3", "Three or more")]),
                     Flow.Done(Flow.Choice("1"), [.. begins, .. passes], up),
                     Flow.Part(Flow.Choice("2"), begins, $"twoPutts{i}"),
                     Flow.Part(Flow.Choice("3"), begins, $"threePutts{i}"))
+                .At(i, distance: steps[i])
                 .State($"twoPutts{i}", "How far was the second putt?", left, Flow.Done(Flow.Always, [.. keeps, .. passes], up))
-                .State($"threePutts{i}", "How far was the second putt?", left, Flow.DoneUntil(Flow.Always, "climbs", Climbs, keeps, "putt0"));
+                .At(i, step: FlowStep.Measure, distance: steps[i])
+                .State($"threePutts{i}", "How far was the second putt?", left, Flow.DoneUntil(Flow.Always, "climbs", Climbs, keeps, "putt0"))
+                .At(i, step: FlowStep.Measure, distance: steps[i]);
         }
 
         return flow.Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         var distance = Start;
         while (true)
         {
-            var putts = new AskedChoice("1", "2", "3");
+            var putts = new ScorerQuestionChoice("1", "2", "3");
             yield return putts;
             if (distance == Start) tally["climbs"]++;
             if (putts.Answer != "1")
             {
-                var left = new AskedNumber(NumberRange.Positive);
+                var left = new ScorerQuestionNumber(NumberRange.Positive);
                 yield return left;
                 tally["left"] += left.Answer;
                 tally["lefts"]++;
@@ -116,5 +121,5 @@ public sealed record StepLadder : ScoringProtocol
     }
 
     private static FlowEffect PassAt(int distance) =>
-        new() { Register = "furthest", Do = FlowChange.Max, Of = FlowOperand.Constant, Number = distance };
+        new() { Register = "furthest", Do = FlowChange.Max, Kind = FlowOperand.Constant, Number = distance };
 }

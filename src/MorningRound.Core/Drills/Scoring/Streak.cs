@@ -1,4 +1,6 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -49,11 +51,11 @@ public sealed record Streak : ScoringProtocol
             .Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         while (tally["run"] < Length && tally["attempts"] < (Cap ?? int.MaxValue))
         {
-            var ask = new AskedChoice("made", "missed");
+            var ask = new ScorerQuestionChoice("made", "missed");
             yield return ask;
             tally["attempts"]++;
             tally["run"] = ask.Answer == "made" ? tally["run"] + 1 : 0;

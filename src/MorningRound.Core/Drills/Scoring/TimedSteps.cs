@@ -1,4 +1,6 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -71,24 +73,25 @@ public sealed record TimedSteps : ScoringProtocol
         for (var i = 0; i < Steps.Count; i++)
         {
             var step = Steps[i];
-            FlowAsk ask = step.Seconds is { } seconds ? new RunTimer(seconds) : new AskTap("Did it");
+            FlowQuestion ask = step.Seconds is { } seconds ? new FlowQuestionTimer(seconds) : new FlowQuestionTap("Did it");
             var prompt = step.Times is { } times ? $"{step.Label}, {times} times" : step.Label;
             // Only the last step of a cycle can be the last of all.
             flow.State($"step{i}", prompt, ask, i == Steps.Count - 1
                 ? Flow.DoneWhenCounted(Flow.Always, [Flow.Add("steps")], "step0")
-                : Flow.Done(Flow.Always, [Flow.Add("steps")], $"step{i + 1}"));
+                : Flow.Done(Flow.Always, [Flow.Add("steps")], $"step{i + 1}"))
+                .At(i);
         }
 
         return flow.Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         for (var cycle = 0; cycle < Cycles; cycle++)
         {
             foreach (var step in Steps)
             {
-                yield return step.Seconds is null ? new AskedTap() : new AskedTimer();
+                yield return step.Seconds is null ? new ScorerQuestionTap() : new ScorerQuestionTimer();
                 tally["steps"]++;
                 tally.EndAttempt();
             }

@@ -1,5 +1,9 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Statistics;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -106,14 +110,15 @@ public sealed record Window : ScoringProtocol
                     On(Flow.Always);
                 }
 
-                flow.State(State(c, b), $"{club.InWords()}: {bounds[b].What}, {InWords(bounds[b])}", NumberRange.Signed.Asked(bounds[b].What, bounds[b].Unit), transitions);
+                flow.State(State(c, b), $"{club.InWords()}: {bounds[b].What}, {InWords(bounds[b])}", NumberRange.Signed.Asked(bounds[b].What, bounds[b].Unit), transitions)
+                    .At(c, b, FlowStep.Measure);
             }
         }
 
         return flow.Build();
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         foreach (var (club, bounds) in Clubs.Select(c => (c.Club, c.Bounds)))
         {
@@ -122,7 +127,7 @@ public sealed record Window : ScoringProtocol
                 var isInside = true;
                 for (var b = 0; b < bounds.Count; b++)
                 {
-                    var number = new AskedNumber(NumberRange.Signed);
+                    var number = new ScorerQuestionNumber(NumberRange.Signed);
                     yield return number;
                     tally.Keep($"{club.InWords()}, {bounds[b].What}", number.Answer);
                     var isBelow = bounds[b].Least is { } least && number.Answer < (decimal)least * 10;

@@ -1,4 +1,9 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Statistics;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -26,10 +31,10 @@ public sealed record ZoneSets : ScoringProtocol
     private static readonly string[] Finishes = ["inside", "short", "past", "wide"];
     private static readonly string[] Slopes = ["up", "flat", "down"];
 
-    private static readonly AskChoice AskFinish = new(
+    private static readonly FlowQuestionChoice AskFinish = new(
         [new FlowOption("inside", "Inside"), new FlowOption("short", "Short"), new FlowOption("past", "Past"), new FlowOption("wide", "Wide")]);
 
-    private static readonly AskChoice AskSlope = new(
+    private static readonly FlowQuestionChoice AskSlope = new(
         [new FlowOption("up", "Uphill"), new FlowOption("flat", "Flat"), new FlowOption("down", "Downhill")]);
 
     /// <summary>
@@ -84,10 +89,10 @@ public sealed record ZoneSets : ScoringProtocol
     {
         var order = Zones.ToArray();
         if (!hasCleared) return order;
-        var lot = new SplitMix64(seed + (ulong)set);
+        var random = new SplitMix64(seed + (ulong)set);
         for (var i = order.Length - 1; i > 0; i--)
         {
-            var j = lot.Below(i + 1);
+            var j = random.NextInt(i + 1);
             (order[i], order[j]) = (order[j], order[i]);
         }
 
@@ -109,15 +114,15 @@ public sealed record ZoneSets : ScoringProtocol
         return built with { Start = Slope(0, false) };
     }
 
-    private protected override IEnumerable<Ask> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
         while (tally["cleared"] < SetsToClear && tally["used"] < MostSets)
         {
-            yield return new AskedChoice(Slopes);
+            yield return new ScorerQuestionChoice(Slopes);
             var inside = 0;
             foreach (var zone in Order(tally["used"], tally["cleared"] > 0, seed))
             {
-                var finish = new AskedChoice(Finishes);
+                var finish = new ScorerQuestionChoice(Finishes);
                 yield return finish;
                 tally["balls"]++;
                 if (finish.Answer == "inside") inside++;
@@ -163,13 +168,14 @@ public sealed record ZoneSets : ScoringProtocol
 
             transitions.AddRange(Flow.Done(Flow.Choice("inside"), inside, next));
             transitions.AddRange(Flow.Done(Flow.Always, counts, next));
-            flow.State(Ball(set, hasCleared, i), $"{order[i].Feet} ft: inside the zone?", AskFinish, transitions);
+            flow.State(Ball(set, hasCleared, i), $"{order[i].Feet} ft: inside the zone?", AskFinish, transitions)
+                .At(Zones.ToList().IndexOf(order[i]));
         }
     }
 
     private string? After(int set, bool hasCleared) => set + 1 < MostSets ? Slope(set + 1, hasCleared && SetsToClear > 1) : null;
 
-    private static string Slope(int set, bool hasCleared) => $"set{set}{(hasCleared ? "c" : "")}";
+    private static string Slope(int set, bool hasCleared) => $"{set}{(hasCleared ? "c" : "")}";
 
     private static string Ball(int set, bool hasCleared, int ball) => $"{Slope(set, hasCleared)}b{ball}";
 

@@ -1,8 +1,10 @@
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
-using MorningRound.Core.Plans.Check;
-using MorningRound.Core.Students;
+using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Units;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Plans.Drafting;
 
@@ -51,12 +53,13 @@ internal sealed partial class DraftInProgress
         }
 
         if (_segments.OfType<PracticeSegment>().Any(s => s.Phase == slot.Phase && s.Intent == slot.Intent)) return;
-        var said = slot.Phase == Phase.OnCourse ? "on-course" : slot.Phase.ToString().ToLowerInvariant();
         var why = _context.Hurt.Count > 0 && _shelf.Any(s => !_used.Contains(s.Id) && Places().Any(place => Fits(s.Drill, slot, place, isHurtForgotten: true)))
-            ? $"everything that fits loads the {HurtInWords()}, which hurts and which nobody has cleared"
-            : $"no drill on the shelf fits {Where()} with {_request.Balls} balls and what there is at hand";
+            ? DraftSentences.AllThatFitsHurts.Of(_context.Hurt)
+            : DraftSentences.NothingFits.Of(Words(_request.Places), _request.Balls);
         var elsewhere = Enum.GetValues<PlaceKind>().Except(_request.Places).Where(place => _shelf.Any(s => !_used.Contains(s.Id) && Fits(s.Drill, slot, place))).ToList();
-        _constraints.Add($"No {said} part for {slot.Intent.ToString().ToLowerInvariant()}: {why}.{(elsewhere.Count > 0 ? $" There would be something for {Words(elsewhere)}." : "")}");
+        Compromise(slot.Phase, elsewhere.Count > 0
+            ? DraftSentences.NoPartForButElsewhere.Of(Said(slot.Phase), slot.Intent, why, Words(elsewhere))
+            : DraftSentences.NoPartFor.Of(Said(slot.Phase), slot.Intent, why));
     }
 
     /// <summary>A short session stays in one place: walking would eat it up.</summary>
@@ -98,7 +101,7 @@ internal sealed partial class DraftInProgress
     }
 
     /// <summary>What the student's file lacks for it; none without a student, whose numbers come later.</summary>
-    private string? WhatLacks(Drill drill) => _context.Student is { } student ? drill.ProtocolAt(0).For(student).WhatIsMissing() : null;
+    private string? WhatLacks(Drill drill) => _context.Student is { } student ? drill.ProtocolAt(0).For(student.Numbers).WhatIsMissing() : null;
 
     private bool OnlyMats(PlaceKind place)
     {
@@ -126,7 +129,7 @@ internal sealed partial class DraftInProgress
         if (_context.Level == Level.New && drill.Protocol is Repetitions or MakeRate or Streak) score += 6;
         if (_context.Level >= Level.SingleFigure && drill.Protocol is CarryGrid or Window or CalledShots or ParGame or ProximityLevels) score += 6;
         // Others of equal worth take turns from draft to draft.
-        return score + (8 * _lot.Unit() * (_request.Another == 0 ? 0.1 : 3));
+        return score + (8 * _random.NextDouble() * (_request.Variant == 0 ? 0.1 : 3));
     }
 
     /// <summary>The aid that fits the fault: eye line and mirror, path and rail, face and gate. Common practice, no source.</summary>

@@ -1,5 +1,8 @@
+using MorningRound.Core.Drills;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
-using MorningRound.Core.Plans.Check;
+using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Plans.Editing;
 
 namespace MorningRound.Core.Plans.Drafting;
 
@@ -15,8 +18,8 @@ internal sealed partial class DraftInProgress
     {
         for (var i = 0; i < _segments.Count; i++)
         {
-            if (_segments[i] is not PracticeSegment { Phase: Phase.Block } block || CheckedPlan.PartOf(block) is not { } part) continue;
-            var first = _segments.FindIndex(s => s is PracticeSegment { Phase: Phase.Random or Phase.OnCourse } p && CheckedPlan.PartOf(p) == part);
+            if (_segments[i] is not PracticeSegment { Phase: Phase.Block } block || block.Part() is not { } part) continue;
+            var first = _segments.FindIndex(s => s is PracticeSegment { Phase: Phase.Random or Phase.OnCourse } p && p.Part() == part);
             if (first < 0 || first > i) continue;
             _segments.RemoveAt(i);
             _segments.Insert(first, block);
@@ -26,7 +29,7 @@ internal sealed partial class DraftInProgress
     /// <summary>Walks and rounding taken off, or given to, the longest part, so that it all fits.</summary>
     private void FitToTime(int pauses)
     {
-        var walks = new CheckedPlan(new SessionPlan { Title = "", Segments = _segments }, _context).WalkMinutes;
+        var walks = new PlanInput(new SessionPlan { Title = "", Segments = _segments }, _context).WalkMinutes;
         var over = _segments.Sum(s => s.Minutes) + walks + pauses - _request.Minutes;
         while (over > 0 && _segments.OfType<PracticeSegment>().Where(s => s.Minutes > 1).MaxBy(s => s.Minutes) is { } longest)
         {
@@ -41,8 +44,8 @@ internal sealed partial class DraftInProgress
     {
         for (var i = 0; i < 12; i++)
         {
-            var plan = new SessionPlan { Title = "", Segments = _segments, Frame = new PlanFrame { Hot = most == MinutesWithoutBreakWhenHot } };
-            var mended = PlanCheck.Look(plan, _context).FirstOrDefault(f => f.Id == FindingId.NoBreak)?.Mend?.Invoke();
+            var plan = new SessionPlan { Title = "", Segments = _segments, Constraints = new PlanConstraints { Hot = most == MinutesWithoutBreakWhenHot } };
+            var mended = PlanCheck.FindAll(plan, _context).FirstOrDefault(f => f.Id == FindingId.NoBreak)?.Mend?.Invoke();
             if (mended is null) return;
             _segments.Clear();
             _segments.AddRange(mended.Segments);
@@ -79,15 +82,15 @@ internal sealed partial class DraftInProgress
         }
 
         if (over <= all) return plan;
-        _constraints.Add($"{_request.Balls} range balls are few for this: {bought - all} would be the least at a useful pace.");
-        return Mending.ToBalls(plan, _request.Balls);
+        Compromise(null, DraftSentences.FewBalls.Of(_request.Balls, bought - all));
+        return PlanEdits.ToBalls(plan, _request.Balls);
     }
 
     private static int LeastBalls(PracticeSegment segment) => segment switch
     {
         { Phase: Phase.WarmUp } => 0,
         { Holes: { } holes } => 2 * holes,
-        _ when PaceRules.Usual(segment) is { } usual => (int)Math.Ceiling(usual.Least * segment.Minutes),
+        _ when UsualPace.Of(segment) is { } usual => (int)Math.Ceiling(usual.Least * segment.Minutes),
         _ => Math.Min(segment.Balls, 1),
     };
 
@@ -96,7 +99,7 @@ internal sealed partial class DraftInProgress
         if (segment.Drill is not { Drill: { UsualBalls: > 0 } drill }) return segment.Drill is null ? segment.Balls : 0;
         if (segment.Holes is { } holes) return BallsAHole * holes;
         var pace = (double)drill.UsualBalls / drill.UsualMinutes;
-        if (PaceRules.Usual(segment) is { } usual) pace = Math.Clamp(pace, usual.Least + 0.05, usual.Most);
+        if (UsualPace.Of(segment) is { } usual) pace = Math.Clamp(pace, usual.Least + 0.05, usual.Most);
         return Math.Max(1, (int)Math.Round(pace * segment.Minutes, MidpointRounding.AwayFromZero));
     }
 

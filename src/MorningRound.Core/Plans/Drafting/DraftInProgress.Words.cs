@@ -1,8 +1,8 @@
 using MorningRound.Core.Drills;
-using MorningRound.Core.Places;
-using MorningRound.Core.Sessions;
-using MorningRound.Core.Plans.Check;
-using MorningRound.Core.Students;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Units;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Plans.Drafting;
 
@@ -26,34 +26,45 @@ internal sealed partial class DraftInProgress
     private string SuccessTest()
     {
         var last = _segments.OfType<PracticeSegment>().LastOrDefault(s => s.Drill is not null && s.Phase != Phase.WarmUp);
-        return last is null ? "It was done without hurry" : $"{last.Title}: {char.ToLowerInvariant(last.CriterionOrDrills[0])}{last.CriterionOrDrills[1..]}, more often than not";
+        return last is null ? "It was done without hurry" : $"{last.Title}: {char.ToLowerInvariant(last.EffectiveCriterion[0])}{last.EffectiveCriterion[1..]}, more often than not";
     }
 
-    private string Reason(ShelvedDrill shelved, Slot slot, PlaceKind place)
+    private Message Reason(ShelvedDrill shelved, Slot slot, PlaceKind place)
     {
-        var why = _request.Pinned.Contains(shelved.Id) ? "Pinned."
-            : shelved.Drill.Area == _area ? $"It is {Name(_area).ToLowerInvariant()}, {(_request.Recent.Contains(shelved.Id) ? "though it was there lately" : "and not from the last two sessions")}."
-            : place == _main ? "It fits the place." : "The nearest thing there is.";
-        return $"{slot.Why} {why}";
+        var why = _request.Pinned.Contains(shelved.Id) ? DraftSentences.Pinned.Of()
+            : shelved.Drill.Area == _area ? (_request.Recent.Contains(shelved.Id) ? DraftSentences.ItsAreaAgain : DraftSentences.ItsArea).Of(Name(_area).ToLowerInvariant())
+            : place == _main ? DraftSentences.FitsThePlace.Of()
+            : DraftSentences.NearestThing.Of();
+        return DraftSentences.Both.Of(slot.Why, why);
     }
+
+    /// <summary>Notes what kept the draft from being whole, and of which phase that is said; none for the plan as a whole.</summary>
+    private void Compromise(Phase? about, Message message) => _compromises.Add((about, message));
 
     private void NameWhatIsMissing(SessionPlan plan)
     {
-        foreach (var (phase, said) in new[] { (Phase.WarmUp, "warm-up"), (Phase.Random, "random"), (Phase.OnCourse, "on-course") })
+        foreach (var phase in new[] { Phase.WarmUp, Phase.Random, Phase.OnCourse })
         {
-            if (plan.Practice().Any(s => s.Phase == phase) || _constraints.Any(c => c.Contains(said, StringComparison.Ordinal))) continue;
-            _constraints.Add($"No {said} part: {(phase == Phase.WarmUp ? "there is no room for one." : _approach is Approach.Sharpen or Approach.SlowBuild or Approach.PlayIt or Approach.EvenSplit ? $"“{Approaches.All.Single(s => s.Approach == _approach).Name}” asks for none here." : $"no drill on the shelf fits {Where()}.")}");
+            if (plan.Practice().Any(s => s.Phase == phase) || _compromises.Any(c => c.About == phase)) continue;
+            Compromise(phase, phase == Phase.WarmUp ? DraftSentences.NoRoomForWarmUp.Of()
+                : _approach is Approach.Sharpen or Approach.SlowBuild or Approach.PlayIt or Approach.EvenSplit
+                    ? DraftSentences.ApproachAsksForNone.Of(Said(phase), Approaches.All.Single(s => s.Approach == _approach).Name)
+                    : DraftSentences.NoPart.Of(Said(phase), Words(_request.Places)));
         }
 
-        var walks = new CheckedPlan(plan, _context).WalkMinutes;
+        var walks = new PlanInput(plan, _context).WalkMinutes;
         var unfilled = _request.Minutes - plan.Segments.Sum(s => s.Minutes) - walks;
-        if (unfilled * 10 > _request.Minutes)
-            _constraints.Add($"{unfilled} minutes could not be filled: the shelf has nothing more that fits {Where()}.");
+        if (unfilled * 10 > _request.Minutes) Compromise(null, DraftSentences.Unfilled.Of(unfilled, Words(_request.Places)));
         foreach (var found in PlanCheck.Run(plan, _context).Where(f => f.Level > FindingLevel.Note && f.Id != FindingId.Minor))
-            _constraints.Add($"It could not be put right: {found.Why}");
+            Compromise(null, DraftSentences.NotPutRight.Of(found.Message));
     }
 
-    private string Where() => Words(_request.Places);
+    private static string Said(Phase phase) => phase switch
+    {
+        Phase.WarmUp => "warm-up",
+        Phase.OnCourse => "on-course",
+        _ => phase.ToString().ToLowerInvariant(),
+    };
 
     private static string Words(IEnumerable<PlaceKind> places) => string.Join(" and ", places.Select(p => p switch
     {
@@ -62,8 +73,6 @@ internal sealed partial class DraftInProgress
         PlaceKind.Home => "home",
         _ => $"the {p.ToString().ToLowerInvariant()}",
     }));
-
-    private string HurtInWords() => string.Join(" and ", _context.Hurt.Select(h => BodyParts.InWords(h.Part, h.Side)));
 
     private static string Name(Area area) => area switch
     {

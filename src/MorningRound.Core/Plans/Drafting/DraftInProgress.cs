@@ -1,7 +1,10 @@
 using MorningRound.Core.Drills;
-using MorningRound.Core.Places;
-using MorningRound.Core.Plans.Check;
-using MorningRound.Core.Students;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Plans.Editing;
+using MorningRound.Core.Statistics;
+using MorningRound.Core.Units;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Plans.Drafting;
 
@@ -18,10 +21,10 @@ internal sealed partial class DraftInProgress
     private readonly Approach _approach;
     private readonly Area _area;
     private readonly PlaceKind _main;
-    private readonly SplitMix64 _lot;
+    private readonly SplitMix64 _random;
     private readonly List<Segment> _segments = [];
-    private readonly Dictionary<Guid, string> _reasons = [];
-    private readonly List<string> _constraints = [];
+    private readonly Dictionary<Guid, Message> _reasons = [];
+    private readonly List<(Phase? About, Message Message)> _compromises = [];
     private readonly HashSet<Guid> _used = [];
     private string _blockSkill = "";
     private string _blockCriterion = "";
@@ -33,7 +36,7 @@ internal sealed partial class DraftInProgress
         _context = context;
         _shelf = shelf;
         _approach = request.Approach ?? context.Student?.Coach.Approach ?? Approach.ThreeParts;
-        _lot = new SplitMix64((ulong)(request.Another + 1) * 7919);
+        _random = new SplitMix64((ulong)(request.Variant + 1) * 7919);
         _main = request.Places[0];
         _area = AreaFor(request, context);
         if (!SuitedPlaces(_area).Contains(_main) && request.Places.FirstOrDefault(p => SuitedPlaces(_area).Contains(p), _main) is var suited) _main = suited;
@@ -55,7 +58,7 @@ internal sealed partial class DraftInProgress
             Title = $"{Name(_area)}, {_request.Minutes} min",
             Purpose = Purpose(),
             SuccessTest = SuccessTest(),
-            Frame = new PlanFrame
+            Constraints = new PlanConstraints
             {
                 Minutes = _request.Minutes,
                 Balls = _request.Balls,
@@ -68,7 +71,13 @@ internal sealed partial class DraftInProgress
         };
         plan = Mended(WithinBalls(plan));
         NameWhatIsMissing(plan);
-        return new Drafted(plan, [.. plan.Segments.Select(s => new SegmentReason(s.Id, _reasons.GetValueOrDefault(s.Id, s is Pause ? "Water and shade before it gets long." : "Put in so that nothing stands against the plan.")))], _constraints);
+        return new Drafted(
+            plan,
+            [
+                .. plan.Segments.Select(s => new SegmentReason(
+                    s.Id, _reasons.GetValueOrDefault(s.Id, (s is Pause ? DraftSentences.WaterBeforeLong : DraftSentences.PutIn).Of()).In())),
+            ],
+            [.. _compromises.Select(c => c.Message.In())]);
     }
 
     /// <summary>Warms up for so many of the minutes, and says how many.</summary>
@@ -76,7 +85,7 @@ internal sealed partial class DraftInProgress
     {
         if (_request.WarmedUpBefore)
         {
-            _constraints.Add("No warm-up: the student comes warmed up.");
+            Compromise(Phase.WarmUp, DraftSentences.ComesWarmedUp.Of());
             return 0;
         }
 
@@ -85,12 +94,12 @@ internal sealed partial class DraftInProgress
         {
             if (minutes < 10 || _main == PlaceKind.Home)
             {
-                _constraints.Add(minutes < 10 ? "No warm-up of its own: under ten minutes there are no full swings, and the first ones are easy." : "No warm-up of its own: nothing at home is swung in full.");
+                Compromise(Phase.WarmUp, (minutes < 10 ? DraftSentences.TooShortForWarmUp : DraftSentences.NoWarmUpAtHome).Of());
                 return 0;
             }
 
             var loosening = Math.Clamp(minutes / 12, 2, 5);
-            Add(StretchSegment(loosening), "The body first.");
+            Add(StretchSegment(loosening), DraftSentences.BodyFirst.Of());
             return loosening;
         }
 
@@ -109,7 +118,7 @@ internal sealed partial class DraftInProgress
                 continue;
             }
 
-            Add(segment, segment.Intent == Intent.Body ? "The body first." : "Small swings before bigger ones; nothing is counted.");
+            Add(segment, segment.Intent == Intent.Body ? DraftSentences.BodyFirst.Of() : DraftSentences.SmallSwingsFirst.Of());
         }
 
         return length;
@@ -122,14 +131,14 @@ internal sealed partial class DraftInProgress
     {
         var season = _context.Season;
         var technique = Approaches.Bands(Approach.StepUp, season, _context.Level)[0];
-        (Phase Phase, Intent Intent, double Share, string Why)[] parts = _approach switch
+        (Phase Phase, Intent Intent, double Share, Sentence Why)[] parts = _approach switch
         {
-            Approach.EvenSplit => [(Phase.Block, BlockIntent(season), 50, "Half of it the same shot over and over."), (Phase.Random, Intent.Skill, minutes >= 30 ? 30 : 50, "Half of it a shot that changes."), .. minutes >= 30 ? [(Phase.OnCourse, Intent.Performance, 20.0, "And holes to finish with.")] : Array.Empty<(Phase, Intent, double, string)>()],
-            Approach.ThreeParts => [(Phase.Block, Intent.Technique, 100.0 / 3, "A third for technique."), (Phase.Random, Intent.Skill, 100.0 / 3, "A third for a test of skill."), (Phase.OnCourse, Intent.Performance, 100.0 / 3, "A third for playing.")],
+            Approach.EvenSplit => [(Phase.Block, BlockIntent(season), 50, DraftSentences.HalfTheSame), (Phase.Random, Intent.Skill, minutes >= 30 ? 30 : 50, DraftSentences.HalfThatChanges), .. minutes >= 30 ? [(Phase.OnCourse, Intent.Performance, 20.0, DraftSentences.HolesToFinish)] : Array.Empty<(Phase, Intent, double, Sentence)>()],
+            Approach.ThreeParts => [(Phase.Block, Intent.Technique, 100.0 / 3, DraftSentences.ThirdTechnique), (Phase.Random, Intent.Skill, 100.0 / 3, DraftSentences.ThirdSkill), (Phase.OnCourse, Intent.Performance, 100.0 / 3, DraftSentences.ThirdPlaying)],
             Approach.StepUp => StepUp((technique.Least + technique.Most) / 2),
-            Approach.SlowBuild => [(Phase.Block, Intent.Technique, 82, "The change, slowly, ball by ball."), (Phase.OnCourse, Intent.Performance, 18, "A hole or two with the swing of today.")],
-            Approach.PlayIt => [(Phase.Random, Intent.Skill, 15, "A shot that changes, to wake up."), (Phase.OnCourse, Intent.Performance, 85, "Holes, one ball, a card.")],
-            _ => [(Phase.Random, Intent.Skill, 45, "Numbers to take along, checked and left."), (Phase.Block, Intent.Technique, 20, "Technique short: if it is there, leave it."), (Phase.Block, Intent.Skill, 35, "Start line, close to the hole.")],
+            Approach.SlowBuild => [(Phase.Block, Intent.Technique, 82, DraftSentences.ChangeSlowly), (Phase.OnCourse, Intent.Performance, 18, DraftSentences.HoleOrTwo)],
+            Approach.PlayIt => [(Phase.Random, Intent.Skill, 15, DraftSentences.WakeUp), (Phase.OnCourse, Intent.Performance, 85, DraftSentences.HolesAndCard)],
+            _ => [(Phase.Random, Intent.Skill, 45, DraftSentences.NumbersToTake), (Phase.Block, Intent.Technique, 20, DraftSentences.TechniqueShort), (Phase.Block, Intent.Skill, 35, DraftSentences.StartLine)],
         };
         var given = 0;
         for (var i = 0; i < parts.Length; i++)
@@ -137,24 +146,24 @@ internal sealed partial class DraftInProgress
             var (phase, intent, share, why) = parts[i];
             var share100 = parts.Take(i + 1).Sum(p => p.Share);
             var until = (int)Math.Round(minutes * share100 / 100, MidpointRounding.AwayFromZero);
-            if (until - given > 0) yield return new Slot(phase, intent, until - given, why);
+            if (until - given > 0) yield return new Slot(phase, intent, until - given, why.Of());
             given = until;
         }
 
-        static (Phase, Intent, double, string)[] StepUp(double technique) => [(Phase.Block, Intent.Technique, technique, "As much technique as the season bears."), (Phase.Random, Intent.Skill, (100 - technique) * 0.58, "Skill: the shot changes every ball."), (Phase.OnCourse, Intent.Performance, (100 - technique) * 0.42, "Then proof, with a card.")];
+        static (Phase, Intent, double, Sentence)[] StepUp(double technique) => [(Phase.Block, Intent.Technique, technique, DraftSentences.AsMuchTechnique), (Phase.Random, Intent.Skill, (100 - technique) * 0.58, DraftSentences.SkillChanges), (Phase.OnCourse, Intent.Performance, (100 - technique) * 0.42, DraftSentences.ThenProof)];
     }
 
     /// <summary>Before a competition, and for whoever has no change under way, block is for skill rather than technique.</summary>
     private static Intent BlockIntent(Season season) => season is Season.CompetitionWeek or Season.InSeason ? Intent.Skill : Intent.Technique;
 
-    private void Add(PracticeSegment segment, string why)
+    private void Add(PracticeSegment segment, Message why)
     {
         _segments.Add(segment);
         _reasons[segment.Id] = why;
     }
 
-    private Guid NextId() => NewIds.From(new Guid(_request.Minutes, (short)_request.Balls, (short)_request.Another, (byte)_area, (byte)_approach, (byte)_main, 0, 0, 0, 0, 1), _ids++);
+    private Guid NextId() => NewIds.From(new Guid(_request.Minutes, (short)_request.Balls, (short)_request.Variant, (byte)_area, (byte)_approach, (byte)_main, 0, 0, 0, 0, 1), _ids++);
 
     /// <summary>A stretch of the plan to be filled: what it is for, and how many minutes it has.</summary>
-    private sealed record Slot(Phase Phase, Intent Intent, int Minutes, string Why);
+    private sealed record Slot(Phase Phase, Intent Intent, int Minutes, Message Why);
 }

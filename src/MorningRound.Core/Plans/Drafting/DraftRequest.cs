@@ -1,5 +1,5 @@
-using MorningRound.Core.Places;
-using MorningRound.Core.Students;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Plans.Drafting;
 
@@ -32,7 +32,7 @@ public sealed record DraftRequest
     public bool WarmedUpBefore { get; init; }
 
     /// <summary>0 for the first draft, 1 for another, and so on: the same number always gives the same draft.</summary>
-    public int Another { get; init; }
+    public int Variant { get; init; }
 
     /// <summary>Drills of the last two sessions; others are preferred.</summary>
     public IReadOnlyCollection<Guid> Recent { get; init; } = [];
@@ -47,7 +47,7 @@ public sealed record DraftRequest
         .Require(Places.Count is >= 1 and <= 6, "places", "Name at least one place.")
         .RequireOnce(Places, "places")
         .Require(WindFromDegrees is null or (>= 0 and <= 359), "windFromDegrees", "A direction lies between 0 and 359 degrees.")
-        .RequireBetween(Another, 0, 1000, "another", "drafts")
+        .RequireBetween(Variant, 0, 1000, "variant", "drafts")
         .RequireAtMost(Recent.Count, 200, "recent")
         .RequireAtMost(Pinned.Count, 40, "pinned")
         .Found;
@@ -59,6 +59,6 @@ public sealed record SegmentReason(Guid SegmentId, string Why);
 /// <summary>A drafted plan with its reasons.</summary>
 /// <param name="Plan">The plan.</param>
 /// <param name="Reasons">A line for every segment, in order.</param>
-/// <param name="Constraints">What kept the draft from being whole, each in a sentence; empty when nothing did.</param>
-/// <param name="HasAnother">Whether the same answers give a different plan too.</param>
-public sealed record Drafted(SessionPlan Plan, IReadOnlyList<SegmentReason> Reasons, IReadOnlyList<string> Constraints, bool HasAnother = false);
+/// <param name="Compromises">What kept the draft from being whole, each in a sentence; empty when nothing did.</param>
+/// <param name="HasMoreVariants">Whether the same answers give a different plan too.</param>
+public sealed record Drafted(SessionPlan Plan, IReadOnlyList<SegmentReason> Reasons, IReadOnlyList<string> Compromises, bool HasMoreVariants = false);

@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills;
-using MorningRound.Core.Plans.Check;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans.Checks;
 
 namespace MorningRound.Core.Plans.Drafting;
 
@@ -25,13 +26,13 @@ public static class PlanDraft
         if (request.Check().Count > 0) throw new ArgumentException("The answers are not complete.", nameof(request));
         var distinct = new List<Drafted>();
         var seen = new HashSet<string>();
-        for (var variant = 0; variant < MostVariants && distinct.Count < request.Another + 2; variant++)
+        for (var variant = 0; variant < MostVariants && distinct.Count < request.Variant + 2; variant++)
         {
-            var drafted = new DraftInProgress(request with { Another = variant }, context, shelf).Draft();
+            var drafted = new DraftInProgress(request with { Variant = variant }, context, shelf).Draft();
             if (seen.Add(Signature(drafted.Plan))) distinct.Add(drafted);
         }
 
-        return distinct[Math.Min(request.Another, distinct.Count - 1)] with { HasAnother = distinct.Count > request.Another + 1 };
+        return distinct[Math.Min(request.Variant, distinct.Count - 1)] with { HasMoreVariants = distinct.Count > request.Variant + 1 };
     }
 
     /// <summary>What makes two drafts the same plan for whoever reads them.</summary>

@@ -26,220 +26,144 @@ namespace MorningRound.Server.Storage.Migrations
                 {
                     b.Property<int>("Id")
                         .ValueGeneratedOnAdd()
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("id");
 
                     NpgsqlPropertyBuilderExtensions.UseIdentityByDefaultColumn(b.Property<int>("Id"));
 
                     b.Property<string>("FriendlyName")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("friendly_name");
 
                     b.Property<string>("Xml")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("xml");
 
-                    b.HasKey("Id");
+                    b.HasKey("Id")
+                        .HasName("pk_data_protection_keys");
 
-                    b.ToTable("DataProtectionKeys");
+                    b.ToTable("data_protection_keys", (string)null);
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserClaim<System.Guid>", b =>
                 {
                     b.Property<int>("Id")
                         .ValueGeneratedOnAdd()
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("id");
 
                     NpgsqlPropertyBuilderExtensions.UseIdentityByDefaultColumn(b.Property<int>("Id"));
 
                     b.Property<string>("ClaimType")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("claim_type");
 
                     b.Property<string>("ClaimValue")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("claim_value");
 
                     b.Property<Guid>("UserId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("user_id");
 
-                    b.HasKey("Id");
+                    b.HasKey("Id")
+                        .HasName("pk_account_claims");
 
-                    b.HasIndex("UserId");
+                    b.HasIndex("UserId")
+                        .HasDatabaseName("ix_account_claims_user_id");
 
-                    b.ToTable("AspNetUserClaims", (string)null);
+                    b.ToTable("account_claims", (string)null);
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserLogin<System.Guid>", b =>
                 {
                     b.Property<string>("LoginProvider")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("login_provider");
 
                     b.Property<string>("ProviderKey")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("provider_key");
 
                     b.Property<string>("ProviderDisplayName")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("provider_display_name");
 
                     b.Property<Guid>("UserId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("user_id");
 
-                    b.HasKey("LoginProvider", "ProviderKey");
+                    b.HasKey("LoginProvider", "ProviderKey")
+                        .HasName("pk_account_logins");
 
-                    b.HasIndex("UserId");
+                    b.HasIndex("UserId")
+                        .HasDatabaseName("ix_account_logins_user_id");
 
-                    b.ToTable("AspNetUserLogins", (string)null);
+                    b.ToTable("account_logins", (string)null);
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserToken<System.Guid>", b =>
                 {
                     b.Property<Guid>("UserId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("user_id");
 
                     b.Property<string>("LoginProvider")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("login_provider");
 
                     b.Property<string>("Name")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("name");
 
                     b.Property<string>("Value")
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("value");
 
-                    b.HasKey("UserId", "LoginProvider", "Name");
+                    b.HasKey("UserId", "LoginProvider", "Name")
+                        .HasName("pk_account_tokens");
 
-                    b.ToTable("AspNetUserTokens", (string)null);
-                });
-
-            modelBuilder.Entity("MorningRound.Server.Accounts.Academy", b =>
-                {
-                    b.Property<Guid>("Id")
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("uuid");
-
-                    b.Property<DateOnly?>("DemoDay")
-                        .HasColumnType("date");
-
-                    b.Property<string>("Name")
-                        .IsRequired()
-                        .HasMaxLength(120)
-                        .HasColumnType("character varying(120)");
-
-                    b.Property<string>("TimeZone")
-                        .IsRequired()
-                        .HasMaxLength(64)
-                        .HasColumnType("character varying(64)");
-
-                    b.HasKey("Id");
-
-                    b.ToTable("academies", (string)null);
-                });
-
-            modelBuilder.Entity("MorningRound.Server.Accounts.Account", b =>
-                {
-                    b.Property<Guid>("Id")
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("uuid");
-
-                    b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
-
-                    b.Property<int>("AccessFailedCount")
-                        .HasColumnType("integer");
-
-                    b.Property<string>("ConcurrencyStamp")
-                        .IsConcurrencyToken()
-                        .HasColumnType("text");
-
-                    b.Property<string>("Email")
-                        .HasMaxLength(256)
-                        .HasColumnType("character varying(256)");
-
-                    b.Property<bool>("EmailConfirmed")
-                        .HasColumnType("boolean");
-
-                    b.Property<bool>("LockoutEnabled")
-                        .HasColumnType("boolean");
-
-                    b.Property<DateTimeOffset?>("LockoutEnd")
-                        .HasColumnType("timestamp with time zone");
-
-                    b.Property<string>("Name")
-                        .IsRequired()
-                        .HasMaxLength(120)
-                        .HasColumnType("character varying(120)");
-
-                    b.Property<string>("NormalizedEmail")
-                        .HasMaxLength(256)
-                        .HasColumnType("character varying(256)");
-
-                    b.Property<string>("NormalizedUserName")
-                        .HasMaxLength(256)
-                        .HasColumnType("character varying(256)");
-
-                    b.Property<string>("PasswordHash")
-                        .HasColumnType("text");
-
-                    b.Property<string>("PhoneNumber")
-                        .HasColumnType("text");
-
-                    b.Property<bool>("PhoneNumberConfirmed")
-                        .HasColumnType("boolean");
-
-                    b.Property<string>("Role")
-                        .IsRequired()
-                        .HasMaxLength(24)
-                        .HasColumnType("character varying(24)");
-
-                    b.Property<string>("SecurityStamp")
-                        .HasColumnType("text");
-
-                    b.Property<Guid?>("StudentId")
-                        .HasColumnType("uuid");
-
-                    b.Property<bool>("TwoFactorEnabled")
-                        .HasColumnType("boolean");
-
-                    b.Property<string>("UserName")
-                        .HasMaxLength(256)
-                        .HasColumnType("character varying(256)");
-
-                    b.HasKey("Id");
-
-                    b.HasIndex("NormalizedEmail")
-                        .HasDatabaseName("EmailIndex");
-
-                    b.HasIndex("NormalizedUserName")
-                        .IsUnique()
-                        .HasDatabaseName("UserNameIndex");
-
-                    b.HasIndex("AcademyId", "StudentId")
-                        .IsUnique();
-
-                    b.ToTable("accounts", (string)null);
+                    b.ToTable("account_tokens", (string)null);
                 });
 
             modelBuilder.Entity("MorningRound.Server.Accounts.Invitation", b =>
                 {
                     b.Property<string>("TokenHash")
                         .HasMaxLength(64)
-                        .HasColumnType("character varying(64)");
+                        .HasColumnType("character varying(64)")
+                        .HasColumnName("token_hash");
 
                     b.Property<Guid?>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<DateTimeOffset>("CreatedAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created_at");
 
                     b.Property<DateTimeOffset>("ExpiresAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("expires_at");
 
                     b.Property<string>("Role")
                         .IsRequired()
                         .HasMaxLength(24)
-                        .HasColumnType("character varying(24)");
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("role");
 
                     b.Property<Guid?>("StudentId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
 
                     b.Property<DateTimeOffset?>("UsedAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("used_at");
 
-                    b.HasKey("TokenHash");
+                    b.HasKey("TokenHash")
+                        .HasName("pk_invitations");
+
+                    b.HasIndex("AcademyId", "StudentId")
+                        .HasDatabaseName("ix_invitations_academy_id_student_id");
 
                     b.ToTable("invitations", (string)null);
                 });
@@ -248,20 +172,26 @@ namespace MorningRound.Server.Storage.Migrations
                 {
                     b.Property<Guid>("Id")
                         .ValueGeneratedOnAdd()
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
 
                     b.Property<Guid>("AccountId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("account_id");
 
                     b.Property<DateTimeOffset>("At")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
 
                     b.Property<DateTimeOffset?>("EndedAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("ended_at");
 
-                    b.HasKey("Id");
+                    b.HasKey("Id")
+                        .HasName("pk_sign_ins");
 
-                    b.HasIndex("AccountId");
+                    b.HasIndex("AccountId")
+                        .HasDatabaseName("ix_sign_ins_account_id");
 
                     b.ToTable("sign_ins", (string)null);
                 });
@@ -269,38 +199,48 @@ namespace MorningRound.Server.Storage.Migrations
             modelBuilder.Entity("MorningRound.Server.Drills.DrillRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<Guid>("Id")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
 
                     b.Property<string>("Area")
                         .IsRequired()
                         .HasMaxLength(24)
-                        .HasColumnType("character varying(24)");
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("area");
 
                     b.Property<string>("Document")
                         .IsRequired()
-                        .HasColumnType("jsonb");
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
 
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasMaxLength(80)
-                        .HasColumnType("character varying(80)");
+                        .HasColumnType("character varying(80)")
+                        .HasColumnName("name");
 
                     b.Property<DateTimeOffset?>("RemovedAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed_at");
 
                     b.Property<DateTimeOffset>("UpdatedAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("updated_at");
 
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
 
-                    b.HasKey("AcademyId", "Id");
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_drills");
 
-                    b.HasIndex("AcademyId", "Area");
+                    b.HasIndex("AcademyId", "Area")
+                        .HasDatabaseName("ix_drills_academy_id_area");
 
                     b.ToTable("drills", (string)null);
                 });
@@ -308,20 +248,25 @@ namespace MorningRound.Server.Storage.Migrations
             modelBuilder.Entity("MorningRound.Server.Places.PlaceRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<Guid>("Id")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
 
                     b.Property<string>("Document")
                         .IsRequired()
-                        .HasColumnType("jsonb");
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
 
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
 
-                    b.HasKey("AcademyId", "Id");
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_places");
 
                     b.ToTable("places", (string)null);
                 });
@@ -329,118 +274,362 @@ namespace MorningRound.Server.Storage.Migrations
             modelBuilder.Entity("MorningRound.Server.Plans.PlanRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<Guid>("Id")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.PrimitiveCollection<string[]>("Areas")
+                        .IsRequired()
+                        .HasColumnType("text[]")
+                        .HasColumnName("areas");
 
                     b.Property<string>("Document")
                         .IsRequired()
-                        .HasColumnType("jsonb");
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<bool>("IsHomework")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_homework");
+
+                    b.Property<string>("Listing")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("listing");
+
+                    b.Property<int>("Minutes")
+                        .HasColumnType("integer")
+                        .HasColumnName("minutes");
+
+                    b.Property<string>("Purpose")
+                        .IsRequired()
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("purpose");
 
                     b.Property<DateTimeOffset?>("RemovedAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed_at");
 
                     b.Property<string>("Title")
                         .IsRequired()
                         .HasMaxLength(120)
-                        .HasColumnType("character varying(120)");
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("title");
 
                     b.Property<DateTimeOffset>("UpdatedAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("updated_at");
 
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
 
-                    b.HasKey("AcademyId", "Id");
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_plans");
 
-                    b.HasIndex("AcademyId", "UpdatedAt");
+                    b.HasIndex("AcademyId", "UpdatedAt")
+                        .HasDatabaseName("ix_plans_academy_id_updated_at");
 
                     b.ToTable("plans", (string)null);
                 });
 
-            modelBuilder.Entity("MorningRound.Server.Sessions.DrillResultRow", b =>
+            modelBuilder.Entity("MorningRound.Server.Plans.PlanUseRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("PlanId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("plan_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<DateOnly>("LastOn")
+                        .HasColumnType("date")
+                        .HasColumnName("last_on");
+
+                    b.HasKey("AcademyId", "PlanId", "StudentId")
+                        .HasName("pk_plan_uses");
+
+                    b.HasIndex("AcademyId", "StudentId")
+                        .HasDatabaseName("ix_plan_uses_academy_id_student_id");
+
+                    b.ToTable("plan_uses", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset?>("ChangedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("changed_at");
+
+                    b.Property<DateOnly?>("Day")
+                        .HasColumnType("date")
+                        .HasColumnName("day");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<double>("DoneMinutes")
+                        .HasColumnType("double precision")
+                        .HasColumnName("done_minutes");
+
+                    b.Property<bool>("EndedByPain")
+                        .HasColumnType("boolean")
+                        .HasColumnName("ended_by_pain");
+
+                    b.Property<string>("Excuse")
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("excuse");
+
+                    b.Property<string>("Figures")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("figures");
+
+                    b.Property<bool>("HasLog")
+                        .HasColumnType("boolean")
+                        .HasColumnName("has_log");
+
+                    b.Property<bool>("IsFinished")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_finished");
+
+                    b.Property<bool>("IsTrimmed")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_trimmed");
+
+                    b.Property<bool>("IsWhole")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_whole");
+
+                    b.Property<string>("Listing")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("listing");
+
+                    b.Property<DateOnly>("Monday")
+                        .HasColumnType("date")
+                        .HasColumnName("monday");
+
+                    b.Property<Guid?>("PlanId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("plan_id");
+
+                    b.Property<int>("PlannedMinutes")
+                        .HasColumnType("integer")
+                        .HasColumnName("planned_minutes");
+
+                    b.Property<DateOnly?>("PractisedOn")
+                        .HasColumnType("date")
+                        .HasColumnName("practised_on");
+
+                    b.Property<DateTimeOffset?>("PublishedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("published_at");
+
+                    b.Property<string>("Requirement")
+                        .IsRequired()
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("requirement");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<DateTimeOffset?>("TakenOutAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("taken_out_at");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_assignments");
+
+                    b.HasIndex("AcademyId", "Monday")
+                        .HasDatabaseName("ix_assignments_academy_id_monday");
+
+                    b.HasIndex("AcademyId", "PlanId", "StudentId")
+                        .HasDatabaseName("ix_assignments_academy_id_plan_id_student_id");
+
+                    b.HasIndex("AcademyId", "StudentId", "Monday")
+                        .HasDatabaseName("ix_assignments_academy_id_student_id_monday");
+
+                    b.ToTable("assignments", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Sessions.DrillMeasureRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<Guid>("LogId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("log_id");
 
                     b.Property<Guid>("SegmentId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("segment_id");
+
+                    b.Property<string>("Measure")
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("measure");
+
+                    b.Property<int>("Attempts")
+                        .HasColumnType("integer")
+                        .HasColumnName("attempts");
 
                     b.Property<string>("ComparabilityKey")
                         .IsRequired()
                         .HasMaxLength(32)
-                        .HasColumnType("character varying(32)");
+                        .HasColumnType("character varying(32)")
+                        .HasColumnName("comparability_key");
 
                     b.Property<DateOnly>("Day")
-                        .HasColumnType("date");
+                        .HasColumnType("date")
+                        .HasColumnName("day");
 
-                    b.Property<string>("Document")
-                        .IsRequired()
-                        .HasColumnType("jsonb");
+                    b.Property<Guid>("DrillId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("drill_id");
 
                     b.Property<Guid>("StudentId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
 
-                    b.HasKey("AcademyId", "LogId", "SegmentId");
+                    b.Property<double?>("Value")
+                        .HasColumnType("double precision")
+                        .HasColumnName("value");
 
-                    b.HasIndex("AcademyId", "StudentId", "ComparabilityKey", "Day");
+                    b.HasKey("AcademyId", "LogId", "SegmentId", "Measure")
+                        .HasName("pk_drill_measures");
 
-                    b.ToTable("drill_results", (string)null);
+                    b.HasIndex("AcademyId", "StudentId", "ComparabilityKey", "Day")
+                        .HasDatabaseName("ix_drill_measures_academy_id_student_id_comparability_key_day");
+
+                    b.ToTable("drill_measures", (string)null);
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.EntryConflictRow", b =>
                 {
                     b.Property<Guid>("Id")
                         .ValueGeneratedOnAdd()
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
 
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<string>("Document")
                         .IsRequired()
-                        .HasColumnType("jsonb");
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
 
                     b.Property<Guid>("LogId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("log_id");
 
                     b.Property<DateTimeOffset>("ReceivedAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("received_at");
 
                     b.Property<int>("Sequence")
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("sequence");
 
-                    b.HasKey("Id");
+                    b.HasKey("Id")
+                        .HasName("pk_session_entry_conflicts");
 
-                    b.HasIndex("AcademyId", "LogId");
+                    b.HasIndex("AcademyId", "LogId")
+                        .HasDatabaseName("ix_session_entry_conflicts_academy_id_log_id");
 
                     b.ToTable("session_entry_conflicts", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Sessions.PublishedSessionRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("AssignmentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("assignment_id");
+
+                    b.Property<string>("Drills")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("drills");
+
+                    b.Property<string>("Trim")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("trim");
+
+                    b.HasKey("AcademyId", "AssignmentId")
+                        .HasName("pk_published_sessions");
+
+                    b.ToTable("published_sessions", (string)null);
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.SessionEntryRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<Guid>("LogId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("log_id");
 
                     b.Property<int>("Sequence")
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("sequence");
 
                     b.Property<long>("ClockShift")
-                        .HasColumnType("bigint");
+                        .HasColumnType("bigint")
+                        .HasColumnName("clock_shift");
 
                     b.Property<string>("Document")
                         .IsRequired()
-                        .HasColumnType("jsonb");
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
 
-                    b.HasKey("AcademyId", "LogId", "Sequence");
+                    b.Property<Guid?>("DrillSegmentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("drill_segment_id");
+
+                    b.HasKey("AcademyId", "LogId", "Sequence")
+                        .HasName("pk_session_entries");
+
+                    b.HasIndex("AcademyId", "LogId", "DrillSegmentId")
+                        .HasDatabaseName("ix_session_entries_academy_id_log_id_drill_segment_id")
+                        .HasFilter("drill_segment_id IS NOT NULL");
 
                     b.ToTable("session_entries", (string)null);
                 });
@@ -448,86 +637,283 @@ namespace MorningRound.Server.Storage.Migrations
             modelBuilder.Entity("MorningRound.Server.Sessions.SessionLogRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<Guid>("Id")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
 
-                    b.Property<Guid?>("AccountId")
-                        .HasColumnType("uuid");
+                    b.Property<Guid>("AccountId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("account_id");
 
                     b.Property<Guid>("AssignmentId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("assignment_id");
 
                     b.Property<string>("Checkpoint")
                         .HasMaxLength(400)
-                        .HasColumnType("character varying(400)");
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("checkpoint");
 
                     b.Property<bool>("ClockWasOff")
-                        .HasColumnType("boolean");
+                        .HasColumnType("boolean")
+                        .HasColumnName("clock_was_off");
 
                     b.Property<Guid?>("ContinuesLogId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("continues_log_id");
 
                     b.Property<int>("ContinuesSequence")
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("continues_sequence");
 
                     b.Property<DateOnly>("Day")
-                        .HasColumnType("date");
+                        .HasColumnType("date")
+                        .HasColumnName("day");
+
+                    b.Property<int?>("Effort")
+                        .HasColumnType("integer")
+                        .HasColumnName("effort");
 
                     b.Property<DateTimeOffset?>("FinishedAt")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("finished_at");
+
+                    b.Property<bool>("HasNote")
+                        .HasColumnType("boolean")
+                        .HasColumnName("has_note");
 
                     b.Property<bool>("HasPain")
-                        .HasColumnType("boolean");
+                        .HasColumnType("boolean")
+                        .HasColumnName("has_pain");
+
+                    b.Property<DateTimeOffset?>("LastAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("last_at");
 
                     b.Property<int>("LastSequence")
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("last_sequence");
 
-                    b.Property<string>("Reading")
+                    b.Property<int>("LessonNotes")
+                        .HasColumnType("integer")
+                        .HasColumnName("lesson_notes");
+
+                    b.Property<string>("Log")
                         .IsRequired()
-                        .HasColumnType("jsonb");
+                        .HasColumnType("jsonb")
+                        .HasColumnName("log");
+
+                    b.Property<double>("Minutes")
+                        .HasColumnType("double precision")
+                        .HasColumnName("minutes");
 
                     b.Property<Guid>("StudentId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
 
-                    b.HasKey("AcademyId", "Id");
+                    b.Property<int>("TextLength")
+                        .HasColumnType("integer")
+                        .HasColumnName("text_length");
 
-                    b.HasIndex("AcademyId", "AssignmentId");
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_session_logs");
 
-                    b.HasIndex("AcademyId", "StudentId", "Day");
+                    b.HasIndex("AccountId")
+                        .HasDatabaseName("ix_session_logs_account_id");
 
-                    b.HasIndex(new[] { "AcademyId", "StudentId" }, "IX_session_logs_with_pain")
-                        .HasFilter("\"HasPain\"");
+                    b.HasIndex("AcademyId", "AssignmentId")
+                        .HasDatabaseName("ix_session_logs_academy_id_assignment_id");
+
+                    b.HasIndex("AcademyId", "ContinuesLogId")
+                        .HasDatabaseName("ix_session_logs_academy_id_continues_log_id");
+
+                    b.HasIndex("AcademyId", "StudentId", "Day")
+                        .HasDatabaseName("ix_session_logs_academy_id_student_id_day");
+
+                    b.HasIndex(new[] { "AcademyId", "StudentId", "Day" }, "WithCheckpoint")
+                        .HasDatabaseName("ix_session_logs_with_checkpoint")
+                        .HasFilter("checkpoint IS NOT NULL");
+
+                    b.HasIndex(new[] { "AcademyId", "StudentId" }, "WithPain")
+                        .HasDatabaseName("ix_session_logs_with_pain")
+                        .HasFilter("has_pain");
 
                     b.ToTable("session_logs", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Storage.Academy", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateOnly?>("DemoDay")
+                        .HasColumnType("date")
+                        .HasColumnName("demo_day");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("name");
+
+                    b.Property<string>("TimeZone")
+                        .IsRequired()
+                        .HasMaxLength(64)
+                        .HasColumnType("character varying(64)")
+                        .HasColumnName("time_zone");
+
+                    b.HasKey("Id")
+                        .HasName("pk_academies");
+
+                    b.ToTable("academies", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Storage.Account", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<int>("AccessFailedCount")
+                        .HasColumnType("integer")
+                        .HasColumnName("access_failed_count");
+
+                    b.Property<string>("ConcurrencyStamp")
+                        .IsConcurrencyToken()
+                        .HasColumnType("text")
+                        .HasColumnName("concurrency_stamp");
+
+                    b.Property<string>("Email")
+                        .HasMaxLength(256)
+                        .HasColumnType("character varying(256)")
+                        .HasColumnName("email");
+
+                    b.Property<bool>("EmailConfirmed")
+                        .HasColumnType("boolean")
+                        .HasColumnName("email_confirmed");
+
+                    b.Property<bool>("LockoutEnabled")
+                        .HasColumnType("boolean")
+                        .HasColumnName("lockout_enabled");
+
+                    b.Property<DateTimeOffset?>("LockoutEnd")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("lockout_end");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("name");
+
+                    b.Property<string>("NormalizedEmail")
+                        .HasMaxLength(256)
+                        .HasColumnType("character varying(256)")
+                        .HasColumnName("normalized_email");
+
+                    b.Property<string>("NormalizedUserName")
+                        .HasMaxLength(256)
+                        .HasColumnType("character varying(256)")
+                        .HasColumnName("normalized_user_name");
+
+                    b.Property<string>("PasswordHash")
+                        .HasColumnType("text")
+                        .HasColumnName("password_hash");
+
+                    b.Property<string>("PhoneNumber")
+                        .HasColumnType("text")
+                        .HasColumnName("phone_number");
+
+                    b.Property<bool>("PhoneNumberConfirmed")
+                        .HasColumnType("boolean")
+                        .HasColumnName("phone_number_confirmed");
+
+                    b.Property<string>("Role")
+                        .IsRequired()
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("role");
+
+                    b.Property<string>("SecurityStamp")
+                        .HasColumnType("text")
+                        .HasColumnName("security_stamp");
+
+                    b.Property<Guid?>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<bool>("TwoFactorEnabled")
+                        .HasColumnType("boolean")
+                        .HasColumnName("two_factor_enabled");
+
+                    b.Property<string>("UserName")
+                        .HasMaxLength(256)
+                        .HasColumnType("character varying(256)")
+                        .HasColumnName("user_name");
+
+                    b.HasKey("Id")
+                        .HasName("pk_accounts");
+
+                    b.HasIndex("NormalizedEmail")
+                        .HasDatabaseName("ix_accounts_normalized_email");
+
+                    b.HasIndex("NormalizedUserName")
+                        .IsUnique()
+                        .HasDatabaseName("ix_accounts_normalized_user_name");
+
+                    b.HasIndex("AcademyId", "StudentId")
+                        .IsUnique()
+                        .HasDatabaseName("ix_accounts_academy_id_student_id");
+
+                    b.ToTable("accounts", (string)null);
                 });
 
             modelBuilder.Entity("MorningRound.Server.Students.StudentChangeRow", b =>
                 {
                     b.Property<Guid>("Id")
                         .ValueGeneratedOnAdd()
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
 
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<Guid>("AccountId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("account_id");
 
                     b.Property<DateTimeOffset>("At")
-                        .HasColumnType("timestamp with time zone");
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
 
                     b.PrimitiveCollection<string[]>("Fields")
                         .IsRequired()
-                        .HasColumnType("text[]");
+                        .HasColumnType("text[]")
+                        .HasColumnName("fields");
 
                     b.Property<Guid>("StudentId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
 
-                    b.HasKey("Id");
+                    b.HasKey("Id")
+                        .HasName("pk_student_changes");
 
-                    b.HasIndex("AcademyId", "StudentId", "At");
+                    b.HasIndex("AccountId")
+                        .HasDatabaseName("ix_student_changes_account_id");
+
+                    b.HasIndex("AcademyId", "StudentId", "At")
+                        .HasDatabaseName("ix_student_changes_academy_id_student_id_at");
 
                     b.ToTable("student_changes", (string)null);
                 });
@@ -535,20 +921,25 @@ namespace MorningRound.Server.Storage.Migrations
             modelBuilder.Entity("MorningRound.Server.Students.StudentFileRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<Guid>("StudentId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
 
                     b.Property<string>("Document")
                         .IsRequired()
-                        .HasColumnType("jsonb");
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
 
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
 
-                    b.HasKey("AcademyId", "StudentId");
+                    b.HasKey("AcademyId", "StudentId")
+                        .HasName("pk_student_files");
 
                     b.ToTable("student_files", (string)null);
                 });
@@ -556,190 +947,181 @@ namespace MorningRound.Server.Storage.Migrations
             modelBuilder.Entity("MorningRound.Server.Students.StudentRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
 
                     b.Property<Guid>("Id")
-                        .HasColumnType("uuid");
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
 
                     b.Property<string>("CoachNote")
                         .IsRequired()
-                        .HasColumnType("text");
+                        .HasColumnType("text")
+                        .HasColumnName("coach_note");
 
                     b.Property<string>("Hand")
                         .IsRequired()
                         .HasMaxLength(24)
-                        .HasColumnType("character varying(24)");
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("hand");
 
                     b.Property<string>("Level")
                         .IsRequired()
                         .HasMaxLength(24)
-                        .HasColumnType("character varying(24)");
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("level");
 
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasMaxLength(120)
-                        .HasColumnType("character varying(120)");
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("name");
 
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
-                        .HasColumnType("integer");
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
 
-                    b.HasKey("AcademyId", "Id");
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_students");
 
                     b.ToTable("students", (string)null);
                 });
 
-            modelBuilder.Entity("MorningRound.Server.Weeks.AssignmentRow", b =>
-                {
-                    b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
-
-                    b.Property<Guid>("Id")
-                        .HasColumnType("uuid");
-
-                    b.Property<DateTimeOffset?>("ChangedAt")
-                        .HasColumnType("timestamp with time zone");
-
-                    b.Property<DateOnly?>("Day")
-                        .HasColumnType("date");
-
-                    b.Property<string>("Document")
-                        .IsRequired()
-                        .HasColumnType("jsonb");
-
-                    b.Property<string>("Excuse")
-                        .HasMaxLength(24)
-                        .HasColumnType("character varying(24)");
-
-                    b.Property<DateOnly>("Monday")
-                        .HasColumnType("date");
-
-                    b.Property<Guid>("PlanId")
-                        .HasColumnType("uuid");
-
-                    b.Property<DateTimeOffset?>("PublishedAt")
-                        .HasColumnType("timestamp with time zone");
-
-                    b.Property<string>("Requirement")
-                        .IsRequired()
-                        .HasMaxLength(24)
-                        .HasColumnType("character varying(24)");
-
-                    b.Property<Guid>("StudentId")
-                        .HasColumnType("uuid");
-
-                    b.Property<DateTimeOffset?>("TakenOutAt")
-                        .HasColumnType("timestamp with time zone");
-
-                    b.Property<int>("Version")
-                        .IsConcurrencyToken()
-                        .HasColumnType("integer");
-
-                    b.HasKey("AcademyId", "Id");
-
-                    b.HasIndex("AcademyId", "Monday");
-
-                    b.HasIndex("AcademyId", "StudentId", "Monday");
-
-                    b.ToTable("assignments", (string)null);
-                });
-
-            modelBuilder.Entity("MorningRound.Server.Weeks.SetDrillsRow", b =>
-                {
-                    b.Property<Guid>("AcademyId")
-                        .HasColumnType("uuid");
-
-                    b.Property<Guid>("AssignmentId")
-                        .HasColumnType("uuid");
-
-                    b.Property<string>("Document")
-                        .IsRequired()
-                        .HasColumnType("jsonb");
-
-                    b.HasKey("AcademyId", "AssignmentId");
-
-                    b.ToTable("assignment_drills", (string)null);
-                });
-
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserClaim<System.Guid>", b =>
                 {
-                    b.HasOne("MorningRound.Server.Accounts.Account", null)
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
                         .WithMany()
                         .HasForeignKey("UserId")
                         .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_account_claims_accounts_user_id");
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserLogin<System.Guid>", b =>
                 {
-                    b.HasOne("MorningRound.Server.Accounts.Account", null)
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
                         .WithMany()
                         .HasForeignKey("UserId")
                         .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_account_logins_accounts_user_id");
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserToken<System.Guid>", b =>
                 {
-                    b.HasOne("MorningRound.Server.Accounts.Account", null)
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
                         .WithMany()
                         .HasForeignKey("UserId")
                         .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_account_tokens_accounts_user_id");
                 });
 
-            modelBuilder.Entity("MorningRound.Server.Accounts.Account", b =>
+            modelBuilder.Entity("MorningRound.Server.Accounts.Invitation", b =>
                 {
-                    b.HasOne("MorningRound.Server.Accounts.Academy", null)
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .HasConstraintName("fk_invitations_academies_academy_id");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_invitations_students_academy_id_student_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Accounts.SignIn", b =>
                 {
-                    b.HasOne("MorningRound.Server.Accounts.Account", null)
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
                         .WithMany()
                         .HasForeignKey("AccountId")
                         .OnDelete(DeleteBehavior.Cascade)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_sign_ins_accounts_account_id")
+                        .HasAnnotation("MorningRound:GoesWithParent", true);
                 });
 
             modelBuilder.Entity("MorningRound.Server.Drills.DrillRow", b =>
                 {
-                    b.HasOne("MorningRound.Server.Accounts.Academy", null)
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_drills_academies_academy_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Places.PlaceRow", b =>
                 {
-                    b.HasOne("MorningRound.Server.Accounts.Academy", null)
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_places_academies_academy_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Plans.PlanRow", b =>
                 {
-                    b.HasOne("MorningRound.Server.Accounts.Academy", null)
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_plans_academies_academy_id");
                 });
 
-            modelBuilder.Entity("MorningRound.Server.Sessions.DrillResultRow", b =>
+            modelBuilder.Entity("MorningRound.Server.Plans.PlanUseRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Plans.PlanRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "PlanId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_plan_uses_plans_academy_id_plan_id");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_plan_uses_students_academy_id_student_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Plans.PlanRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "PlanId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_assignments_plans_academy_id_plan_id");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_assignments_students_academy_id_student_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Sessions.DrillMeasureRow", b =>
                 {
                     b.HasOne("MorningRound.Server.Sessions.SessionLogRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "LogId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_drill_measures_session_logs_academy_id_log_id");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_drill_measures_students_academy_id_student_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.EntryConflictRow", b =>
@@ -748,7 +1130,18 @@ namespace MorningRound.Server.Storage.Migrations
                         .WithMany()
                         .HasForeignKey("AcademyId", "LogId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_session_entry_conflicts_session_logs_academy_id_log_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Sessions.PublishedSessionRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Sessions.AssignmentRow", null)
+                        .WithOne()
+                        .HasForeignKey("MorningRound.Server.Sessions.PublishedSessionRow", "AcademyId", "AssignmentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_published_sessions_assignments_academy_id_assignment_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.SessionEntryRow", b =>
@@ -757,25 +1150,71 @@ namespace MorningRound.Server.Storage.Migrations
                         .WithMany()
                         .HasForeignKey("AcademyId", "LogId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_session_entries_session_logs_academy_id_log_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.SessionLogRow", b =>
                 {
-                    b.HasOne("MorningRound.Server.Weeks.AssignmentRow", null)
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("AccountId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_session_logs_accounts_account_id");
+
+                    b.HasOne("MorningRound.Server.Sessions.AssignmentRow", null)
                         .WithMany("Logs")
                         .HasForeignKey("AcademyId", "AssignmentId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
-                });
+                        .IsRequired()
+                        .HasConstraintName("fk_session_logs_assignments_academy_id_assignment_id");
 
-            modelBuilder.Entity("MorningRound.Server.Students.StudentChangeRow", b =>
-                {
+                    b.HasOne("MorningRound.Server.Sessions.SessionLogRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "ContinuesLogId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_session_logs_session_logs_academy_id_continues_log_id");
+
                     b.HasOne("MorningRound.Server.Students.StudentRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "StudentId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_session_logs_students_academy_id_student_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Storage.Account", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_accounts_academies_academy_id");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_accounts_students_academy_id_student_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Students.StudentChangeRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("AccountId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_student_changes_accounts_account_id");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_student_changes_students_academy_id_student_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Students.StudentFileRow", b =>
@@ -784,37 +1223,21 @@ namespace MorningRound.Server.Storage.Migrations
                         .WithOne()
                         .HasForeignKey("MorningRound.Server.Students.StudentFileRow", "AcademyId", "StudentId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_student_files_students_academy_id_student_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Students.StudentRow", b =>
                 {
-                    b.HasOne("MorningRound.Server.Accounts.Academy", null)
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
                         .WithMany()
                         .HasForeignKey("AcademyId")
                         .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
+                        .IsRequired()
+                        .HasConstraintName("fk_students_academies_academy_id");
                 });
 
-            modelBuilder.Entity("MorningRound.Server.Weeks.AssignmentRow", b =>
-                {
-                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
-                        .WithMany()
-                        .HasForeignKey("AcademyId", "StudentId")
-                        .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
-                });
-
-            modelBuilder.Entity("MorningRound.Server.Weeks.SetDrillsRow", b =>
-                {
-                    b.HasOne("MorningRound.Server.Weeks.AssignmentRow", null)
-                        .WithOne()
-                        .HasForeignKey("MorningRound.Server.Weeks.SetDrillsRow", "AcademyId", "AssignmentId")
-                        .OnDelete(DeleteBehavior.Restrict)
-                        .IsRequired();
-                });
-
-            modelBuilder.Entity("MorningRound.Server.Weeks.AssignmentRow", b =>
+            modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
                 {
                     b.Navigation("Logs");
                 });

@@ -1,12 +1,13 @@
 using CsCheck;
 using MorningRound.Core.Drills;
-using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
-using MorningRound.Core.Plans.Check;
+using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Plans.Drafting;
+using MorningRound.Core.Serialization;
 using MorningRound.Core.Students;
-using MorningRound.Core.Tests.Plans.Check;
+using MorningRound.Core.Tests.Plans.Checks;
 
 namespace MorningRound.Core.Tests.Plans.Drafting;
 
@@ -52,10 +53,10 @@ public sealed class DraftTests
         var seen = new HashSet<string>();
         for (var another = 0; another < 40; another++)
         {
-            var drafted = Draft(Range() with { Another = another });
+            var drafted = Draft(Range() with { Variant = another });
             var plan = string.Join('|', drafted.Plan.Segments.Select(s => $"{s.Title} {s.Minutes} {(s as PracticeSegment)?.Balls}"));
             Assert.True(seen.Add(plan), $"Draft {another + 1} was there before.");
-            if (!drafted.HasAnother) return;
+            if (!drafted.HasMoreVariants) return;
         }
     }
 
@@ -71,11 +72,11 @@ public sealed class DraftTests
         Assert.DoesNotContain(found, f => f.Level == FindingLevel.Stop && f.Id is not (FindingId.Minor or FindingId.Hurt));
         Assert.Empty(PlanRules.ToPublish(plan with { Segments = plan.Practice().Any() ? plan.Segments : [GivenPlan.Stretch] }));
         var isFilled = (plan.Segments.Sum(s => s.Minutes) + walks) * 10 >= request.Minutes * 9;
-        Assert.True(isFilled || drafted.Constraints.Count > 0, $"only {plan.Segments.Sum(s => s.Minutes)} of {request.Minutes} minutes, and no word why");
+        Assert.True(isFilled || drafted.Compromises.Count > 0, $"only {plan.Segments.Sum(s => s.Minutes)} of {request.Minutes} minutes, and no word why");
         foreach (var (phase, said) in new[] { (Phase.WarmUp, "warm-up"), (Phase.Random, "random"), (Phase.OnCourse, "on-course") })
-            Assert.True(plan.Practice().Any(s => s.Phase == phase) || drafted.Constraints.Any(c => c.Contains(said, StringComparison.Ordinal)), $"no {said} part, and no word why");
+            Assert.True(plan.Practice().Any(s => s.Phase == phase) || drafted.Compromises.Any(c => c.Contains(said, StringComparison.Ordinal)), $"no {said} part, and no word why");
         foreach (var heavy in found.Where(f => f.Level > FindingLevel.Note && f.Id is not (FindingId.Minor or FindingId.Hurt)))
-            Assert.Contains(drafted.Constraints, c => c.Contains(heavy.Why, StringComparison.Ordinal));
+            Assert.Contains(drafted.Compromises, c => c.Contains(heavy.Why, StringComparison.Ordinal));
         Assert.Equal(plan.Segments.Select(s => s.Id), drafted.Reasons.Select(r => r.SegmentId));
         Assert.All(drafted.Reasons, r => Assert.NotEmpty(r.Why));
         Assert.Equal(plan.Segments.Count, plan.Segments.Select(s => s.Id).Distinct().Count());
@@ -90,7 +91,7 @@ public sealed class DraftTests
         Gen.Select(Gen.Enum<Season>(), Gen.Enum<Level>(), Gen.Enum<Equipment>().HashSet[0, 6], Gen.Bool, Gen.Bool),
         Gen.Select(Gen.Int[0, 20], Gen.Enum<Area>(), Gen.Bool),
         (a, b, c) => (
-            new DraftRequest { Minutes = a.Item1, Balls = a.Item2, Places = [.. a.Item3], Approach = a.Item4, Hot = b.Item4, WarmedUpBefore = b.Item5, Another = c.Item1, Area = c.Item3 ? c.Item2 : null },
+            new DraftRequest { Minutes = a.Item1, Balls = a.Item2, Places = [.. a.Item3], Approach = a.Item4, Hot = b.Item4, WarmedUpBefore = b.Item5, Variant = c.Item1, Area = c.Item3 ? c.Item2 : null },
             Island with { Level = b.Item2, Student = Island.Student! with { Own = Island.Student.Own with { Equipment = [.. b.Item3] }, Coach = Island.Student.Coach with { Season = b.Item1 } } }));
 
     [Fact]
@@ -114,7 +115,7 @@ public sealed class DraftTests
                     foreach (var approach in Enum.GetValues<Approach>())
                     {
                         n++;
-                        if (Samples.Holds(n)) Holds(new DraftRequest { Minutes = m, Balls = b, Places = p, Approach = approach, Another = n % 3 }, In((Season)(n % 4), (Level)(n / 4 % 4)));
+                        if (Samples.Holds(n)) Holds(new DraftRequest { Minutes = m, Balls = b, Places = p, Approach = approach, Variant = n % 3 }, In((Season)(n % 4), (Level)(n / 4 % 4)));
                     }
                 }
             }
@@ -145,9 +146,9 @@ public sealed class DraftTests
     {
         var first = Text(Draft(Range()));
         Assert.Equal(first, Text(Draft(Range())));
-        var others = Enumerable.Range(1, 4).Select(n => Text(Draft(Range() with { Another = n }))).ToList();
+        var others = Enumerable.Range(1, 4).Select(n => Text(Draft(Range() with { Variant = n }))).ToList();
         Assert.Contains(others, o => Drills(o) != Drills(first));
-        Assert.Equal(first, Text(Draft(Range() with { Another = 0 })));
+        Assert.Equal(first, Text(Draft(Range() with { Variant = 0 })));
 
         static string Drills(string text) => string.Join("|", System.Text.RegularExpressions.Regex.Matches(text, "\"title\":\"[^\"]*\"").Select(m => m.Value));
     }
@@ -171,8 +172,8 @@ public sealed class DraftTests
     public void Before_a_competition_nothing_is_changed_and_pace_is_left_to_the_course()
     {
         var plan = Draft(Range(75, 100, Approach.Sharpen) with { Places = [PlaceKind.Range, PlaceKind.PuttingGreen] }, In(Season.CompetitionWeek)).Plan;
-        Assert.DoesNotContain(plan.Practice(), s => s.SlowRepetitions || s.SkillOrDrills == "pace");
-        Assert.Contains(plan.Practice(), s => s.SkillOrDrills == "start line");
+        Assert.DoesNotContain(plan.Practice(), s => s.SlowRepetitions || s.EffectiveSkill == "pace");
+        Assert.Contains(plan.Practice(), s => s.EffectiveSkill == "start line");
     }
 
     [Fact]
@@ -182,7 +183,7 @@ public sealed class DraftTests
         var plan = Draft(Range(), Island with { Student = file }).Plan;
         Assert.Equal("Ball first, then ground", plan.Purpose);
         var technique = plan.Practice().First(s => s.Intent == Intent.Technique);
-        Assert.Equal(("Ball first, then ground", "low point"), (technique.Focus, technique.SkillOrDrills));
+        Assert.Equal(("Ball first, then ground", "low point"), (technique.Focus, technique.EffectiveSkill));
     }
 
     [Fact]
@@ -199,7 +200,7 @@ public sealed class DraftTests
     [Fact]
     public void What_loads_a_hurt_part_is_left_out()
     {
-        var hurt = Island with { Hurt = [new HurtPart(Core.Sessions.BodyPart.Elbow, Core.Sessions.BodySide.Lead)] };
+        var hurt = Island with { Hurt = [new HurtPart(BodyPart.Elbow, BodySide.Lead)] };
         Assert.DoesNotContain(PlanCheck.Run(Draft(Range(), hurt).Plan, hurt), f => f.Id == FindingId.Hurt);
     }
 
@@ -207,23 +208,23 @@ public sealed class DraftTests
     public void Nobody_is_told_of_pain_who_has_none()
     {
         foreach (var place in Enum.GetValues<PlaceKind>())
-            Assert.DoesNotContain(Draft(Range(180) with { Places = [place] }).Constraints, c => c.Contains("hurts", StringComparison.Ordinal));
+            Assert.DoesNotContain(Draft(Range(180) with { Places = [place] }).Compromises, c => c.Contains("hurts", StringComparison.Ordinal));
         // One drill that does for block and random alike is used up by the first.
         var only = Shelf.Where(s => s.Drill.Places.Contains(PlaceKind.Range)).Take(1).Select(s => s with { Drill = s.Drill with { Phases = [Phase.Block, Phase.Random], Intents = [Intent.Technique, Intent.Skill] } }).ToList();
-        Assert.DoesNotContain(PlanDraft.Of(Range(), Island, only).Constraints, c => c.Contains("hurts", StringComparison.Ordinal));
+        Assert.DoesNotContain(PlanDraft.Of(Range(), Island, only).Compromises, c => c.Contains("hurts", StringComparison.Ordinal));
     }
 
     [Fact]
     public void Where_nothing_spares_what_hurts_a_draft_says_so_and_where_there_would_be_something()
     {
-        var hurt = Island with { Hurt = [new HurtPart(Core.Sessions.BodyPart.WristOrHand, Core.Sessions.BodySide.Trail)] };
+        var hurt = Island with { Hurt = [new HurtPart(BodyPart.WristOrHand, BodySide.Trail)] };
         var onRange = Draft(Range(), hurt);
         Assert.DoesNotContain(PlanCheck.Run(onRange.Plan, hurt), f => f.Id == FindingId.Hurt);
         Assert.Equal(0, PlanTotals.Of(onRange.Plan).Balls);
         Assert.Contains(
             "No random part for skill: everything that fits loads the trail wrist or hand, which hurts and which nobody has cleared. There would be something for the putting green.",
-            onRange.Constraints);
-        Assert.Single(onRange.Constraints, c => c.Contains("could not be filled", StringComparison.Ordinal));
+            onRange.Compromises);
+        Assert.Single(onRange.Compromises, c => c.Contains("could not be filled", StringComparison.Ordinal));
         var onGreen = Draft(Range() with { Places = [PlaceKind.PuttingGreen] }, hurt);
         Assert.DoesNotContain(PlanCheck.Run(onGreen.Plan, hurt), f => f.Level > FindingLevel.Note);
     }
@@ -232,7 +233,7 @@ public sealed class DraftTests
     public void Without_balls_on_the_range_it_says_so_and_fills_what_it_can()
     {
         var drafted = Draft(Range(60, 0));
-        Assert.NotEmpty(drafted.Constraints);
+        Assert.NotEmpty(drafted.Compromises);
         Assert.Equal(0, PlanTotals.Of(drafted.Plan).BallsBought);
     }
 

@@ -7,10 +7,10 @@ import { useForm } from 'react-hook-form';
 import { useNavigate, useParams } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../../api/client';
 import { Mark } from '../../app/Mark';
-import { useTakeSession } from '../../app/session';
+import { useTakeSignIn } from '../../app/signIn';
 import { Field } from '../../ui/Field';
 import { PageHeading } from '../../ui/PageHeading';
-import { Loading, Trouble } from '../../ui/states';
+import { Loading, ErrorNotice } from '../../ui/states';
 
 /** Where a one-time link leads: choose an e-mail address and a password, and be in. */
 export function JoinPage() {
@@ -24,14 +24,14 @@ export function JoinPage() {
     <Box component="main" sx={{ maxWidth: 480, mx: 'auto', px: 3, py: 5 }}>
       <Mark size={24} />
       {invitation.isPending && <Loading what="your invitation" />}
-      {invitation.error && <Trouble error={invitation.error} />}
+      {invitation.error && <ErrorNotice error={invitation.error} />}
       {invitation.data && <JoinForm token={token} invitation={invitation.data} />}
     </Box>
   );
 }
 
 function JoinForm({ token, invitation }: { token: string; invitation: Schemas['InvitationView'] }) {
-  const takeSession = useTakeSession();
+  const takeSession = useTakeSignIn();
   const navigate = useNavigate();
   const [problem, setProblem] = useState<Problem>();
   const form = useForm({ defaultValues: { academyName: '', name: '', email: '', password: '' } });
@@ -94,7 +94,7 @@ function JoinForm({ token, invitation }: { token: string; invitation: Schemas['I
           {isNewAcademy ? 'Open the academy' : 'Come in'}
         </Button>
       </Box>
-      {problem && <Trouble error={new Problem(problem.status, problem.message)} />}
+      {problem && <ErrorNotice error={new Problem(problem.status, problem.message)} />}
     </>
   );
 }

@@ -7,16 +7,16 @@ import { useForm } from 'react-hook-form';
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import { answer, api } from '../../api/client';
 import { Mark } from '../../app/Mark';
-import { useSession, useTakeSession, type Session } from '../../app/session';
+import { useSignIn, useTakeSignIn, type Session } from '../../app/signIn';
 import { Field } from '../../ui/Field';
 import { PageHeading } from '../../ui/PageHeading';
-import { Trouble } from '../../ui/states';
+import { ErrorNotice } from '../../ui/states';
 import { DawnRange } from './DawnRange';
 import { WhatIsKept } from './WhatIsKept';
 
 export function SignInPage() {
-  const session = useSession();
-  const takeSession = useTakeSession();
+  const session = useSignIn();
+  const takeSession = useTakeSignIn();
   const queries = useQueryClient();
   const navigate = useNavigate();
   const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
@@ -106,7 +106,7 @@ export function SignInPage() {
           </Box>
         )}
         <WhatIsKept />
-        {(error ?? session.error) && <Trouble error={(error ?? session.error) as Error} />}
+        {(error ?? session.error) && <ErrorNotice error={(error ?? session.error) as Error} />}
         <Typography variant="body2" sx={{ mt: 3, color: 'text.secondary' }}>
           New here? Your coach sends you a link.
         </Typography>

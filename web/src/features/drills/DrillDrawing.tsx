@@ -75,17 +75,17 @@ const Hole = ({ x, y }: { x: number; y: number }) => (
 function aroundTheHole(protocol: Protocol): Drawn {
   const rings =
     protocol.kind === 'compass'
-      ? (protocol.distances ?? [])
+      ? protocol.distances
       : protocol.kind === 'proximityLevels'
-        ? (protocol.radiiFeet ?? [])
+        ? protocol.radiiFeet
         : protocol.kind === 'parGame'
-          ? [protocol.length ?? 4]
+          ? [protocol.length]
           : [3];
   const points =
     protocol.kind === 'compass'
-      ? (protocol.points ?? 4)
+      ? protocol.points
       : protocol.kind === 'parGame'
-        ? (protocol.stations ?? 4)
+        ? protocol.stations
         : protocol.kind === 'proximityLevels'
           ? 0
           : 1;
@@ -123,8 +123,8 @@ function aroundTheHole(protocol: Protocol): Drawn {
 }
 
 function ladder(protocol: Of<'stepLadder'>): Drawn {
-  const { start = 10, step = 3, top = 40 } = protocol;
-  const unit = lengthUnits[protocol.unit ?? 'feet'];
+  const { start, step, top } = protocol;
+  const unit = lengthUnits[protocol.unit];
   const steps = Array.from({ length: Math.floor((top - start) / step) + 1 }, (_, i) => start + i * step);
   const x = (d: number) => 24 + (d / top) * 330;
   return {
@@ -150,7 +150,7 @@ function ladder(protocol: Of<'stepLadder'>): Drawn {
 }
 
 function zones(protocol: Of<'zoneSets'>): Drawn {
-  const list = protocol.zones ?? [];
+  const list = protocol.zones;
   const scale = 1.6;
   return {
     text: list
@@ -233,7 +233,7 @@ const sticks: Drawn = {
 };
 
 function corridor(protocol: Protocol): Drawn {
-  const targets = protocol.kind === 'calledShots' ? (protocol.targets ?? []) : [];
+  const targets = protocol.kind === 'calledShots' ? protocol.targets : [];
   return {
     text:
       targets.length > 0

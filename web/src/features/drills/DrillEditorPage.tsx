@@ -6,11 +6,11 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
-import { DraftNotices } from '../../ui/DraftNotices';
+import { LocalDraftNotices } from '../../ui/LocalDraftNotices';
 import { Choice } from '../../ui/Field';
 import { PageHeading } from '../../ui/PageHeading';
-import { Key, Loading, Trouble } from '../../ui/states';
-import { useDraft } from '../../ui/useDraft';
+import { Key, Loading, ErrorNotice } from '../../ui/states';
+import { useLocalDraft } from '../../ui/useLocalDraft';
 import { DrillDrawing } from './DrillDrawing';
 import { ProtocolFields } from './ProtocolFields';
 import { useCheck, useDrill, useProtocols, useSaveDrill, type Drill } from './queries';
@@ -39,7 +39,7 @@ export function DrillEditorPage() {
   const from = query.get('from') ?? undefined;
   const source = useDrill(id ?? from);
   if ((id ?? from) && source.isPending) return <Loading what="the drill" />;
-  if (source.error) return <Trouble error={source.error} onRetry={() => void source.refetch()} />;
+  if (source.error) return <ErrorNotice error={source.error} onRetry={() => void source.refetch()} />;
   if (id && source.data) return <Editor key={id} id={id} start={source.data.drill} version={source.data.version} />;
   return (
     <Editor
@@ -59,7 +59,7 @@ interface Props {
 
 function Editor({ id, start, version }: Props) {
   const [newId] = useState(() => id ?? uuid());
-  const draft = useDraft(`drill-${id ?? `new ${start.name}`}`, start, version);
+  const draft = useLocalDraft(`drill-${id ?? `new ${start.name}`}`, start, version);
   const { content: drill, set } = draft;
   const [shown, setShown] = useState(drill);
   const save = useSaveDrill(newId);
@@ -102,8 +102,9 @@ function Editor({ id, start, version }: Props) {
           Save<Key>Ctrl S</Key>
         </Button>
       </Box>
-      <DraftNotices
+      <LocalDraftNotices
         wasRestored={draft.wasRestored}
+        wasDropped={draft.wasDropped}
         onDiscard={draft.discard}
         isStale={newer !== undefined}
         onTakeTheirs={() => {
@@ -112,7 +113,7 @@ function Editor({ id, start, version }: Props) {
         }}
         onOverwrite={() => saveOver(newer?.version)}
       />
-      {save.error && !newer && <Trouble error={save.error} />}
+      {save.error && !newer && <ErrorNotice error={save.error} />}
       <Box sx={{ display: 'grid', gridTemplateColumns: { md: 'minmax(0, 1.2fr) minmax(0, 1fr)' }, gap: 5 }}>
         <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
           <Words drill={drill} set={set} errorAt={errorAt} />
@@ -141,7 +142,7 @@ function Editor({ id, start, version }: Props) {
           <LadderFields
             drill={drill}
             set={set}
-            suggested={check.data?.reading.suggestedLadder ?? []}
+            suggested={check.data?.analysis.suggestedLadder ?? []}
             errorAt={errorAt}
           />
           <DrillDrawing drill={drill} />

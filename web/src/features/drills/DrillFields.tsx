@@ -19,7 +19,7 @@ import { ListField } from '../../ui/ListField';
 import { NumberField } from '../../ui/NumberField';
 import { phaseOrder, phases } from '../../ui/phases';
 import { Stepper } from '../../ui/Stepper';
-import { Tick } from '../../ui/Tick';
+import { Checkbox } from '../../ui/Checkbox';
 import { ProtocolFields } from './ProtocolFields';
 import { type Drill } from './queries';
 
@@ -175,7 +175,7 @@ export function Where({ drill, set, errorAt }: PartProps) {
         value={drill.hide ?? []}
         onChange={(hide) => set({ hide })}
       />
-      <Tick
+      <Checkbox
         label="Its repetitions count towards a swing change"
         checked={drill.countsTowardsSwingChange ?? false}
         onChange={(countsTowardsSwingChange) => set({ countsTowardsSwingChange })}

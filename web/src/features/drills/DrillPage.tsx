@@ -18,7 +18,7 @@ import {
 } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { PhaseSign, phases } from '../../ui/phases';
-import { Loading, Trouble } from '../../ui/states';
+import { Loading, ErrorNotice } from '../../ui/states';
 import { DrillDrawing } from './DrillDrawing';
 import { useDrill, useRemoveDrill, type Drill } from './queries';
 import { TryOut } from './TryOut';
@@ -31,9 +31,9 @@ export function DrillPage() {
   const navigate = useNavigate();
   const [chosen, setChosen] = useState<number>();
   if (view.isPending) return <Loading what="the drill" />;
-  if (view.error) return <Trouble error={view.error} onRetry={() => void view.refetch()} />;
-  const { drill, reading } = view.data;
-  const rung = chosen ?? reading.ownRung ?? 0;
+  if (view.error) return <ErrorNotice error={view.error} onRetry={() => void view.refetch()} />;
+  const { drill, analysis } = view.data;
+  const rung = chosen ?? analysis.ownRung ?? 0;
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, mt: 3, mb: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
@@ -45,7 +45,11 @@ export function DrillPage() {
           <Typography sx={{ fontSize: 18 }}>{drill.purpose}</Typography>
         </Box>
         <Box className="no-print" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <Button onClick={() => remove.mutate(id, { onSuccess: () => void navigate('/drills') })}>
+          <Button
+            onClick={() =>
+              remove.mutate({ id, version: view.data.version }, { onSuccess: () => void navigate('/drills') })
+            }
+          >
             Take off the shelf
           </Button>
           <Button component={Link} to={`/drills/new?from=${id}`} variant="outlined">
@@ -56,21 +60,21 @@ export function DrillPage() {
           </Button>
         </Box>
       </Box>
-      {remove.error && <Trouble error={remove.error} />}
+      {remove.error && <ErrorNotice error={remove.error} />}
       <Box sx={{ display: 'grid', gridTemplateColumns: { md: 'minmax(0, 1.15fr) minmax(0, 1fr)' }, gap: 5, mt: 2 }}>
         <About drill={drill} />
         <Box>
           <Typography variant="h2">How it is counted</Typography>
           <Typography sx={{ mt: 0.5 }}>
-            {reading.scoring}
-            {reading.plannedAttempts !== null && `, ${count(reading.plannedAttempts, 'attempt')}`}. A success:{' '}
+            {analysis.scoring}
+            {analysis.plannedAttempts !== null && `, ${count(analysis.plannedAttempts, 'attempt')}`}. A success:{' '}
             {drill.criterion.charAt(0).toLowerCase() + drill.criterion.slice(1)}.
           </Typography>
           <Typography sx={{ color: 'text.secondary' }}>
-            It gives {reading.measures.map((m) => m.label).join(', ')}.
+            It gives {analysis.measures.map((m) => m.label).join(', ')}.
           </Typography>
           {(drill.ladder ?? []).length > 0 && (
-            <Ladder drill={drill} value={rung} own={reading.ownRung} onChange={setChosen} />
+            <Ladder drill={drill} value={rung} own={analysis.ownRung} onChange={setChosen} />
           )}
           <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
             Try it

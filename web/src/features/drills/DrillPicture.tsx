@@ -41,7 +41,7 @@ export function DrillPicture({ protocol, flow, walk, inputs, calls, isLeftHanded
     case 'carryGrid':
       return <Grid protocol={protocol} flow={flow} walk={walk} inputs={inputs} />;
     case 'ballRating':
-      return <Trace inputs={inputs} of={protocol.balls ?? 10} />;
+      return <Trace inputs={inputs} of={protocol.balls} />;
     case 'guessAndCheck':
       return walk.state ? (
         <Sealed protocol={protocol} walk={walk} />

@@ -1,6 +1,6 @@
 import { useTheme } from '@mui/material/styles';
 import type { ReactNode } from 'react';
-import { begin, take, type DrillInput, type Flow, type Walk } from './flow';
+import { begin, take, type DrillInput, type Flow, type FlowState, type Walk } from './flow';
 import type { Protocol } from './queries';
 
 export type Of<K extends Protocol['kind']> = Extract<Protocol, { kind: K }>;
@@ -10,19 +10,28 @@ export const mark = '#0f6b6b';
 
 export const register = (walk: Walk, name: string) => walk.registers[name] ?? 0;
 
-/** The number at the end of a state's name: which putt, which cell. */
-export const indexOf = (walk: Walk) => Number(/(\d+)\D*$/.exec(walk.state?.name ?? '')?.[1] ?? -1);
+/** Where a state stands in its drill. What the server leaves out of a position is nought. */
+export const positionOf = (state: FlowState | undefined) => ({
+  /** Whether it stands anywhere: a question about the whole has no place. */
+  isPlaced: state?.at !== undefined && state.at !== null,
+  station: state?.at?.station ?? 0,
+  ball: state?.at?.ball ?? 0,
+  step: state?.at?.step ?? 'play',
+});
+
+/** Which of the things the drill goes through is in hand; −1 when it is over. */
+export const stationOf = (walk: Walk) => (walk.state ? positionOf(walk.state).station : -1);
 
 export const numbersOf = (inputs: readonly DrillInput[]) =>
   inputs.flatMap((i) => (i.kind === 'number' ? [i.tenths / 10] : []));
 
-/** Every input with the name of the state that asked for it. */
-export function asked(flow: Flow, inputs: readonly DrillInput[]): { state: string; input: DrillInput }[] {
+/** Every input with the place in the drill where it was asked for. */
+export function asked(flow: Flow, inputs: readonly DrillInput[]) {
   let walk = begin(flow);
   return inputs.map((input) => {
-    const state = walk.state?.name ?? '';
+    const at = positionOf(walk.state);
     walk = take(flow, walk, input);
-    return { state, input };
+    return { at, input };
   });
 }
 

@@ -2,7 +2,7 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { drawn } from '../../testing/drawn';
+import { renderInTheme } from '../../testing/renderInTheme';
 import { useState } from 'react';
 import { walkThrough, withoutLastAttempt, type DrillInput, type Flow } from './flow';
 import { FlowRun } from './FlowRun';
@@ -64,7 +64,7 @@ const press = (name: string, within?: ParentNode) => {
 
 /** Answers the question on the screen as a thumb would. */
 function answer(flow: Flow, before: readonly DrillInput[], input: DrillInput) {
-  const ask = walkThrough(flow, before).state?.ask;
+  const ask = walkThrough(flow, before).state?.question;
   if (!ask) throw new Error('Nothing is asked any more.');
   if (input.kind === 'stop') press('Stop here');
   else if (ask.kind === 'choice')
@@ -99,7 +99,7 @@ describe('a drill under way', () => {
       vi.useFakeTimers();
       for (const { inputs } of games.slice(0, 1)) {
         let given: DrillInput[] = [];
-        drawn(<Drill flow={flow} onChange={(next) => (given = next)} />);
+        renderInTheme(<Drill flow={flow} onChange={(next) => (given = next)} />);
         const told = inputs.filter((i) => i.kind !== 'timeUp').slice(0, 20);
         for (const input of told) answer(flow, given, input);
         const plain = (i: DrillInput) => ({ ...i, attempt: undefined, tags: undefined });
@@ -112,7 +112,7 @@ describe('a drill under way', () => {
   it('asks about a carry of nothing before it believes it, and about no other', async () => {
     const { flow } = named('carry guessed');
     let given: DrillInput[] = [];
-    const { hands } = drawn(<Drill flow={flow} onChange={(next) => (given = next)} />);
+    const { hands } = renderInTheme(<Drill flow={flow} onChange={(next) => (given = next)} />);
     const enter = async (text: string) => {
       await hands.type(screen.getByRole('textbox'), text);
       await hands.click(screen.getByRole('button', { name: 'Enter' }));
@@ -128,10 +128,12 @@ describe('a drill under way', () => {
 
   it('says left and right where the sign means a side, and takes a pasted minus for what it is', async () => {
     const { flow } = named('guess and check');
-    const first = flow.states.find((s) => s.ask.kind === 'number' && s.ask.sides);
+    const first = flow.states.find((s) => s.question.kind === 'number' && s.question.sides);
     if (!first) throw new Error('No question has sides.');
     let given: DrillInput[] = [];
-    const { hands } = drawn(<Drill flow={{ ...flow, start: first.name }} onChange={(next) => (given = next)} />);
+    const { hands } = renderInTheme(
+      <Drill flow={{ ...flow, start: first.name }} onChange={(next) => (given = next)} />,
+    );
     const box = screen.getByRole('textbox');
     await hands.click(box);
     await hands.paste('−5');
@@ -142,8 +144,8 @@ describe('a drill under way', () => {
   it('lets one tag of a group ride with the attempt, and only with that one', async () => {
     const { flow } = named('make rate');
     let given: DrillInput[] = [];
-    const { hands } = drawn(<Drill flow={flow} onChange={(next) => (given = next)} />);
-    const labels = walkThrough(flow, []).state?.ask;
+    const { hands } = renderInTheme(<Drill flow={flow} onChange={(next) => (given = next)} />);
+    const labels = walkThrough(flow, []).state?.question;
     const make = labels?.kind === 'choice' ? (labels.options[0]?.label ?? '') : '';
     await hands.click(screen.getByRole('button', { name: 'Tag this one' }));
     await hands.click(screen.getByRole('button', { name: 'heavy' }));
@@ -156,10 +158,10 @@ describe('a drill under way', () => {
   it('takes the last attempt back, and has nothing to take back before the first', async () => {
     const { flow } = named('make rate');
     let given: DrillInput[] = [];
-    const { hands } = drawn(<Drill flow={flow} onChange={(next) => (given = next)} />);
+    const { hands } = renderInTheme(<Drill flow={flow} onChange={(next) => (given = next)} />);
     const undo = screen.getByRole('button', { name: 'Undo the last one' });
     expect(undo).toHaveProperty('disabled', true);
-    const ask = walkThrough(flow, []).state?.ask;
+    const ask = walkThrough(flow, []).state?.question;
     await hands.click(
       screen.getByRole('button', { name: ask?.kind === 'choice' ? (ask.options[1]?.label ?? '') : '' }),
     );
@@ -171,8 +173,8 @@ describe('a drill under way', () => {
   it('says between which numbers an answer lies, and takes no other', async () => {
     const { flow } = named('measured shots');
     const given: DrillInput[][] = [];
-    const { hands } = drawn(<Drill flow={flow} onChange={(next) => given.push(next)} />);
-    const ask = walkThrough(flow, []).state?.ask;
+    const { hands } = renderInTheme(<Drill flow={flow} onChange={(next) => given.push(next)} />);
+    const ask = walkThrough(flow, []).state?.question;
     if (ask?.kind !== 'number') throw new Error('Measured shots ask for a number.');
     await hands.type(screen.getByRole('textbox'), String(ask.most / 10 + 1));
     expect(screen.getByText(`Between ${ask.least / 10} and ${ask.most / 10}, please.`)).toBeTruthy();
@@ -184,12 +186,12 @@ describe('a drill under way', () => {
   it('notes how far the routine was done', async () => {
     const { flow } = named('make rate');
     let given: DrillInput[] = [];
-    const { hands } = drawn(
+    const { hands } = renderInTheme(
       <Drill flow={flow} routine={['Look from behind', 'One breath']} onChange={(next) => (given = next)} />,
     );
     await hands.click(screen.getByRole('button', { name: 'My routine' }));
     await hands.click(screen.getByRole('button', { name: '1. Look from behind' }));
-    const ask = walkThrough(flow, []).state?.ask;
+    const ask = walkThrough(flow, []).state?.question;
     await hands.click(
       screen.getByRole('button', { name: ask?.kind === 'choice' ? (ask.options[0]?.label ?? '') : '' }),
     );

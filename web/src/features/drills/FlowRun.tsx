@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { Ask, type NewAnswer } from './Ask';
+import { Ask, type NewAnswer } from './FlowQuestion';
 import { DrillPicture } from './DrillPicture';
 import { displaysOf, promptOf, walkThrough, type DrillInput, type Flow } from './flow';
 import type { Protocol } from './queries';
@@ -71,8 +71,8 @@ export function FlowRun(props: Props) {
           </Typography>
           <Ask
             // What was typed belongs to one question; buttons stay, so that the next tap finds them without delay.
-            key={walk.state.ask.kind === 'choice' ? 'choice' : walk.taken}
-            ask={walk.state.ask}
+            key={walk.state.question.kind === 'choice' ? 'choice' : walk.taken}
+            ask={walk.state.question}
             goesOn={['timer', 'text'].includes(inputs.at(-1)?.kind ?? '')}
             onAnswer={give}
           />

@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import { Figure, indexOf, mark, numbersOf, register, type Of } from './Figure';
+import { Figure, mark, numbersOf, positionOf, register, stationOf, type Of } from './Figure';
 import type { DrillInput, Walk } from './flow';
 
 /** The ratings so far as a line from ball to ball. */
@@ -21,7 +21,7 @@ export function Trace({ inputs, of }: { inputs: readonly DrillInput[]; of: numbe
 
 /** Steps as a path: what is behind, what is now, what comes. Four steps of equal length are a box to walk around. */
 export function Steps({ protocol, walk }: { protocol: Of<'timedSteps'>; walk: Walk }) {
-  const now = walk.state ? indexOf(walk) : -1;
+  const now = stationOf(walk);
   const { steps } = protocol;
   const isBox = steps.length === 4 && steps.every((s) => s.seconds && s.seconds === steps[0]?.seconds);
   if (isBox) {
@@ -82,18 +82,14 @@ export function Steps({ protocol, walk }: { protocol: Of<'timedSteps'>; walk: Wa
 
 /** What was guessed is put away before anything is measured: the picture says how far one is, and no number. */
 export function Sealed({ protocol, walk }: { protocol: Of<'guessAndCheck'>; walk: Walk }) {
-  const [what, i] = (/^(guess|measure)(\d+)/.exec(walk.state?.name ?? '') ?? []).slice(1);
+  const { station: i, step } = positionOf(walk.state);
   const n = protocol.quantities.length;
-  const isMeasuring = what === 'measure';
-  const sealed = isMeasuring ? n : Number(i ?? 0);
+  const isMeasuring = step === 'measure';
+  const sealed = isMeasuring ? n : i;
   const width = Math.min(70, 250 / n);
   return (
     <Figure
-      label={
-        isMeasuring
-          ? 'The guesses are put away; now measure'
-          : `Guess ${Number(i ?? 0) + 1} of ${n}; nothing is measured yet`
-      }
+      label={isMeasuring ? 'The guesses are put away; now measure' : `Guess ${i + 1} of ${n}; nothing is measured yet`}
       height={104}
     >
       <text x="2" y="30">
@@ -104,8 +100,8 @@ export function Sealed({ protocol, walk }: { protocol: Of<'guessAndCheck'>; walk
       </text>
       {protocol.quantities.map((quantity, q) => {
         const x = 72 + q * width;
-        const isNow = q === Number(i ?? -1);
-        const isMeasured = isMeasuring && q < Number(i ?? 0);
+        const isNow = q === i;
+        const isMeasured = isMeasuring && q < i;
         return (
           <g key={quantity} stroke="currentColor" strokeWidth="1.5">
             <rect x={x} y="10" width={width - 10} height="32" rx="4" fill={q < sealed ? '#efe3a6' : 'none'} />
@@ -177,8 +173,8 @@ const scenes = [
 
 /** The scene in the student's own words, which stay in sight from breathing to judging. */
 export function Scene({ walk, inputs }: { walk: Walk; inputs: readonly DrillInput[] }) {
-  const name = walk.state?.name ?? '';
-  const now = scenes.findIndex(([state]) => state === (name === 'holed' || name === 'left' ? 'judge' : name));
+  const step = walk.state ? positionOf(walk.state).step : undefined;
+  const now = scenes.findIndex(([state]) => state === step);
   const words = inputs.findLast((i) => i.kind === 'text');
   return (
     <>
@@ -200,7 +196,7 @@ export function Scene({ walk, inputs }: { walk: Walk; inputs: readonly DrillInpu
           </g>
         ))}
       </Figure>
-      {words && name !== 'write' && (
+      {words && step !== 'write' && (
         <Box
           component="blockquote"
           sx={{

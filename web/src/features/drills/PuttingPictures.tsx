@@ -1,5 +1,5 @@
 import { lengthUnits } from '../../ui/format';
-import { asked, Figure, indexOf, mark, register, traceOf, type Of } from './Figure';
+import { asked, Figure, mark, positionOf, register, stationOf, traceOf, type Of } from './Figure';
 import type { DrillInput, Flow, Walk } from './flow';
 
 /** The run as the big number it is, beside the best. */
@@ -62,12 +62,12 @@ export function Around({
   walk: Walk;
   inputs: readonly DrillInput[];
 }) {
-  const distances = protocol.distances ?? [];
-  const points = protocol.points ?? 4;
+  const distances = protocol.distances;
+  const points = protocol.points;
   const far = Math.max(...distances, 1);
   const putts = distances.flatMap((d) => Array.from({ length: points }, (_, point) => ({ d, point })));
   const answers = inputs.flatMap((i) => (i.kind === 'choice' ? [i.value] : []));
-  const next = walk.state ? indexOf(walk) : -1;
+  const next = stationOf(walk);
   return (
     <Figure label={`The next putt is marked; ${register(walk, 'made')} of ${answers.length} holed`} height={210}>
       <circle cx="160" cy="105" r="9" fill="none" stroke="currentColor" strokeWidth="2" />
@@ -97,10 +97,10 @@ export function Around({
 
 /** The ladder as a ladder: the furthest step passed is filled, the present one marked. */
 export function Ladder({ protocol, walk }: { protocol: Of<'stepLadder'>; walk: Walk }) {
-  const { start = 10, step = 3, top = 40 } = protocol;
-  const unit = lengthUnits[protocol.unit ?? 'feet'];
+  const { start, step, top } = protocol;
+  const unit = lengthUnits[protocol.unit];
   const steps = Array.from({ length: Math.floor((top - start) / step) + 1 }, (_, i) => start + i * step);
-  const now = walk.state ? indexOf(walk) : -1;
+  const now = stationOf(walk);
   const height = steps.length * 17 + 14;
   return (
     <Figure
@@ -130,8 +130,7 @@ export function Ladder({ protocol, walk }: { protocol: Of<'stepLadder'>; walk: W
 
 /** The zone of this putt, to scale around the hole; the putt comes from below. */
 export function Zone({ protocol, walk }: { protocol: Of<'zoneSets'>; walk: Walk }) {
-  const feet = Number(/^(\d+) ft/.exec(walk.state?.prompt.text ?? '')?.[1] ?? 0);
-  const zone = (protocol.zones ?? []).find((z) => z.feet === feet);
+  const zone = walk.state?.at ? protocol.zones[positionOf(walk.state).station] : undefined;
   if (!zone) return null;
   const scale = 2;
   const hole = 14 + zone.pastInches * scale;
@@ -194,9 +193,9 @@ export function Sets({
   flow: Flow;
   inputs: readonly DrillInput[];
 }) {
-  const perSet = (protocol.zones ?? []).length || 3;
-  const balls = asked(flow, inputs).flatMap(({ state, input }) =>
-    /b\d+$/.test(state) && input.kind === 'choice' ? [input.value === 'inside'] : [],
+  const perSet = protocol.zones.length;
+  const balls = asked(flow, inputs).flatMap(({ at, input }) =>
+    at.isPlaced && input.kind === 'choice' ? [input.value === 'inside'] : [],
   );
   const sets = Array.from({ length: Math.ceil(balls.length / perSet) }, (_, i) =>
     balls.slice(i * perSet, (i + 1) * perSet),

@@ -1,6 +1,6 @@
 import { clubs, lengthUnits, shapes, swingLengths } from '../../ui/format';
 import type { Schemas } from '../../api/client';
-import { asked, Figure, indexOf, mark, numbersOf, register, type Of } from './Figure';
+import { asked, Figure, mark, numbersOf, positionOf, register, stationOf, type Of } from './Figure';
 import type { DrillInput, Flow, Walk } from './flow';
 
 /** The grid, a row a club: cells gone by, the one in hand, the ones to come. */
@@ -15,10 +15,10 @@ export function Grid({
   walk: Walk;
   inputs: readonly DrillInput[];
 }) {
-  const states = new Set(asked(flow, inputs).map((a) => a.state));
-  const now = walk.state ? indexOf(walk) : protocol.cells.length;
+  const hits = new Set(asked(flow, inputs).flatMap(({ at }) => (at.step === 'hit' ? [at.station] : [])));
+  const now = walk.state ? stationOf(walk) : protocol.cells.length;
   const rows = [...new Set(protocol.cells.map((c) => c.club))];
-  const unit = lengthUnits[protocol.unit ?? 'yards'];
+  const unit = lengthUnits[protocol.unit];
   const current = protocol.cells[now];
   return (
     <Figure
@@ -38,13 +38,13 @@ export function Grid({
               <g
                 key={i}
                 transform={`translate(${66 + column * 84} ${row * 58 + 4})`}
-                opacity={i < now && !states.has(`hit${i}`) ? 0.5 : 1}
+                opacity={i < now && !hits.has(i) ? 0.5 : 1}
               >
                 <rect
                   width="76"
                   height="50"
                   rx="8"
-                  fill={isNow ? '#b9dedb' : states.has(`hit${i}`) ? '#bcd4a0' : 'none'}
+                  fill={isNow ? '#b9dedb' : hits.has(i) ? '#bcd4a0' : 'none'}
                   stroke="currentColor"
                   strokeWidth={isNow ? 3 : 1.5}
                 />
@@ -98,14 +98,14 @@ export function Row({ inputs, of }: { inputs: readonly DrillInput[]; of: number 
 /** The numbers so far on a line, with the band they should lie in. */
 export function Band({ protocol, inputs }: { protocol: Of<'measuredShots'>; inputs: readonly DrillInput[] }) {
   const numbers = numbersOf(inputs);
-  const [least, most] = [protocol.least ?? null, protocol.most ?? null];
+  const [least, most] = [protocol.least, protocol.most];
   const ends = [...numbers, ...(least === null ? [] : [least]), ...(most === null ? [] : [most])];
   const reach = Math.max(...ends.map(Math.abs), 1) * 1.25;
   const x = (n: number) => 160 + (n / reach) * 150;
   const mean = numbers.length > 1 ? numbers.reduce((sum, n) => sum + n, 0) / numbers.length : null;
   return (
     <Figure
-      label={`${numbers.length} numbers so far; the band is ${least ?? '…'} to ${most ?? '…'} ${protocol.unit ?? ''}`}
+      label={`${numbers.length} numbers so far; the band is ${least ?? '…'} to ${most ?? '…'} ${protocol.unit}`}
       height={74}
     >
       <rect
@@ -142,7 +142,7 @@ export function Call({
   walk: Walk;
   isLeftHanded: boolean;
 }) {
-  const now = walk.state ? indexOf(walk) : -1;
+  const now = stationOf(walk);
   const call = calls[now];
   if (!call) return null;
   // A draw bends towards the lead side: for a right-handed player to the left.
@@ -234,8 +234,9 @@ export function Bounds({
   walk: Walk;
   inputs: readonly DrillInput[];
 }) {
-  const [c, b] = (/^club(\d+)b(\d+)/.exec(walk.state?.name ?? 'club0b-1') ?? []).slice(1).map(Number);
-  const club = protocol.clubs[c ?? 0];
+  const { station: c, ball } = positionOf(walk.state);
+  const b = walk.state ? ball : -1;
+  const club = protocol.clubs[c];
   if (!club) return null;
   const given = asked(flow, inputs);
   return (
@@ -244,8 +245,8 @@ export function Bounds({
       height={club.bounds.length * 52 + 6}
     >
       {club.bounds.map((bound, i) => {
-        const numbers = given.flatMap(({ state, input }) =>
-          state === `club${c ?? 0}b${i}` && input.kind === 'number' ? [input.tenths / 10] : [],
+        const numbers = given.flatMap(({ at, input }) =>
+          at.station === c && at.ball === i && input.kind === 'number' ? [input.tenths / 10] : [],
         );
         const [least, most] = [bound.least ?? null, bound.most ?? null];
         const reach = Math.max(...[...numbers, least ?? 0, most ?? 0].map(Math.abs), 1) * 1.3;
@@ -253,7 +254,7 @@ export function Bounds({
         const y = i * 52;
         const isNow = i === b;
         return (
-          <g key={bound.what} opacity={isNow || b === undefined || b < 0 ? 1 : 0.6}>
+          <g key={bound.what} opacity={isNow || b < 0 ? 1 : 0.6}>
             <text x="2" y={y + 14} fontWeight={isNow ? 700 : 400}>
               {bound.what}
             </text>
@@ -293,8 +294,9 @@ export function Circle({
   walk: Walk;
   inputs: readonly DrillInput[];
 }) {
-  const radii = protocol.radiiFeet ?? [];
-  const [level = 0, station = -1] = (/^level(\d+)s(\d+)/.exec(walk.state?.name ?? '') ?? []).slice(1).map(Number);
+  const radii = protocol.radiiFeet;
+  const { station: level, ball } = positionOf(walk.state);
+  const station = walk.state ? ball : -1;
   const radius = radii[walk.state ? level : radii.length - 1] ?? 1;
   const scale = 58 / Math.max(...radii, 1);
   const at = (i: number, feet: number) => {
@@ -302,10 +304,9 @@ export function Circle({
     const r = Math.min(74, feet * scale);
     return [160 + r * Math.cos(angle), 78 + r * Math.sin(angle)] as const;
   };
-  const balls = asked(flow, inputs).flatMap(({ state, input }) => {
-    const [l, s] = (/^level(\d+)s(\d+)/.exec(state) ?? []).slice(1).map(Number);
-    return input.kind === 'number' && l === level && s !== undefined ? [{ s, feet: input.tenths / 10 }] : [];
-  });
+  const balls = asked(flow, inputs).flatMap(({ at: position, input }) =>
+    input.kind === 'number' && position.station === level ? [{ s: position.ball, feet: input.tenths / 10 }] : [],
+  );
   const next = protocol.stations[station];
   return (
     <Figure label={`Level ${level + 1} of ${radii.length}: a circle of ${radius} ft around the hole`} height={158}>

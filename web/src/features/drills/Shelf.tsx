@@ -7,7 +7,7 @@ import { Chips } from '../../ui/Chips';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { areas, count, equipment, intents, minutes, places } from '../../ui/format';
 import { PhaseSign, phaseOrder, phases } from '../../ui/phases';
-import { Empty, Loading, Trouble } from '../../ui/states';
+import { Empty, Loading, ErrorNotice } from '../../ui/states';
 import { useProtocols, useShelf, type Search } from './queries';
 
 type Summary = Schemas['DrillSummary'];
@@ -120,7 +120,7 @@ export function Shelf({ search, onSearch, action }: Props) {
         )}
       </Box>
       {found.isPending && <Loading what="the shelf" />}
-      {found.error && <Trouble error={found.error} onRetry={() => void found.refetch()} />}
+      {found.error && <ErrorNotice error={found.error} onRetry={() => void found.refetch()} />}
       {found.data?.length === 0 && (
         <Empty title="No drill fits all of that">Take something back above, or write a drill of your own.</Empty>
       )}

@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
 import { Choice } from '../../ui/Field';
-import { Trouble } from '../../ui/states';
+import { ErrorNotice } from '../../ui/states';
 import { withoutLastAttempt, type DrillInput } from './flow';
 import { FlowRun } from './FlowRun';
 import { Measures } from './Measures';
@@ -20,7 +20,7 @@ export function TryOut({ drill, rung }: { drill: Drill; rung: number }) {
   const [tried, setTried] = useState<{ of: string; inputs: DrillInput[] }>({ of: '', inputs: [] });
   const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
   const check = useCheck({ drill, rung, seed, studentId: studentId || null });
-  if (check.error) return <Trouble error={check.error} onRetry={() => void check.refetch()} />;
+  if (check.error) return <ErrorNotice error={check.error} onRetry={() => void check.refetch()} />;
   const { flow, missing, protocol, calls = [] } = check.data ?? {};
   // What was tried belongs to the drill as it was then; another parameter begins anew.
   const of = JSON.stringify([protocol, seed]);
@@ -71,11 +71,11 @@ function Result({ protocol, seed, inputs }: { protocol: Protocol; seed: number; 
     placeholderData: (previous) => previous,
     gcTime: 10_000,
   });
-  if (scored.error) return <Trouble error={scored.error} />;
+  if (scored.error) return <ErrorNotice error={scored.error} />;
   if (!scored.data) return null;
   return (
     <Box sx={{ mt: 1.5, pt: 1.5, borderTop: '1px solid', borderColor: 'line' }} data-testid="trial-result">
-      <Typography sx={{ fontWeight: 620 }}>{scored.data.words}</Typography>
+      <Typography sx={{ fontWeight: 620 }}>{scored.data.text}</Typography>
       <Measures measures={scored.data.measures} />
     </Box>
   );

@@ -22,7 +22,7 @@ export function readCard(flow: Flow, text: string): CardReading {
   };
   for (;;) {
     rest = rest.replace(/^[\s,;]+/, '');
-    const ask = walk.state?.ask;
+    const ask = walk.state?.question;
     if (!ask) break;
     if ((ask.kind === 'tap' || ask.kind === 'timer') && inputs.at(-1)?.attempt === walk.attempts + 1) {
       give({ kind: ask.kind });
@@ -32,7 +32,7 @@ export function readCard(flow: Flow, text: string): CardReading {
     const read = readOne(ask, rest);
     if (!read) break;
     rest = rest.slice(read.length);
-    for (const answer of read.answers) if (walk.state?.ask.kind === ask.kind) give(answer);
+    for (const answer of read.answers) if (walk.state?.question.kind === ask.kind) give(answer);
   }
   return { inputs, walk, misfit: rest === '' ? undefined : (rest.split(/[\s,;]/)[0] ?? rest) };
 }
@@ -44,7 +44,7 @@ type Answer =
   | { kind: 'tap' | 'timer' };
 
 function readOne(
-  ask: NonNullable<Walk['state']>['ask'],
+  ask: NonNullable<Walk['state']>['question'],
   rest: string,
 ): { answers: Answer[]; length: number } | undefined {
   switch (ask.kind) {
@@ -74,7 +74,7 @@ function readOne(
 
 /** What to type next, in words. */
 export function hintOf(walk: Walk): string {
-  const ask = walk.state?.ask;
+  const ask = walk.state?.question;
   switch (ask?.kind) {
     case undefined:
       return 'The drill is whole.';

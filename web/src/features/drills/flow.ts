@@ -42,7 +42,7 @@ export function take(flow: Flow, walk: Walk, input: DrillInput): Walk {
   const { state } = walk;
   if (!state || input.attempt !== walk.attempts + 1) return misfit;
   if (input.kind === 'stop' || input.kind === 'timeUp') return { ...walk, state: undefined, taken: walk.taken + 1 };
-  if (!fits(state.ask, input)) return misfit;
+  if (!fits(state.question, input)) return misfit;
   const taken = state.transitions.find((t) => (t.when ?? []).every((guard) => holds(guard, input, walk)));
   if (!taken) return misfit;
   const registers = { ...walk.registers };
@@ -69,7 +69,7 @@ export function withoutLastAttempt(inputs: readonly DrillInput[]): DrillInput[] 
   return inputs.slice(0, end);
 }
 
-function fits(ask: FlowState['ask'], input: DrillInput): boolean {
+function fits(ask: FlowState['question'], input: DrillInput): boolean {
   switch (ask.kind) {
     case 'choice':
       return input.kind === 'choice' && ask.options.some((o) => o.value === input.value);
@@ -103,9 +103,9 @@ function holds(guard: Schemas['FlowGuard'], input: DrillInput, walk: Walk): bool
 function carry(effect: Schemas['FlowEffect'], input: DrillInput, registers: Record<string, number>) {
   const before = registers[effect.register] ?? 0;
   const operand =
-    (effect.of === 'register'
+    (effect.kind === 'register'
       ? (registers[effect.from ?? ''] ?? 0)
-      : effect.of === 'input'
+      : effect.kind === 'input'
         ? input.kind === 'number'
           ? input.tenths
           : 0

@@ -68,7 +68,8 @@ export function useSaveDrill(id: string) {
 export function useRemoveDrill() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) => answer(api.DELETE('/api/drills/{id}', { params: { path: { id } } })),
+    mutationFn: ({ id, version }: { id: string; version: number }) =>
+      answer(api.DELETE('/api/drills/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
     onSuccess: () => queries.invalidateQueries({ queryKey: [...drillsKey, 'shelf'] }),
   });
 }

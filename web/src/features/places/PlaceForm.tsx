@@ -3,15 +3,15 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { Chips } from '../../ui/Chips';
 import { DayField } from '../../ui/DayField';
-import { DraftNotices } from '../../ui/DraftNotices';
+import { LocalDraftNotices } from '../../ui/LocalDraftNotices';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { clubs, equipment, places as placeKinds, surfaces } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
-import { Key, Trouble } from '../../ui/states';
-import { useDraft } from '../../ui/useDraft';
+import { Key, ErrorNotice } from '../../ui/states';
+import { useLocalDraft } from '../../ui/useLocalDraft';
 import { facingOptions } from './direction';
 import { useSavePlace, type Place } from './queries';
 import { Targets } from './Targets';
@@ -31,7 +31,7 @@ const none = { value: '', label: '–' } as const;
 export function PlaceForm({ id, view, others, onClose }: Props) {
   const { today } = usePerson();
   const start: Place = view?.place ?? { name: '', kind: 'range' };
-  const draft = useDraft(`place-${view ? id : 'new'}`, start, view?.version);
+  const draft = useLocalDraft(`place-${view ? id : 'new'}`, start, view?.version);
   const { content: place, set } = draft;
   const save = useSavePlace(id);
   const problem = save.error instanceof Problem ? save.error : undefined;
@@ -68,8 +68,9 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
           Save<Key>Ctrl S</Key>
         </Button>
       </Box>
-      <DraftNotices
+      <LocalDraftNotices
         wasRestored={draft.wasRestored}
+        wasDropped={draft.wasDropped}
         onDiscard={draft.discard}
         isStale={newer !== undefined}
         onTakeTheirs={() => {
@@ -78,7 +79,7 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
         }}
         onOverwrite={() => submit(newer?.version)}
       />
-      {save.error && !newer && <Trouble error={save.error} />}
+      {save.error && !newer && <ErrorNotice error={save.error} />}
       <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '2fr 1fr 1fr' }, gap: 2 }}>
         <Field
           label="Name"

@@ -8,7 +8,7 @@ import { useKeys } from '../../app/keys';
 import { FileButtons } from '../../ui/FileButtons';
 import { PageHeading } from '../../ui/PageHeading';
 import { clubs, count, dayName, equipment, minutes, places as placeKinds, surfaces } from '../../ui/format';
-import { Empty, Key, Loading, Trouble } from '../../ui/states';
+import { Empty, Key, Loading, ErrorNotice } from '../../ui/states';
 import { bearingInWords, facingInWords } from './direction';
 import { PlaceForm } from './PlaceForm';
 import { usePlaces, useRefreshPlaces, useRemovePlace } from './queries';
@@ -40,7 +40,7 @@ export function PlacesPage() {
         </Button>
       </Box>
       {places.isPending && <Loading what="the places" />}
-      {places.error && <Trouble error={places.error} onRetry={() => void places.refetch()} />}
+      {places.error && <ErrorNotice error={places.error} onRetry={() => void places.refetch()} />}
       {places.data?.length === 0 && !editing && (
         <Empty title="No places yet">Range, greens, bunker, course: what is there, and what may not be done.</Empty>
       )}
@@ -123,12 +123,12 @@ function About({ view, all, onEdit }: { view: PlaceView; all: PlaceView[]; onEdi
         <Typography variant="h2" sx={{ mr: 'auto' }}>
           {place.name}
         </Typography>
-        <Button onClick={() => remove.mutate(view.id)}>Remove this place</Button>
+        <Button onClick={() => remove.mutate({ id: view.id, version: view.version })}>Remove this place</Button>
         <Button variant="outlined" onClick={onEdit}>
           Change
         </Button>
       </Box>
-      {remove.error && <Trouble error={remove.error} />}
+      {remove.error && <ErrorNotice error={remove.error} />}
       {facts.map((fact) => (
         <Typography key={fact}>{fact.charAt(0).toUpperCase() + fact.slice(1)}</Typography>
       ))}

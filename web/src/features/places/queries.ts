@@ -25,7 +25,8 @@ export function useSavePlace(id: string) {
 export function useRemovePlace() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) => answer(api.DELETE('/api/places/{id}', { params: { path: { id } } })),
+    mutationFn: ({ id, version }: { id: string; version: number }) =>
+      answer(api.DELETE('/api/places/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
     onSuccess: () => queries.invalidateQueries({ queryKey: placesKey }),
   });
 }

@@ -4,20 +4,20 @@ import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
-import { DraftNotices, Notice } from '../../ui/DraftNotices';
+import { LocalDraftNotices, Notice } from '../../ui/LocalDraftNotices';
 import { SessionStrip } from '../../ui/SessionStrip';
-import { Empty, Key, Trouble } from '../../ui/states';
+import { Empty, Key, ErrorNotice } from '../../ui/states';
 import { AddSegment, addKeys } from './AddSegment';
 import { BenchHead } from './BenchHead';
 import { CheckPanel } from './CheckPanel';
-import { keepingWords, newSegment, planFrom, segmentOf, type Plan } from './draft';
+import { keepingWords, newSegment, planFrom, segmentOf, type Plan } from './benchState';
 import { DraftDialog } from './DraftDialog';
 import { Drafted } from './Drafted';
 import { DrillDialog } from './DrillDialog';
 import { DrillsThatFit } from './DrillsThatFit';
-import { FrameFields } from './FrameFields';
+import { ConstraintFields } from './ConstraintFields';
 import { HeadInBrief } from './HeadInBrief';
-import { InSight } from './InSight';
+import { StickySummary } from './StickySummary';
 import { LeaveDialog } from './LeaveDialog';
 import { useDraftOne, useFix, usePlanContext, useRemovePlan } from './queries';
 import { SegmentEditor } from './SegmentEditor';
@@ -45,7 +45,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
   const { plan, selected } = draft;
   const remove = useRemovePlan();
   const navigate = useNavigate();
-  // Above the fold stands the work: the words and the frame of a plan that has segments wait behind a line.
+  // Above the fold stands the work: the words and the constraints of a plan that has segments wait behind a line.
   const [showsHead, setShowsHead] = useState(plan.segments.length === 0 || plan.purpose === '');
   const [isSetting, setIsSetting] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
@@ -59,12 +59,12 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
   const segment = plan.segments[index];
   const strip = useRef<HTMLElement>(null);
   const editor = useRef<HTMLElement>(null);
-  const drawn = stripOf(plan, bench.reading?.strip ?? []);
+  const drawn = stripOf(plan, bench.analysis?.strip ?? []);
   const place = plan.segments.findLast((s) => s.kind === 'practice')?.place ?? 'range';
   const add = (of: keyof typeof addKeys) => change({ do: 'add', segment: newSegment(of, place) });
   const problems = bench.saveError instanceof Problem ? bench.saveError : undefined;
   const errorAt = (path: string) =>
-    bench.reading?.toKeep.find((e) => e.path === path && path !== 'title')?.message ?? problems?.fieldError(path);
+    bench.analysis?.toKeep.find((e) => e.path === path && path !== 'title')?.message ?? problems?.fieldError(path);
 
   const mend = (finding: Schemas['Finding']) =>
     fix.mutate(
@@ -130,18 +130,21 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         bench={bench}
         onDraftOne={() => setIsDrafting(true)}
         onSet={() => setIsSetting(true)}
-        onRemove={() => remove.mutate(props.id, { onSuccess: () => void navigate('/plans') })}
+        onRemove={() =>
+          remove.mutate({ id: props.id, version: bench.version ?? 0 }, { onSuccess: () => void navigate('/plans') })
+        }
       />
 
-      <DraftNotices
+      <LocalDraftNotices
         wasRestored={bench.wasRestored}
+        wasDropped={bench.wasDropped}
         onDiscard={bench.discard}
         isStale={bench.newer !== undefined}
         onTakeTheirs={() => bench.newer?.take()}
         onOverwrite={() => bench.newer?.overwrite()}
       />
-      {bench.saveError && <Trouble error={bench.saveError} onRetry={bench.save} />}
-      {remove.error && <Trouble error={remove.error} />}
+      {bench.saveError && <ErrorNotice error={bench.saveError} onRetry={bench.save} />}
+      {remove.error && <ErrorNotice error={remove.error} />}
       {draft.removed && (
         <Notice text={`“${draft.removed}” was taken out.`}>
           <Button onClick={() => change({ do: 'undo' })}>
@@ -150,14 +153,14 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
         </Notice>
       )}
 
-      {fix.error && <Trouble error={fix.error} />}
+      {fix.error && <ErrorNotice error={fix.error} />}
       {drafted && (
         <Drafted
           drafted={drafted.draft}
-          another={drafted.request.another ?? 0}
+          variant={drafted.request.variant ?? 0}
           plan={plan}
           isDrafting={draftOne.isPending}
-          onAnother={(another) => draftWith({ ...drafted.request, another }, drafted.over)}
+          onVariant={(variant) => draftWith({ ...drafted.request, variant }, drafted.over)}
           onClose={() => setDrafted(undefined)}
         />
       )}
@@ -165,9 +168,9 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
       {showsHead ? (
         <>
           <Words plan={plan} onWrite={(text) => change({ do: 'write', text })} errorAt={errorAt} />
-          <FrameFields
-            frame={plan.frame}
-            onChange={(frame) => change({ do: 'write', text: { frame } })}
+          <ConstraintFields
+            constraints={plan.constraints}
+            onChange={(constraints) => change({ do: 'write', text: { constraints } })}
             writtenFor={props.writtenFor}
             onFor={onFor}
             check={bench.check}
@@ -200,7 +203,10 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
             onResize={(id, by) => change({ do: 'lengthen', id, by })}
             onReorder={(id, to) => change({ do: 'move', id, to })}
             marks={marksOf(bench.check?.findings ?? [])}
-            emptyMinutes={Math.max(0, (plan.frame.minutes ?? 0) - plan.segments.reduce((sum, s) => sum + s.minutes, 0))}
+            emptyMinutes={Math.max(
+              0,
+              (plan.constraints.minutes ?? 0) - plan.segments.reduce((sum, s) => sum + s.minutes, 0),
+            )}
           />
         ) : (
           <>
@@ -209,8 +215,10 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           </>
         )}
       </Box>
-      {plan.segments.length > 0 && <InSight of={strip} segments={drawn} selected={selected} check={bench.check} />}
-      {bench.checkError && <Trouble error={bench.checkError} />}
+      {plan.segments.length > 0 && (
+        <StickySummary of={strip} segments={drawn} selected={selected} check={bench.check} />
+      )}
+      {bench.checkError && <ErrorNotice error={bench.checkError} />}
 
       <Box
         sx={{
@@ -277,10 +285,10 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           </Box>
         </Box>
       </Box>
-      {bench.reading && <Totals reading={bench.reading} />}
+      {bench.analysis && <Totals analysis={bench.analysis} />}
       {isDrafting && (
         <DraftDialog
-          frame={plan.frame}
+          constraints={plan.constraints}
           error={draftOne.error}
           isDrafting={draftOne.isPending}
           onDraft={(request) => draftWith(request, plan)}

@@ -4,10 +4,10 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { PageHeading } from '../../ui/PageHeading';
 import { Key } from '../../ui/states';
-import type { BenchState } from './useBench';
+import type { Bench } from './useBench';
 
 interface Props {
-  bench: BenchState;
+  bench: Bench;
   onDraftOne: () => void;
   onSet: () => void;
   onRemove: () => void;

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { Loading, Trouble } from '../../ui/states';
+import { Loading, ErrorNotice } from '../../ui/states';
 import { Bench } from './Bench';
-import { copyOf, emptyPlan, planFrom, type Plan } from './draft';
-import { squad } from './FrameFields';
+import { copyOf, emptyPlan, planFrom, type Plan } from './benchState';
+import { squad } from './ConstraintFields';
 import { usePlan } from './queries';
 
 /** The planning bench: a new plan, or one from the list. */
@@ -35,6 +35,6 @@ function SavedPlan({ id }: { id: string }) {
   const plan = usePlan(id);
   const writtenFor = useWrittenFor();
   if (plan.isPending) return <Loading what="the plan" />;
-  if (plan.error) return <Trouble error={plan.error} onRetry={() => void plan.refetch()} />;
+  if (plan.error) return <ErrorNotice error={plan.error} onRetry={() => void plan.refetch()} />;
   return <Bench id={id} draftName={id} start={planFrom(plan.data.plan)} version={plan.data.version} {...writtenFor} />;
 }

@@ -6,8 +6,8 @@ import { answer, api, type Schemas } from '../../api/client';
 import { Chips } from '../../ui/Chips';
 import { Field } from '../../ui/Field';
 import { clubs, percent, shapes } from '../../ui/format';
-import { Trouble } from '../../ui/states';
-import type { PracticeSegment } from './draft';
+import { ErrorNotice } from '../../ui/states';
+import type { PracticeSegment } from './benchState';
 
 const most = 60;
 
@@ -35,6 +35,9 @@ export function CallsFields({
       .filter(Boolean)
       .slice(0, 8),
     calls: Math.max(1, Math.min(most, segment.balls)),
+    // Neither heights nor a declared pattern are asked for here.
+    heights: ['normal' as const],
+    pattern: [],
   };
   const drawn = useQuery({
     queryKey: ['calls', protocol, seed],
@@ -63,7 +66,7 @@ export function CallsFields({
           />
           {writtenFor && <Awkward writtenFor={writtenFor} segment={segment} onChange={onChange} />}
           {segment.clubs.length === 0 && <Box>Choose the segment’s clubs first.</Box>}
-          {drawn.error && <Trouble error={drawn.error} />}
+          {drawn.error && <ErrorNotice error={drawn.error} />}
           {drawn.data && segment.clubs.length > 0 && (
             <>
               <Box sx={{ fontSize: 14.5, color: 'text.secondary' }} data-testid="variety">

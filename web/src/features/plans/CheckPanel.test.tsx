@@ -2,9 +2,9 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { drawn } from '../../testing/drawn';
+import { renderInTheme } from '../../testing/renderInTheme';
 import { CheckPanel } from './CheckPanel';
-import { emptyPlan, newSegment } from './draft';
+import { emptyPlan, newSegment } from './benchState';
 
 const block = { ...newSegment('block', 'range'), title: 'Start line' };
 const plan = { ...emptyPlan, segments: [block] };
@@ -12,6 +12,7 @@ const noPurpose: Schemas['Finding'] = {
   id: 'noPurpose',
   level: 'stop',
   segmentId: null,
+  message: { id: 'check.any', arguments: [] },
   why: 'The plan has no purpose.',
   fix: null,
   overruledBecause: null,
@@ -20,6 +21,7 @@ const tooFast: Schemas['Finding'] = {
   id: 'paceFast',
   level: 'advice',
   segmentId: block.id,
+  message: { id: 'check.any', arguments: [] },
   why: 'Four balls a minute leave no time to look.',
   fix: 'Take 20 balls',
   overruledBecause: null,
@@ -34,7 +36,7 @@ function panel(findings: Schemas['Finding'][], shares: Schemas['ShareView'][] = 
     areas: [],
     approach: 'evenSplit',
   } as unknown as Schemas['PlanCheckView'];
-  return { told, ...drawn(<CheckPanel check={check} plan={plan} isFixing={false} {...told} />) };
+  return { told, ...renderInTheme(<CheckPanel check={check} plan={plan} isFixing={false} {...told} />) };
 }
 
 describe('what the check says beside the plan', () => {
@@ -45,7 +47,7 @@ describe('what the check says beside the plan', () => {
 
   it('says so where it was not checked', () => {
     const check = { isChecked: false, findings: [], shares: [], areas: [] } as unknown as Schemas['PlanCheckView'];
-    drawn(
+    renderInTheme(
       <CheckPanel check={check} plan={plan} isFixing={false} onSelect={vi.fn()} onFix={vi.fn()} onOverrule={vi.fn()} />,
     );
     expect(screen.getByText('Not checked yet')).toBeTruthy();
@@ -102,9 +104,9 @@ describe('what the check says beside the plan', () => {
 
   it('names a band by the ends it has', () => {
     panel([], [
-      { of: 'block', percent: 50, least: 45, most: 55 },
-      { of: 'skill', percent: 30, least: 25, most: 100 },
-      { of: 'technique', percent: 5, least: 0, most: 15 },
+      { text: 'block', percent: 50, least: 45, most: 55 },
+      { text: 'skill', percent: 30, least: 25, most: 100 },
+      { text: 'technique', percent: 5, least: 0, most: 15 },
     ] as Schemas['ShareView'][]);
     for (const words of ['50 % of 45–55', '30 % of at least 25', '5 % of at most 15'])
       expect(document.body.textContent).toContain(words);

@@ -8,7 +8,7 @@ import { Field } from '../../ui/Field';
 import { findingLevels } from '../../ui/findingLevels';
 import { approaches, areas, minutes } from '../../ui/format';
 import { Key } from '../../ui/states';
-import type { Plan } from './draft';
+import type { Plan } from './benchState';
 
 type Finding = Schemas['Finding'];
 
@@ -160,9 +160,9 @@ function Shares({ check }: { check: Schemas['PlanCheckView'] }) {
         Minutes after warm-up{check.approach && `, against “${approaches[check.approach]}”`}
       </Box>
       {check.shares.map((share) => (
-        <Box key={share.of} sx={{ mt: 0.75 }}>
+        <Box key={share.text} sx={{ mt: 0.75 }}>
           <Box sx={{ display: 'flex', justifyContent: 'space-between' }}>
-            <span>{share.of}</span>
+            <span>{share.text}</span>
             <span>
               <b>{Math.round(share.percent)} %</b> of{' '}
               {share.most >= 100

@@ -2,13 +2,13 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { Problem, type Schemas } from '../../api/client';
-import { drawn } from '../../testing/drawn';
+import { renderInTheme } from '../../testing/renderInTheme';
 import { DraftDialog } from './DraftDialog';
 
-function dialog(frame: Schemas['PlanFrame'] = {}, error: Error | null = null) {
+function dialog(constraints: Schemas['PlanConstraints'] = {}, error: Error | null = null) {
   const onDraft = vi.fn();
-  const shown = drawn(
-    <DraftDialog frame={frame} error={error} isDrafting={false} onDraft={onDraft} onClose={vi.fn()} />,
+  const shown = renderInTheme(
+    <DraftDialog constraints={constraints} error={error} isDrafting={false} onDraft={onDraft} onClose={vi.fn()} />,
   );
   return { ...shown, onDraft, draft: () => shown.hands.click(screen.getByRole('button', { name: 'Draft' })) };
 }
@@ -26,7 +26,7 @@ describe('a few answers for a draft', () => {
       hot: false,
       windFromDegrees: null,
       warmedUpBefore: false,
-      another: 0,
+      variant: 0,
     });
   });
 

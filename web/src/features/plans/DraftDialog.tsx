@@ -10,10 +10,10 @@ import { Chips } from '../../ui/Chips';
 import { Choice, optionsOf } from '../../ui/Field';
 import { approaches, areas, places } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
-import { Trouble } from '../../ui/states';
+import { ErrorNotice } from '../../ui/states';
 
 interface Props {
-  frame: Schemas['PlanFrame'];
+  constraints: Schemas['PlanConstraints'];
   error: Error | null;
   isDrafting: boolean;
   onDraft: (request: Schemas['DraftRequest']) => void;
@@ -21,12 +21,12 @@ interface Props {
 }
 
 /** A few answers for a whole plan. */
-export function DraftDialog({ frame, error, isDrafting, onDraft, onClose }: Props) {
-  const [minutes, setMinutes] = useState<number | null>(frame.minutes ?? 60);
-  const [balls, setBalls] = useState<number | null>(frame.balls ?? 100);
+export function DraftDialog({ constraints, error, isDrafting, onDraft, onClose }: Props) {
+  const [minutes, setMinutes] = useState<number | null>(constraints.minutes ?? 60);
+  const [balls, setBalls] = useState<number | null>(constraints.balls ?? 100);
   const [where, setWhere] = useState<Schemas['PlaceKind'][]>(['range']);
   const [area, setArea] = useState<Schemas['Area'] | ''>('');
-  const [approach, setApproach] = useState<Schemas['Approach'] | ''>(frame.approach ?? '');
+  const [approach, setApproach] = useState<Schemas['Approach'] | ''>(constraints.approach ?? '');
   const problem = error instanceof Problem ? error : undefined;
   const at = (field: string) => problem?.fieldError(`request.${field}`);
   const isSaidAtFields = ['minutes', 'balls', 'places'].some(at);
@@ -51,7 +51,7 @@ export function DraftDialog({ frame, error, isDrafting, onDraft, onClose }: Prop
           />
         </Box>
         <Chips label="Where" names={places} value={where} onChange={setWhere} error={at('places')} />
-        {error && !isSaidAtFields && <Trouble error={error} />}
+        {error && !isSaidAtFields && <ErrorNotice error={error} />}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
@@ -65,10 +65,10 @@ export function DraftDialog({ frame, error, isDrafting, onDraft, onClose }: Prop
               places: where,
               area: area || null,
               approach: approach || null,
-              hot: frame.hot ?? false,
-              windFromDegrees: frame.windFromDegrees ?? null,
-              warmedUpBefore: frame.warmedUpBefore ?? false,
-              another: 0,
+              hot: constraints.hot ?? false,
+              windFromDegrees: constraints.windFromDegrees ?? null,
+              warmedUpBefore: constraints.warmedUpBefore ?? false,
+              variant: 0,
             })
           }
         >

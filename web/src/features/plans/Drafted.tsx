@@ -1,33 +1,33 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Schemas } from '../../api/client';
-import { Notice } from '../../ui/DraftNotices';
-import type { Plan } from './draft';
+import { Notice } from '../../ui/LocalDraftNotices';
+import type { Plan } from './benchState';
 
 interface Props {
   drafted: Schemas['Drafted'];
-  another: number;
+  variant: number;
   plan: Plan;
   isDrafting: boolean;
-  onAnother: (another: number) => void;
+  onVariant: (variant: number) => void;
   onClose: () => void;
 }
 
-/** Why the draft is as it is, and the way to another one and back. */
-export function Drafted({ drafted, another, plan, isDrafting, onAnother, onClose }: Props) {
+/** Why the draft is as it is, and the way to variant one and back. */
+export function Drafted({ drafted, variant, plan, isDrafting, onVariant, onClose }: Props) {
   const reasons = drafted.reasons.filter((r) => plan.segments.some((s) => s.id === r.segmentId));
   return (
     <Box component="section" aria-label="Draft">
-      <Notice text={another === 0 ? 'Drafted. Everything can be changed.' : `Draft ${another + 1}.`}>
-        {drafted.hasAnother ? (
-          <Button disabled={isDrafting} onClick={() => onAnother(another + 1)}>
+      <Notice text={variant === 0 ? 'Drafted. Everything can be changed.' : `Draft ${variant + 1}.`}>
+        {drafted.hasMoreVariants ? (
+          <Button disabled={isDrafting} onClick={() => onVariant(variant + 1)}>
             Another
           </Button>
         ) : (
           <span>There is no other one for these answers.</span>
         )}
-        {another > 0 && (
-          <Button disabled={isDrafting} onClick={() => onAnother(another - 1)}>
+        {variant > 0 && (
+          <Button disabled={isDrafting} onClick={() => onVariant(variant - 1)}>
             The one before
           </Button>
         )}
@@ -40,9 +40,9 @@ export function Drafted({ drafted, another, plan, isDrafting, onAnother, onClose
           </li>
         ))}
       </Box>
-      {drafted.constraints.length > 0 && (
+      {drafted.compromises.length > 0 && (
         <Box sx={{ mb: 1.5, fontSize: 14.5, color: 'secondary.main' }}>
-          {drafted.constraints.map((c) => (
+          {drafted.compromises.map((c) => (
             <div key={c}>{c}</div>
           ))}
         </Box>

@@ -7,7 +7,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { thumb } from '../../app/theme';
 import { answer, api, type Schemas } from '../../api/client';
-import { Trouble } from '../../ui/states';
+import { ErrorNotice } from '../../ui/states';
 import type { Search } from '../drills/queries';
 import { Shelf } from '../drills/Shelf';
 
@@ -28,7 +28,7 @@ export function DrillDialog({
     <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="drill-title">
       <DialogTitle id="drill-title">A drill from the shelf</DialogTitle>
       <DialogContent>
-        {take.error && <Trouble error={take.error} />}
+        {take.error && <ErrorNotice error={take.error} />}
         <Shelf
           search={search}
           onSearch={setSearch}

@@ -7,7 +7,7 @@ import { thumb } from '../../app/theme';
 import { answer, api, type Schemas } from '../../api/client';
 import { Field } from '../../ui/Field';
 import { minutes } from '../../ui/format';
-import { Loading, Trouble } from '../../ui/states';
+import { Loading, ErrorNotice } from '../../ui/states';
 import { useShelf } from '../drills/queries';
 
 interface Props {
@@ -33,7 +33,7 @@ export function DrillsThatFit({ place, minutesLeft, equipment, onTake, onAll }: 
     onSuccess: onTake,
   });
   const error = all.error ?? fitting.error ?? take.error;
-  if (error) return <Trouble error={error} onRetry={() => void all.refetch()} />;
+  if (error) return <ErrorNotice error={error} onRetry={() => void all.refetch()} />;
   if (!all.data || !fitting.data) return <Loading what="the shelf" />;
   const fits = new Set(fitting.data.map((d) => d.id));
   const others = all.data.filter((d) => !fits.has(d.id));

@@ -2,8 +2,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Schemas } from '../../api/client';
 import { count, minutes } from '../../ui/format';
-import type { Plan } from './draft';
-import { ContextLine, leftOver } from './FrameFields';
+import type { Plan } from './benchState';
+import { ContextLine, leftOver } from './ConstraintFields';
 import type { For } from './queries';
 
 interface Props {
@@ -15,10 +15,10 @@ interface Props {
 
 /** What a plan is for and what it has to fit, in a line or two, with the way to change it. */
 export function HeadInBrief({ plan, writtenFor, check, onChange }: Props) {
-  const { frame } = plan;
+  const { constraints } = plan;
   const facts = [
-    frame.minutes && minutes(frame.minutes),
-    typeof frame.balls === 'number' && count(frame.balls, 'ball'),
+    constraints.minutes && minutes(constraints.minutes),
+    typeof constraints.balls === 'number' && count(constraints.balls, 'ball'),
     leftOver(check),
   ].filter(Boolean);
   return (

@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client';
 import { Choice, optionsOf } from '../../ui/Field';
 import { handsOnClub, stances, swingSizes } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
-import { Tick } from '../../ui/Tick';
+import { Checkbox } from '../../ui/Checkbox';
 import { useCheck } from '../drills/queries';
 
 type Planned = Schemas['PlannedDrill'];
@@ -28,7 +28,7 @@ export function PlannedDrillFields({ planned, errorAt, onChange }: Props) {
     rung: 0,
     seed: 1,
   });
-  const measures = (check.data?.reading.measures ?? []).filter((m) => m.better !== 'none');
+  const measures = (check.data?.analysis.measures ?? []).filter((m) => m.better !== 'none');
   const set = (part: Partial<Planned>) => onChange({ ...planned, ...part });
   const modify = (part: Partial<Schemas['Modifiers']>) => set({ modifiers: { ...modifiers, ...part } });
   return (
@@ -84,7 +84,7 @@ export function PlannedDrillFields({ planned, errorAt, onChange }: Props) {
           error={errorAt('modifiers.effortPercent')}
           onChange={(n) => modify({ effortPercent: Math.round(n ?? 100) })}
         />
-        <Tick
+        <Checkbox
           label="Without the aid"
           checked={modifiers.withoutAid ?? false}
           onChange={(withoutAid) => modify({ withoutAid })}
@@ -93,7 +93,7 @@ export function PlannedDrillFields({ planned, errorAt, onChange }: Props) {
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
         <Box sx={{ mr: 'auto' }}>
           Drill: <Link to={`/drills/${planned.drillId}`}>{drill.name}</Link>,{' '}
-          {check.data?.reading.scoring.toLowerCase()}
+          {check.data?.analysis.scoring.toLowerCase()}
         </Box>
         <Button onClick={() => onChange(null)}>Without the drill</Button>
       </Box>

@@ -8,7 +8,7 @@ import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { Sections } from '../../ui/Sections';
 import { Stepper } from '../../ui/Stepper';
 import { CallsFields } from './CallsFields';
-import type { PracticeSegment, Segment } from './draft';
+import type { PracticeSegment, Segment } from './benchState';
 import { PlannedDrillFields } from './PlannedDrillFields';
 import { ClubsAndRoutine, Counting, How, Instruction, Task, type PartProps } from './SegmentParts';
 

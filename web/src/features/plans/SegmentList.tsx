@@ -10,7 +10,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { count, intents } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
-import type { Segment } from './draft';
+import type { Segment } from './benchState';
 
 interface Props {
   segments: Segment[];

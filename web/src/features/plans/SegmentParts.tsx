@@ -5,8 +5,8 @@ import { Choice, Field, optionsOf } from '../../ui/Field';
 import { areas, clubs, feedbackSources, intents, places, swingSizes } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { Stepper } from '../../ui/Stepper';
-import { Tick } from '../../ui/Tick';
-import type { PracticeSegment, Segment } from './draft';
+import { Checkbox } from '../../ui/Checkbox';
+import type { PracticeSegment, Segment } from './benchState';
 
 /** What each part of a segment is given. */
 export interface PartProps<S = PracticeSegment> {
@@ -96,18 +96,18 @@ export function ClubsAndRoutine({ segment, errorAt, onChange }: PartProps) {
       <Chips label="Clubs" names={clubs} value={segment.clubs} onChange={(value) => onChange({ clubs: value })} />
       <Box sx={{ display: 'flex', columnGap: 3, rowGap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
         {segment.phase === 'warmUp' && (
-          <Tick
+          <Checkbox
             label="Bridge to the day’s focus"
             checked={segment.bridge}
             onChange={(bridge) => onChange({ bridge })}
           />
         )}
-        <Tick
+        <Checkbox
           label="Slow repetitions"
           checked={segment.slowRepetitions}
           onChange={(slowRepetitions) => onChange({ slowRepetitions })}
         />
-        <Tick
+        <Checkbox
           label="Full routine"
           checked={segment.fullRoutine}
           onChange={(fullRoutine) => onChange({ fullRoutine })}

@@ -9,9 +9,9 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { answer, api } from '../../api/client';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { Choice } from '../../ui/Field';
-import { Loading, Trouble } from '../../ui/states';
+import { Loading, ErrorNotice } from '../../ui/states';
 import { usePlace } from '../weeks/queries';
 
 /** From the bench into a student's week: as a draft on "any day" of this week, to be placed and published there. */
@@ -35,7 +35,7 @@ export function SetForStudentDialog({
       <DialogTitle id="set-title">Set “{title}”</DialogTitle>
       <DialogContent>
         {students.isPending && <Loading what="the students" />}
-        {students.error && <Trouble error={students.error} onRetry={() => void students.refetch()} />}
+        {students.error && <ErrorNotice error={students.error} onRetry={() => void students.refetch()} />}
         {students.data && (
           <Choice
             label="Student"
@@ -50,7 +50,7 @@ export function SetForStudentDialog({
         <Box sx={{ mt: 1.5, color: 'text.secondary' }}>
           It goes into this week as a draft for any day. Place it and publish it on the student’s page.
         </Box>
-        {place.error && <Trouble error={place.error} />}
+        {place.error && <ErrorNotice error={place.error} />}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>

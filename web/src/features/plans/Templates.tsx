@@ -1,15 +1,15 @@
 import Box from '@mui/material/Box';
 import { count, minutes } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
-import { Loading, Trouble } from '../../ui/states';
-import { planFrom, type Plan } from './draft';
+import { Loading, ErrorNotice } from '../../ui/states';
+import { planFrom, type Plan } from './benchState';
 import { useTemplates } from './queries';
 
 /** Plans to begin from, while there is nothing on the bench yet. */
 export function Templates({ onTake }: { onTake: (plan: Plan) => void }) {
   const templates = useTemplates();
   if (templates.isPending) return <Loading what="the templates" />;
-  if (templates.error) return <Trouble error={templates.error} onRetry={() => void templates.refetch()} />;
+  if (templates.error) return <ErrorNotice error={templates.error} onRetry={() => void templates.refetch()} />;
   return (
     <Box component="section" aria-label="Templates" sx={{ mt: 2 }}>
       <Box sx={{ fontWeight: 650, mb: 1 }}>Or begin from one of these</Box>

@@ -5,7 +5,7 @@ import { count, intents, minutes, pace } from '../../ui/format';
 import { phases, PhaseSign } from '../../ui/phases';
 
 /** What the plan adds up to, as the server reckons it. */
-export function Totals({ reading: { totals, toPublish } }: { reading: Schemas['PlanReading'] }) {
+export function Totals({ analysis: { totals, toPublish } }: { analysis: Schemas['PlanAnalysis'] }) {
   return (
     <Box
       component="section"

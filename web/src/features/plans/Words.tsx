@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { Field } from '../../ui/Field';
-import type { Plan } from './draft';
+import type { Plan } from './benchState';
 
 /** What a plan is called, what it is for, and how one knows. */
 export function Words({

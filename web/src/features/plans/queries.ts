@@ -1,10 +1,28 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
-import type { Plan } from './draft';
+import type { Plan } from './benchState';
 
 const plansKey = ['plans'];
 
-export const usePlans = () => useQuery({ queryKey: plansKey, queryFn: () => answer(api.GET('/api/plans')) });
+/** In which order plans are listed. */
+export type PlanOrder = 'changed' | 'used' | 'minutes' | 'title';
+
+export interface PlanSearch {
+  text: string;
+  area: Schemas['Area'] | '';
+  order: PlanOrder;
+}
+
+/** The plans that are searched for, page after page. What was found before stands until the answer is there. */
+export const usePlans = (search: PlanSearch) =>
+  useInfiniteQuery({
+    queryKey: [...plansKey, 'list', search],
+    queryFn: ({ pageParam, signal }) =>
+      answer(api.GET('/api/plans', { params: { query: { ...search, page: pageParam } }, signal })),
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => (last.hasMore ? pages.length : undefined),
+    placeholderData: (previous) => previous,
+  });
 
 export const usePlan = (id: string | undefined) =>
   useQuery({
@@ -28,7 +46,7 @@ export const useCheck = (plan: Plan, { studentId, isSquad }: For) =>
   useQuery({
     queryKey: ['check', plan, studentId, isSquad],
     queryFn: ({ signal }) =>
-      answer(api.POST('/api/plans/check', { body: { plan, studentId, squad: isSquad }, signal })),
+      answer(api.POST('/api/plans/check', { body: { plan, studentId, isForSquad: isSquad }, signal })),
     placeholderData: (previous) => previous,
     staleTime: Infinity,
     gcTime: 10_000,
@@ -70,14 +88,15 @@ export function useSavePlan(id: string) {
           headers: version === undefined ? newRow : changesVersion(version),
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: plansKey, exact: true }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: [...plansKey, 'list'] }),
   });
 }
 
 export function useRemovePlan() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) => answer(api.DELETE('/api/plans/{id}', { params: { path: { id } } })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: plansKey, exact: true }),
+    mutationFn: ({ id, version }: { id: string; version: number }) =>
+      answer(api.DELETE('/api/plans/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: [...plansKey, 'list'] }),
   });
 }

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
 import type { StripSegment } from '../../ui/SessionStrip';
-import type { Plan } from './draft';
+import type { Plan } from './benchState';
 
 /** The heaviest finding at each segment, for its mark on the strip. */
 export function marksOf(findings: Schemas['Finding'][]): Map<string, Schemas['FindingLevel']> {

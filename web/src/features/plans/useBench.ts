@@ -1,13 +1,15 @@
 import { useEffect, useEffectEvent, useReducer, useState } from 'react';
 import { useBlocker, useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
-import { draftKey, usePerson } from '../../app/session';
-import { changed, opened, planFrom, type Plan } from './draft';
+import { draftKey, usePerson } from '../../app/signIn';
+import { dropLocalDraft, readLocalDraft, writeLocalDraft } from '../../ui/localDrafts';
+import { changed, opened, planFrom, type Plan } from './benchState';
 import { useCheck, useSavePlan, type For } from './queries';
 
-function keptDraft(key: string): Plan | undefined {
-  const text = localStorage.getItem(key);
-  return text ? planFrom(JSON.parse(text) as Schemas['SessionPlan']) : undefined;
+/** What the server has instead of what the bench began from. */
+interface Newer {
+  plan: Plan;
+  version: number;
 }
 
 /** How long nothing has to change before a plan that was saved once is saved by itself. */
@@ -39,10 +41,16 @@ export interface BenchProps {
 /** The state of the bench: the text, what the server makes of it, and whether it is saved. */
 export function useBench({ id, draftName, start, begins, version: startVersion, writtenFor }: BenchProps) {
   const stored = draftKey(usePerson().accountId, `bench-${draftName}`);
-  const [restored] = useState(() => keptDraft(stored));
+  const [{ draft: kept, wasDropped }] = useState(() => readLocalDraft<Plan>(stored, start));
+  const [restored] = useState(() => kept && planFrom(kept.content));
   const [draft, change] = useReducer(changed, begins && begins !== start ? begins : (restored ?? start), opened);
   const [saved, setSaved] = useState({ plan: start, version: startVersion });
-  const [newer, setNewer] = useState<Schemas['PlanView']>();
+  // What was typed on an older version waits for a person to decide; it is not saved over the newer one.
+  const [newer, setNewer] = useState<Newer | undefined>(() =>
+    kept && startVersion !== undefined && kept.version !== startVersion
+      ? { plan: start, version: startVersion }
+      : undefined,
+  );
   const check = useCheck(useSettled(draft.plan, 25), writtenFor);
   const save = useSavePlan(id);
   const navigate = useNavigate();
@@ -50,9 +58,9 @@ export function useBench({ id, draftName, start, begins, version: startVersion, 
 
   // What was typed survives a closed tab or a browser that gave up.
   useEffect(() => {
-    if (isDirty) localStorage.setItem(stored, JSON.stringify(draft.plan));
-    else localStorage.removeItem(stored);
-  }, [draft.plan, isDirty, stored]);
+    if (isDirty) writeLocalDraft(stored, { content: draft.plan, version: newer ? kept?.version : saved.version });
+    else dropLocalDraft(stored);
+  }, [draft.plan, isDirty, stored, newer, kept, saved.version]);
   useEffect(() => {
     if (!isDirty) return;
     const warn = (e: BeforeUnloadEvent) => e.preventDefault();
@@ -73,12 +81,14 @@ export function useBench({ id, draftName, start, begins, version: startVersion, 
         onSuccess: (view) => {
           setSaved({ plan, version: view.version });
           setNewer(undefined);
-          localStorage.removeItem(stored);
+          dropLocalDraft(stored);
           if (version === undefined)
             void navigate({ pathname: `/plans/${id}`, search: window.location.search }, { replace: true });
         },
         onError: (e) => {
-          if (e instanceof Problem && e.status === 412) setNewer(e.current as Schemas['PlanView']);
+          if (!(e instanceof Problem) || e.status !== 412) return;
+          const view = e.current as Schemas['PlanView'];
+          setNewer({ plan: planFrom(view.plan), version: view.version });
         },
       },
     );
@@ -91,7 +101,7 @@ export function useBench({ id, draftName, start, begins, version: startVersion, 
     !newer &&
     !save.isPending &&
     !save.error &&
-    check.data?.reading.toKeep.length === 0;
+    check.data?.analysis.toKeep.length === 0;
   const autosave = useEffectEvent(() => saveOver(saved.version));
   useEffect(() => {
     if (!mayAutosave) return;
@@ -103,22 +113,24 @@ export function useBench({ id, draftName, start, begins, version: startVersion, 
     draft,
     change,
     check: check.data,
-    reading: check.data?.reading,
+    analysis: check.data?.analysis,
     checkError: check.error,
     isDirty,
     isSaved: saved.version !== undefined,
+    version: saved.version,
     isSaving: save.isPending,
     saveError: newer ? null : save.error,
     save: () => saveOver(saved.version),
+    /** What was kept on this device could not be read and is gone. */
+    wasDropped,
     /** Until something is written on top: what is dropped is what was found, and nothing since. */
     wasRestored: restored !== undefined && isDirty && draft.plan === restored,
     discard: () => change({ do: 'open', plan: saved.plan }),
     newer: newer && {
       take: () => {
-        const plan = planFrom(newer.plan);
-        setSaved({ plan, version: newer.version });
+        setSaved(newer);
         setNewer(undefined);
-        change({ do: 'open', plan });
+        change({ do: 'open', plan: newer.plan });
       },
       overwrite: () => saveOver(newer.version),
     },
@@ -126,4 +138,4 @@ export function useBench({ id, draftName, start, begins, version: startVersion, 
   };
 }
 
-export type BenchState = ReturnType<typeof useBench>;
+export type Bench = ReturnType<typeof useBench>;

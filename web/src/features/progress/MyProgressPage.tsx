@@ -1,4 +1,4 @@
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { PageHeading } from '../../ui/PageHeading';
 import { Progress } from './Progress';
 

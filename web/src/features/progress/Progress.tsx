@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { answer, api } from '../../api/client';
 import { dayName, percent } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
-import { Empty, Loading, Trouble } from '../../ui/states';
+import { Empty, Loading, ErrorNotice } from '../../ui/states';
 import { CompletionChart } from './CompletionChart';
 import { RatingCharts } from './RatingCharts';
 
@@ -17,7 +17,7 @@ export function Progress({ studentId }: { studentId: string }) {
       answer(api.GET('/api/progress/{studentId}', { params: { path: { studentId }, query: { weeks: 12 } } })),
   });
   if (progress.isPending) return <Loading what="the past weeks" />;
-  if (progress.error) return <Trouble error={progress.error} onRetry={() => void progress.refetch()} />;
+  if (progress.error) return <ErrorNotice error={progress.error} onRetry={() => void progress.refetch()} />;
   const { weeks, recent } = progress.data;
   if (weeks.every((w) => w.sessions === 0) && recent.length === 0)
     return (

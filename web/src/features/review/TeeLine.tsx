@@ -11,8 +11,16 @@ const initials = (name: string) =>
     .slice(0, 2)
     .join('');
 
-/** The bays behind which the coach walks, in as many rows as the screen is narrow; the walk has stopped at one. */
-export function TeeLine({ bays, at, onStop }: { bays: Schemas['Bay'][]; at: number; onStop: (index: number) => void }) {
+/** The rows behind which the coach walks, in as many rows as the screen is narrow; the walk has stopped at one. */
+export function TeeLine({
+  rows,
+  at,
+  onStop,
+}: {
+  rows: Schemas['ReviewRow'][];
+  at: number;
+  onStop: (index: number) => void;
+}) {
   return (
     <Box
       role="group"
@@ -27,7 +35,7 @@ export function TeeLine({ bays, at, onStop }: { bays: Schemas['Bay'][]; at: numb
         rowGap: 1.5,
       }}
     >
-      {bays.map(({ student, look }, index) => {
+      {rows.map(({ student, attention }, index) => {
         const isHere = index === at;
         return (
           <Box
@@ -35,7 +43,7 @@ export function TeeLine({ bays, at, onStop }: { bays: Schemas['Bay'][]; at: numb
             component="button"
             type="button"
             aria-pressed={isHere}
-            aria-label={`${student.name}: ${look.words}`}
+            aria-label={`${student.name}: ${attention.text}`}
             onClick={() => onStop(index)}
             sx={{
               minWidth: 0,
@@ -80,7 +88,7 @@ export function TeeLine({ bays, at, onStop }: { bays: Schemas['Bay'][]; at: numb
                 {initials(student.name)}
               </Box>
             </Box>
-            <Mark reason={look.reason} />
+            <Mark reason={attention.reason} />
             <Box
               sx={{
                 // On a phone the words of the bay stand at the stop below.
@@ -92,7 +100,7 @@ export function TeeLine({ bays, at, onStop }: { bays: Schemas['Bay'][]; at: numb
                 fontWeight: isHere ? 620 : 400,
               }}
             >
-              {look.words}
+              {attention.text}
             </Box>
           </Box>
         );
@@ -102,7 +110,7 @@ export function TeeLine({ bays, at, onStop }: { bays: Schemas['Bay'][]; at: numb
 }
 
 /** A dot for what presses, a ring for what waits, a short line for what is fine. */
-function Mark({ reason }: { reason: Schemas['LookReason'] }) {
+function Mark({ reason }: { reason: Schemas['AttentionReason'] }) {
   return (
     <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden style={{ margin: '5px 0 2px' }}>
       {reason === 'pain' ? (

@@ -6,11 +6,11 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { PageHeading } from '../../ui/PageHeading';
-import { dayName, dueInWords, hands, levels, percent, standings } from '../../ui/format';
+import { dayName, dueInWords, hands, levels, percent, statuses } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
-import { Empty, Key, Loading, Trouble } from '../../ui/states';
+import { Empty, Key, Loading, ErrorNotice } from '../../ui/states';
 import { OpenPainList } from '../../ui/OpenPainList';
 import { InviteCoach } from '../students/Invite';
 import { StudentDialog } from '../students/StudentDialog';
@@ -18,19 +18,19 @@ import { TeeLine } from './TeeLine';
 
 export const teeLineKey = ['tee-line'];
 
-/** The coach's home: the students as bays, in the order in which they need a look. */
+/** The coach's home: the students as bays, in the order in which they need a attention. */
 export function TeeLinePage() {
   const person = usePerson();
   const line = useQuery({ queryKey: teeLineKey, queryFn: () => answer(api.GET('/api/review/tee-line')) });
   const [isAdding, setIsAdding] = useState(false);
   const [at, setAt] = useState(0);
   const navigate = useNavigate();
-  const bays = line.data?.bays ?? [];
+  const rows = line.data?.rows ?? [];
   useKeys({
-    ArrowRight: () => setAt((i) => Math.min(bays.length - 1, i + 1)),
+    ArrowRight: () => setAt((i) => Math.min(rows.length - 1, i + 1)),
     ArrowLeft: () => setAt((i) => Math.max(0, i - 1)),
     Enter: () => {
-      const bay = bays[at];
+      const bay = rows[at];
       if (bay) void navigate(`/students/${bay.student.id}`);
     },
   });
@@ -40,7 +40,7 @@ export function TeeLinePage() {
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 3, mb: 2, flexWrap: 'wrap' }}>
         <PageHeading>Tee line</PageHeading>
         <Typography sx={{ color: 'text.secondary' }}>
-          {bays.length > 0 && `${bays.length} bays, whoever needs a look first`}
+          {rows.length > 0 && `${rows.length} bays, whoever needs a look first`}
         </Typography>
         <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
           {person.role === 'owner' && <InviteCoach />}
@@ -50,15 +50,15 @@ export function TeeLinePage() {
         </Box>
       </Box>
       {line.isPending && <Loading what="the squad" />}
-      {line.error && <Trouble error={line.error} onRetry={() => void line.refetch()} />}
-      {line.data && bays.length === 0 && (
+      {line.error && <ErrorNotice error={line.error} onRetry={() => void line.refetch()} />}
+      {line.data && rows.length === 0 && (
         <Empty title="Nobody on the tee line yet">Add your first student, then send the link they sign in with.</Empty>
       )}
-      {bays.length > 0 && (
+      {rows.length > 0 && (
         <>
-          <TeeLine bays={bays} at={at} onStop={setAt} />
-          {bays[at] && <Stop bay={bays[at]} />}
-          <Squad bays={bays} />
+          <TeeLine rows={rows} at={at} onStop={setAt} />
+          {rows[at] && <Stop bay={rows[at]} />}
+          <Squad rows={rows} />
         </>
       )}
       <StudentDialog open={isAdding} onClose={() => setIsAdding(false)} />
@@ -67,8 +67,8 @@ export function TeeLinePage() {
 }
 
 /** The bay where the walk stopped: who stands there, why, and what was done lately. */
-function Stop({ bay }: { bay: Schemas['Bay'] }) {
-  const { student, look, last } = bay;
+function Stop({ bay }: { bay: Schemas['ReviewRow'] }) {
+  const { student, attention, last } = bay;
   return (
     <Box
       component="section"
@@ -86,8 +86,8 @@ function Stop({ bay }: { bay: Schemas['Bay'] }) {
     >
       <Box>
         <Typography variant="h2">{student.name}</Typography>
-        <Typography sx={{ color: look.reason === 'pain' ? 'error.main' : 'secondary.main', fontWeight: 620 }}>
-          {reasonInWords(look)}
+        <Typography sx={{ color: attention.reason === 'pain' ? 'error.main' : 'secondary.main', fontWeight: 620 }}>
+          {reasonInWords(attention)}
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary', mt: 0.5 }}>
           {levels[student.level]} · {hands[student.hand]}
@@ -113,7 +113,7 @@ function Stop({ bay }: { bay: Schemas['Bay'] }) {
                 {session.day ? dayName(session.day) : 'Any day'}
                 <br />
                 <Box component="span" sx={{ color: 'text.secondary' }}>
-                  {standings[session.standing]}
+                  {statuses[session.status]}
                 </Box>
               </Typography>
               <SessionStrip segments={session.strip} label={session.title} />
@@ -128,7 +128,7 @@ function Stop({ bay }: { bay: Schemas['Bay'] }) {
         {last ? (
           <Box component={Link} to={`/sessions/${last.assignmentId}`} sx={{ display: 'block', textDecoration: 'none' }}>
             <Typography variant="body2" sx={{ mb: 0.5 }}>
-              {last.practisedOn && dayName(last.practisedOn)} · {last.title} · {percent(last.completion.fraction)}
+              {last.practisedOn && dayName(last.practisedOn)} · {last.title} · {percent(last.fraction)}
             </Typography>
             <SessionStrip segments={last.strip} label={last.title} />
           </Box>
@@ -140,20 +140,22 @@ function Stop({ bay }: { bay: Schemas['Bay'] }) {
   );
 }
 
-function reasonInWords(look: Schemas['Look']): string {
-  switch (look.reason) {
+function reasonInWords(attention: Schemas['Attention']): string {
+  switch (attention.reason) {
     case 'pain':
-      return `Pain: ${look.words}`;
+      return `Pain: ${attention.text}`;
     case 'nothingSet':
       return 'Nothing set for this week';
     case 'lightPain':
-      return `Still hurts: ${look.words}`;
+      return `Still hurts: ${attention.text}`;
     case 'behind':
-      return `Behind: ${look.words}`;
+      return `Behind: ${attention.text}`;
     case 'missed':
-      return `Sessions ${look.words}, this week and last`;
+      return `Sessions ${attention.text}, this week and last`;
+    case 'takenOut':
+      return `Look: ${attention.text}`;
     case 'note':
-      return look.words === 'note' ? 'Left a note' : `Look: ${look.words}`;
+      return 'Left a note';
     case 'away':
       return 'Away this week';
     case 'onTrack':
@@ -166,7 +168,7 @@ const notDueYet = (fraction: number | null) =>
   fraction === null ? '–' : fraction === 0 ? 'nothing due yet' : `nothing due yet, ${percent(fraction)} done`;
 
 /** Everybody in rows, with what each did lately. */
-function Squad({ bays }: { bays: Schemas['Bay'][] }) {
+function Squad({ rows }: { rows: Schemas['ReviewRow'][] }) {
   return (
     <Box
       component="table"
@@ -196,12 +198,12 @@ function Squad({ bays }: { bays: Schemas['Bay'][] }) {
         </tr>
       </Box>
       <tbody>
-        {bays.map(({ student, look, last, thisWeek }) => (
+        {rows.map(({ student, attention, last, thisWeek }) => (
           <tr key={student.id}>
             <td>
               <Link to={`/students/${student.id}`}>{student.name}</Link>
             </td>
-            <td>{look.words}</td>
+            <td>{attention.text}</td>
             <td>{last?.practisedOn ? dayName(last.practisedOn) : '–'}</td>
             <td>{last ? <SessionStrip size="tiny" segments={last.strip} label={last.title} /> : '–'}</td>
             <td>{dueInWords(thisWeek) || notDueYet(thisWeek.fraction)}</td>

@@ -69,7 +69,7 @@ function Judged({ assignmentId }: { assignmentId: string }) {
     <Drills>
       {results.map((r) => (
         <DrillLine key={`${r.logId} ${r.segmentId}`} name={r.name} goal={inGoal(r)}>
-          <div>{r.words}</div>
+          <div>{r.text}</div>
           {r.lastTimes && <Box sx={{ color: 'text.secondary' }}>{r.lastTimes}</Box>}
         </DrillLine>
       ))}

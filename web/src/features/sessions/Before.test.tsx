@@ -1,8 +1,8 @@
 // @vitest-environment happy-dom
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
-import { drawn } from '../../testing/drawn';
-import { emptyPlan, newSegment } from '../plans/draft';
+import { renderInTheme } from '../../testing/renderInTheme';
+import { emptyPlan, newSegment } from '../plans/benchState';
 import { Before, type Trim } from './Before';
 import type { Session } from './queries';
 
@@ -51,7 +51,7 @@ function before(dropped: string[] = [], openPain: Session['openPain'] = [], said
   const onBegin = vi.fn();
   const onFollowUp = vi.fn();
   const onLeave = vi.fn();
-  const shown = drawn(
+  const shown = renderInTheme(
     <Before
       session={{ ...session, openPain }}
       isLesson={false}
@@ -85,7 +85,7 @@ const sore = {
   since: '2026-05-01',
   lastOn: '2026-05-04',
   needsClearing: false,
-  words: 'lower back, 2 of 10',
+  text: 'lower back, 2 of 10',
   segmentIds: [],
   sessionsSince: 0,
   minutesSince: 0,

@@ -47,16 +47,16 @@ function Words({ result: r }: { result: Result }) {
           {r.name}
         </Typography>
         <Box component="span" sx={{ color: 'text.secondary' }}>
-          {readings[r.reading]}
+          {readings[r.status]}
           {r.goal && `, asked: ${r.goal}`}
           {r.goalMet !== null && (r.goalMet ? ', met' : ', not yet')}
         </Box>
       </Box>
-      <Typography>{r.words}</Typography>
+      <Typography>{r.text}</Typography>
       {r.lastTimes && <Typography sx={{ color: 'text.secondary' }}>{r.lastTimes}</Typography>}
       <Measures measures={r.measures} />
       {r.tags.length > 0 && <Typography sx={{ color: 'text.secondary' }}>Noticed: {inWords(r.tags)}</Typography>}
-      {r.reading === 'doesNotFit' && (
+      {r.status === 'doesNotFit' && (
         <Box component="code" sx={{ display: 'block', mt: 0.5, overflowWrap: 'anywhere', fontSize: 14 }}>
           {r.inputs.map(raw).join(' · ')}
         </Box>
@@ -70,7 +70,7 @@ function Picture({ session, result }: { session: Session; result: Result }) {
   const drill = session.drills.find((d) => d.segmentId === result.segmentId);
   const segment = session.plan.segments.find((s) => s.id === result.segmentId);
   const isWarmUp = segment?.kind === 'practice' && segment.phase === 'warmUp';
-  if (!drill || isWarmUp || result.reading === 'doesNotFit') return null;
+  if (!drill || isWarmUp || result.status === 'doesNotFit') return null;
   const { flow, protocol, calls } = drill;
   const inputs = result.inputs;
   const walk = { ...walkThrough(flow, inputs), state: undefined };
@@ -92,7 +92,7 @@ function AllTags({ results }: { results: Result[] }) {
 
 const inWords = (tags: Schemas['TagCount'][]) => tags.map((t) => `${t.tag} ${t.attempts}×`).join(', ');
 
-const readings: Record<Schemas['DrillReading'], string> = {
+const readings: Record<Schemas['ResultStatus'], string> = {
   nothing: 'nothing attempted',
   underWay: 'not finished',
   stopped: 'stopped early',

@@ -57,7 +57,7 @@ export function OpenPainQuestions({ session, said, isWorse, onSay, onWorse }: Pr
               borderColor: 'error.main',
             }}
           >
-            <Picks label={`${pain.words}, on ${dayName(pain.lastOn)}. How is it today?`} columns={3}>
+            <Picks label={`${pain.text}, on ${dayName(pain.lastOn)}. How is it today?`} columns={3}>
               <Pick isOn={level === 0} onPick={() => say(0)}>
                 Gone
               </Pick>

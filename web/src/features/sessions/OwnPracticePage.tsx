@@ -6,15 +6,15 @@ import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { answer, api, Problem, type Schemas } from '../../api/client';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { DayField } from '../../ui/DayField';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { PageHeading } from '../../ui/PageHeading';
 import { places } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { phases, type Phase } from '../../ui/phases';
-import { Trouble } from '../../ui/states';
-import { newSegment, type PracticeSegment } from '../plans/draft';
+import { ErrorNotice } from '../../ui/states';
+import { newSegment, type PracticeSegment } from '../plans/benchState';
 
 const begin = (phase: Phase, place: Schemas['PlaceKind']) => newSegment(phase, place) as PracticeSegment;
 
@@ -147,7 +147,7 @@ export function OwnPracticePage() {
       >
         One more part
       </Button>
-      {save.error && <Trouble error={save.error} />}
+      {save.error && <ErrorNotice error={save.error} />}
       <Button
         variant="contained"
         disabled={save.isPending || day !== person.today}

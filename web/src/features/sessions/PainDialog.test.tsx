@@ -2,7 +2,7 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { drawn } from '../../testing/drawn';
+import { renderInTheme } from '../../testing/renderInTheme';
 import { PainDialog } from './PainDialog';
 
 const form: Schemas['PainForm'] = {
@@ -18,7 +18,7 @@ const form: Schemas['PainForm'] = {
 
 function dialog(hand: Schemas['Hand'] = 'right') {
   const onReport = vi.fn();
-  const shown = drawn(<PainDialog open hand={hand} form={form} onClose={vi.fn()} onReport={onReport} />);
+  const shown = renderInTheme(<PainDialog open hand={hand} form={form} onClose={vi.fn()} onReport={onReport} />);
   const pick = (group: string | RegExp, name: string | RegExp) =>
     shown.hands.click(within(screen.getByRole('group', { name: group })).getByRole('button', { name }));
   const tell = () => screen.getByRole('button', { name: 'Tell my coach' });

@@ -4,11 +4,11 @@ import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { Field } from '../../ui/Field';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Loading } from '../../ui/states';
-import { planFrom, type Plan, type Segment } from '../plans/draft';
+import { planFrom, type Plan, type Segment } from '../plans/benchState';
 import { After } from './After';
 import { Before, type Trim } from './Before';
 import { LessonForm } from './LessonForm';
@@ -48,7 +48,7 @@ function exitRuleFor(session: Session, trim: EntryOf<'trimmed'> | null, segmentI
   const kept = trim?.kept.find((k) => k.segmentId === segmentId);
   return kept && session.trim
     ? exitRuleOf(session.trim, kept)
-    : session.exitRules.find((r) => r.segmentId === segmentId)?.words;
+    : session.exitRules.find((r) => r.segmentId === segmentId)?.text;
 }
 
 /** The session with its drills shortened as the trim says. */
@@ -118,10 +118,10 @@ export function Practice({ session, onServer }: Props) {
   };
   const isKept = (id: string) => plan.segments.some((s) => s.id === id);
   const strip = session.card.strip
-    .filter((s) => isKept(s.id))
+    .filter((s) => isKept(s.id ?? ''))
     .map((s) => {
-      const { outcome } = stateOf(state, s.id);
-      const counted = s.balls > 0 ? Math.min(1, ballsOf(state, s.id) / s.balls) : 0;
+      const { outcome } = stateOf(state, s.id ?? '');
+      const counted = s.balls > 0 ? Math.min(1, ballsOf(state, s.id ?? '') / s.balls) : 0;
       return {
         ...s,
         outcome,

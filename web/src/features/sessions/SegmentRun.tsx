@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
-import { domainNow } from '../../app/session';
+import { domainNow } from '../../app/signIn';
 import { clock, clubs, count, feedbackSources, hiddenThings, minutes, places } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
 import { StepHeading } from '../../ui/StepHeading';
@@ -12,7 +12,7 @@ import { isAsking, type DrillInput } from '../drills/flow';
 import { FlowRun } from '../drills/FlowRun';
 import { Metronome } from '../drills/Metronome';
 import { RoutineList } from '../drills/RoutineList';
-import type { PracticeSegment, Segment } from '../plans/draft';
+import type { PracticeSegment, Segment } from '../plans/benchState';
 import { ballsOf, secondsOf, stateOf, type LogState, type NewEntry } from './log';
 import type { Session } from './queries';
 
@@ -244,7 +244,7 @@ function Aim({ distance, inputs }: { distance: Schemas['MarkedLength']; inputs: 
       answer(api.POST('/api/drills/aim-check', { body: { distance: distance.value, unit: distance.unit, offsets } })),
     staleTime: Infinity,
   });
-  return check.data ? <Typography sx={{ mt: 1, fontWeight: 620 }}>{check.data.words}</Typography> : null;
+  return check.data ? <Typography sx={{ mt: 1, fontWeight: 620 }}>{check.data.text}</Typography> : null;
 }
 
 function Details({ segment }: { segment: PracticeSegment }) {

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { domainNow, usePerson } from '../../app/session';
+import { domainNow, usePerson } from '../../app/signIn';
 import {
   count,
   dayName,
@@ -11,14 +11,14 @@ import {
   outcomes,
   painInWords,
   percent,
-  standings,
+  statuses,
   strokesInWords,
   unwellFeelings,
 } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { PhaseSign } from '../../ui/phases';
 import { SessionStrip } from '../../ui/SessionStrip';
-import { Loading, Trouble } from '../../ui/states';
+import { Loading, ErrorNotice } from '../../ui/states';
 import { DrillResults } from './DrillResults';
 import { useSessionView, type Session } from './queries';
 
@@ -28,7 +28,7 @@ export function SessionPage() {
   const isCoach = usePerson().role !== 'student';
   const view = useSessionView(id);
   if (view.isPending) return <Loading what="the session" />;
-  if (view.error) return <Trouble error={view.error} onRetry={() => void view.refetch()} />;
+  if (view.error) return <ErrorNotice error={view.error} onRetry={() => void view.refetch()} />;
   const session = view.data;
   const { card } = session;
   return (
@@ -41,7 +41,7 @@ export function SessionPage() {
             <Link to="/my-week">My week</Link>
           )}{' '}
           · {card.practisedOn ? dayName(card.practisedOn) : card.day ? dayName(card.day) : 'any day'} ·{' '}
-          {standings[card.standing]}
+          {statuses[card.status]}
         </Typography>
         <PageHeading>{card.title}</PageHeading>
         <Typography sx={{ mt: 0.5 }}>{card.purpose}</Typography>

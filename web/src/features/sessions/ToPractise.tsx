@@ -3,9 +3,9 @@ import Button from '@mui/material/Button';
 import type { ComponentType } from 'react';
 import { Link, useParams } from 'react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { orNothing, phone } from '../../app/phone';
-import { usePerson } from '../../app/session';
-import { Loading, Trouble } from '../../ui/states';
+import { orNothing, deviceStore } from '../../app/deviceStore';
+import { usePerson } from '../../app/signIn';
+import { Loading, ErrorNotice } from '../../ui/states';
 import { useEntries, useSessionToPractise, type Session } from './queries';
 import type { OnServer } from './useRunningLog';
 
@@ -18,7 +18,7 @@ function usePractice() {
   const { accountId } = usePerson();
   const session = useSessionToPractise(id);
   const kept = useLiveQuery(async () => {
-    const log = await orNothing(phone.logs.where({ accountId, assignmentId: id }).first());
+    const log = await orNothing(deviceStore.logs.where({ accountId, assignmentId: id }).first());
     return { isHere: log !== undefined };
   }, [accountId, id]);
   // What runs is gone on from; what is over is mended where it is.
@@ -52,7 +52,7 @@ function NotThere({ error, onRetry }: { error: Error | null; onRetry: () => void
       <Button component={Link} to="/" sx={{ ml: -1.25, minHeight: 48 }}>
         Home
       </Button>
-      <Trouble error={error ?? new Error('This session is not on this phone yet.')} onRetry={onRetry} />
+      <ErrorNotice error={error ?? new Error('This session is not on this phone yet.')} onRetry={onRetry} />
     </Box>
   );
 }

@@ -1,13 +1,16 @@
 import Box from '@mui/material/Box';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { isUnsent, orNothing, phone } from '../../app/phone';
-import { usePerson } from '../../app/session';
+import { isUnsent, orNothing, deviceStore } from '../../app/deviceStore';
+import { usePerson } from '../../app/signIn';
 import { count } from '../../ui/format';
 
 /** What of this person's practice is on this phone and not sent yet. */
 export function Unsent() {
   const { accountId } = usePerson();
-  const logs = useLiveQuery(() => orNothing(phone.logs.where({ accountId }).filter(isUnsent).toArray()), [accountId]);
+  const logs = useLiveQuery(
+    () => orNothing(deviceStore.logs.where({ accountId }).filter(isUnsent).toArray()),
+    [accountId],
+  );
   if (!logs?.length) return null;
   return (
     <Box role="status" sx={{ mt: 1.5, p: 1.5, bgcolor: 'background.paper', borderRadius: 2, fontSize: 15 }}>

@@ -5,11 +5,11 @@ import {
   entriesFrom,
   keepLog,
   newestOf,
-  phone,
+  deviceStore,
   reopen,
   TakenError,
   type KeptLog,
-} from '../../app/phone';
+} from '../../app/deviceStore';
 import { realTiming, type Timing } from '../../app/timing';
 import type { Entry } from './log';
 
@@ -97,7 +97,7 @@ export class HeldLog {
         this.change({ storageError: e as Error });
         // The browser may have closed or deleted the store under this page; then it is opened anew, and everything written.
         await reopen().catch(() => undefined);
-        this.change({ kept: (await phone.logs.get(log.localId).catch(() => undefined))?.count ?? 0 });
+        this.change({ kept: (await deviceStore.logs.get(log.localId).catch(() => undefined))?.count ?? 0 });
         this.timer = this.timing.later(() => void this.write(), this.wait);
         this.wait = Math.min(retryMost, this.wait * 2);
         break;
@@ -111,7 +111,7 @@ export class HeldLog {
   private async rebase() {
     const { log, entries } = this.held;
     const theirs = await entriesFrom(log.localId, 1);
-    const kept = await phone.logs.get(log.localId);
+    const kept = await deviceStore.logs.get(log.localId);
     let shared = 0;
     while (shared < theirs.length && JSON.stringify(theirs[shared]) === JSON.stringify(entries[shared])) shared++;
     // Added now, an entry of this tab has no number that theirs did not leave free.
@@ -187,7 +187,7 @@ export async function noteOf(localId: string, changes: Partial<KeptLog>) {
 /** What is known of a log: as this tab holds it, else as the device keeps it. */
 export async function knownOf(localId: string): Promise<{ log: KeptLog; held: Held | undefined } | undefined> {
   const held = heldLogs.get(localId)?.snapshot();
-  const kept = await phone.logs.get(localId).catch(() => undefined);
+  const kept = await deviceStore.logs.get(localId).catch(() => undefined);
   if (held) return { log: { ...newestOf(kept, held.log), count: held.entries.length }, held };
   return kept && { log: kept, held: undefined };
 }

@@ -1,8 +1,8 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
-import { useKeptQuery } from '../../app/kept';
-import { keepAnswer } from '../../app/phone';
-import { usePerson } from '../../app/session';
+import { useCachedQuery } from '../../app/useCachedQuery';
+import { keepAnswer } from '../../app/deviceStore';
+import { usePerson } from '../../app/signIn';
 
 export type Session = Schemas['SessionView'];
 
@@ -24,7 +24,7 @@ export const useJudged = (assignmentId: string) =>
 
 /** A session to practise from, which is also there without a signal. */
 export const useSessionToPractise = (assignmentId: string) =>
-  useKeptQuery(sessionKey(assignmentId), () => getSession(assignmentId));
+  useCachedQuery(sessionKey(assignmentId), () => getSession(assignmentId));
 
 /** Keeps sessions on this device with all that practising needs, before anybody is out of reach. */
 export function useKeepSessions(assignmentIds: string[]) {

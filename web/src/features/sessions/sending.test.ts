@@ -1,14 +1,15 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
-import type { KeptLog } from '../../app/phone';
+import type { KeptLog } from '../../app/deviceStore';
 import { FakeServer } from '../../testing/FakeServer';
 
 // The client asks for the address of its page when it is loaded, and the sender listens for the network there.
 const page = Object.assign(new EventTarget(), { location: { origin: 'http://127.0.0.1' } });
 globalThis.window = page as unknown as typeof window;
 globalThis.fetch = (input) => server.fetch(input);
-const phoneModule = await import('../../app/phone');
-const { closeGaps, entriesFrom, isUnsent, keepAnswer, keepLog, keptAnswer, phone, tidyUp, unbranched } = phoneModule;
+const storeModule = await import('../../app/deviceStore');
+const { closeGaps, entriesFrom, isUnsent, keepAnswer, keepLog, keptAnswer, deviceStore, tidyUp, unbranched } =
+  storeModule;
 const { HeldLog, heldLogs } = await import('./heldLogs');
 const { startSending, waitAfter } = await import('./sending');
 
@@ -47,7 +48,7 @@ let stop: (() => void)[] = [];
 beforeEach(async () => {
   server = new FakeServer();
   vi.stubGlobal('navigator', {});
-  await Promise.all([phone.logs.clear(), phone.entries.clear(), phone.answers.clear()]);
+  await Promise.all([deviceStore.logs.clear(), deviceStore.entries.clear(), deviceStore.answers.clear()]);
 });
 
 afterEach(() => {
@@ -69,7 +70,7 @@ async function untilSettled(accountId: string, isSettled: () => Promise<boolean>
 }
 
 const isSent = async (localId: string) => {
-  const kept = await phone.logs.get(localId);
+  const kept = await deviceStore.logs.get(localId);
   return kept !== undefined && !isUnsent(kept);
 };
 
@@ -90,7 +91,7 @@ it('sends again what the server stored but could not confirm, and it is there on
 
 it('begins again where the server knows less than it said', async () => {
   await appendEntries(log('one'), [entry(1), entry(2), entry(3)]);
-  await phone.logs.update('one', { sent: 2 });
+  await deviceStore.logs.update('one', { sent: 2 });
   await untilSettled('aki', () => isSent('one'));
   expect(server.logs.get('log-one')).toHaveLength(3);
 });
@@ -100,7 +101,7 @@ it('makes a log of its own of what another device went on with, from where the t
   await appendEntries(log('one'), [entry(1), entry(2), entry(3)]);
   await untilSettled('aki', () => isSent('one'));
   expect(server.logs.get('log-one')).toEqual([entry(1), { ...entry(2), balls: 40 }]);
-  const own = await phone.logs.get('one');
+  const own = await deviceStore.logs.get('one');
   expect(own?.logId).not.toBe('log-one');
   expect(own?.continues).toEqual({ logId: 'log-one', sequence: 1 });
   expect(own?.told.fromTwoDevices).toBe(true);
@@ -112,16 +113,16 @@ it('keeps everything through a sign-in that ran out, says so, and sends it after
   server.mishaps.push('signed out');
   await untilSettled(
     'aki',
-    async () => (await phone.logs.get('one'))?.problem?.status === 401 || (await isSent('one')),
+    async () => (await deviceStore.logs.get('one'))?.problem?.status === 401 || (await isSent('one')),
   );
   await untilSettled('aki', () => isSent('one'));
-  expect((await phone.logs.get('one'))?.problem).toBeNull();
+  expect((await deviceStore.logs.get('one'))?.problem).toBeNull();
 });
 
 it('does not send again by itself what was refused for good, and loses none of it', async () => {
   await appendEntries(log('one'), [entry(1)]);
   server.mishaps.push('refused');
-  await untilSettled('aki', async () => (await phone.logs.get('one'))?.problem?.status === 422);
+  await untilSettled('aki', async () => (await deviceStore.logs.get('one'))?.problem?.status === 422);
   page.dispatchEvent(new Event('online'));
   await appendEntries(log('two'), [entry(1)]);
   await untilSettled('aki', () => isSent('two'));
@@ -139,14 +140,14 @@ it('sends nothing under another person’s name', async () => {
 
 it('writes nothing over what another tab has written', async () => {
   await appendEntries(log('one'), [entry(1), entry(2)]);
-  await expect(keepLog({ log: log('one'), entries: [entry(1)] }, 1)).rejects.toThrow(phoneModule.TakenError);
+  await expect(keepLog({ log: log('one'), entries: [entry(1)] }, 1)).rejects.toThrow(storeModule.TakenError);
   expect(await entriesFrom('one', 1)).toEqual([entry(1), entry(2)]);
-  expect((await phone.logs.get('one'))?.count).toBe(2);
+  expect((await deviceStore.logs.get('one'))?.count).toBe(2);
 });
 
 it('closes a gap in its numbers and sends what came after it', async () => {
   await appendEntries(log('one'), [entry(1), entry(2), entry(3), entry(4)]);
-  await phone.entries.delete(['one', 3]);
+  await deviceStore.entries.delete(['one', 3]);
   await untilSettled('aki', () => isSent('one'));
   expect(server.logs.get('log-one')).toEqual([entry(1), entry(2), { ...entry(4), sequence: 3 }]);
 });
@@ -163,7 +164,7 @@ it('holds an entry that could not be written, writes it with the next, and sends
   const held = new HeldLog(log('one'), [], 0);
   held.add([entry(1)]);
   await vi.waitFor(() => expect(held.snapshot().kept).toBe(1));
-  const write = vi.spyOn(phone.entries, 'bulkPut').mockRejectedValueOnce(new Error('quota reached'));
+  const write = vi.spyOn(deviceStore.entries, 'bulkPut').mockRejectedValueOnce(new Error('quota reached'));
   held.add([entry(2)]);
   await vi.waitFor(() => expect(held.snapshot().storageError?.message).toBe('quota reached'));
   held.add([entry(3)]);
@@ -176,7 +177,7 @@ it('holds an entry that could not be written, writes it with the next, and sends
 });
 
 it('sends from memory what the device will not keep at all', async () => {
-  const write = vi.spyOn(phone.entries, 'bulkPut').mockRejectedValue(new Error('no storage'));
+  const write = vi.spyOn(deviceStore.entries, 'bulkPut').mockRejectedValue(new Error('no storage'));
   const held = new HeldLog(log('one'), [], 0);
   stop.push(startSending('aki'));
   held.add([entry(1), entry(2)]);
@@ -193,8 +194,8 @@ it('writes everything anew after the store was deleted under the open page', asy
   const held = new HeldLog(log('one'), [], 0);
   held.add([entry(1), entry(2)]);
   await vi.waitFor(() => expect(held.snapshot().kept).toBe(2));
-  await phone.delete();
-  await phone.open();
+  await deviceStore.delete();
+  await deviceStore.open();
   held.add([entry(3)]);
   await vi.waitFor(async () => expect(await entriesFrom('one', 1)).toHaveLength(3));
   await untilSettled('aki', () => isSent('one'));
@@ -216,9 +217,9 @@ it('leaves another person no answers, and everybody what they have not sent', as
   await keepAnswer('bo week', 'bo', { sessions: 1 });
   await appendEntries(log('one', 'aki'), [entry(1)]);
   await appendEntries(log('two', 'aki'), [entry(1)]);
-  await phone.logs.update('two', { sent: 1, isFinished: true });
+  await deviceStore.logs.update('two', { sent: 1, isFinished: true });
   await tidyUp('bo');
   expect(await keptAnswer('aki week')).toBeUndefined();
   expect((await keptAnswer('bo week'))?.value).toEqual({ sessions: 1 });
-  expect(await phone.logs.toCollection().primaryKeys()).toEqual(['one']);
+  expect(await deviceStore.logs.toCollection().primaryKeys()).toEqual(['one']);
 });

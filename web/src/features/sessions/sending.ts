@@ -1,7 +1,15 @@
 import { liveQuery } from 'dexie';
 import { v7 as uuid } from 'uuid';
 import { answer, api, Problem } from '../../api/client';
-import { closeGaps, entriesFrom, isUnsent, orNothing, phone, rewriteLog, type KeptLog } from '../../app/phone';
+import {
+  closeGaps,
+  entriesFrom,
+  isUnsent,
+  orNothing,
+  deviceStore,
+  rewriteLog,
+  type KeptLog,
+} from '../../app/deviceStore';
 import { realTiming, type Timing } from '../../app/timing';
 import { heldLogs, knownOf, noteOf } from './heldLogs';
 import type { Entry } from './log';
@@ -85,7 +93,7 @@ export function startSending(accountId: string, timing: Timing = realTiming): ()
   let last = '';
   const signatureOf = (logs: readonly KeptLog[]) => logs.map((log) => `${log.localId} ${log.count}`).join();
   const waiting = liveQuery(async () =>
-    signatureOf(await phone.logs.where({ accountId }).filter(isUnsent).toArray()),
+    signatureOf(await deviceStore.logs.where({ accountId }).filter(isUnsent).toArray()),
   ).subscribe({
     next: (unsent) => {
       if (unsent && unsent !== last) somethingNew();
@@ -132,7 +140,7 @@ async function alone(name: string, run: () => Promise<Outcome>): Promise<Outcome
 /** Says whether something could not be sent that may pass later. */
 async function sendAll(accountId: string, isOver: () => boolean): Promise<Outcome> {
   let outcome: Outcome = { failed: false };
-  const kept = (await orNothing(phone.logs.where({ accountId }).filter(isUnsent).sortBy('openedAt'))) ?? [];
+  const kept = (await orNothing(deviceStore.logs.where({ accountId }).filter(isUnsent).sortBy('openedAt'))) ?? [];
   const held = heldLogs.ofAccount(accountId).map((h) => h.snapshot().log.localId);
   // Where one of them is what the server stumbles over, the others come first the next time.
   const inTurn = kept.toSorted((a, b) => Number(a.problem !== null) - Number(b.problem !== null));

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { afterEach, expect, it, vi } from 'vitest';
-import type { KeptLog } from '../../app/phone';
+import type { KeptLog } from '../../app/deviceStore';
 import type { Timing } from '../../app/timing';
 import { FakeServer, type Mishap } from '../../testing/FakeServer';
 
@@ -10,7 +10,7 @@ const page = Object.assign(new EventTarget(), { location: { origin: 'http://127.
 globalThis.window = page as unknown as typeof window;
 globalThis.fetch = (input) => server.fetch(input);
 vi.stubGlobal('navigator', {});
-const { entriesFrom, phone, unbranched } = await import('../../app/phone');
+const { entriesFrom, deviceStore, unbranched } = await import('../../app/deviceStore');
 const { foundLog, HeldLog, heldLogs } = await import('./heldLogs');
 const { startSending } = await import('./sending');
 
@@ -86,7 +86,7 @@ async function walk(seed: number) {
   const chance = chanceFrom(seed);
   const time = new MadeUpTime(chance);
   server = new FakeServer();
-  await Promise.all([phone.logs.clear(), phone.entries.clear()]);
+  await Promise.all([deviceStore.logs.clear(), deviceStore.entries.clear()]);
   heldLogs.clear();
   const trials: number[] = [];
   let wasRefused = false;
@@ -97,8 +97,8 @@ async function walk(seed: number) {
   };
   let lastCall = 0;
   let failing = 0;
-  const put = phone.entries.bulkPut.bind(phone.entries);
-  vi.spyOn(phone.entries, 'bulkPut').mockImplementation(((rows: never) => {
+  const put = deviceStore.entries.bulkPut.bind(deviceStore.entries);
+  vi.spyOn(deviceStore.entries, 'bulkPut').mockImplementation(((rows: never) => {
     if (failing > 0) {
       failing--;
       return Promise.reject(new Error('The write failed.'));
@@ -132,7 +132,7 @@ async function walk(seed: number) {
     held.close();
     const { localId } = held.snapshot().log;
     heldLogs.clear();
-    const log = await phone.logs.get(localId);
+    const log = await deviceStore.logs.get(localId);
     const entries = log ? await entriesFrom(localId, 1) : [];
     // What was neither written nor sent when the page went is gone, and the page had said so.
     for (const entry of held.snapshot().entries) {

@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { v7 as uuid } from 'uuid';
-import { entriesFrom, forgetLog, orNothing, phone, unbranched, type RatingDraft } from '../../app/phone';
-import { domainNow, knownOffset, usePerson } from '../../app/session';
+import { entriesFrom, forgetLog, orNothing, deviceStore, unbranched, type RatingDraft } from '../../app/deviceStore';
+import { domainNow, knownOffset, usePerson } from '../../app/signIn';
 import { useOneTab } from '../../app/useOneTab';
 import { foundLog, HeldLog, heldLogs, noteOf, type Held } from './heldLogs';
 import { walk, type Entry, type NewEntry } from './log';
@@ -56,7 +56,10 @@ export function useRunningLog(session: { assignmentId: string; title: string }, 
 
   const held: Held | undefined = useSyncExternalStore(opened?.subscribe ?? notSubscribed, opened?.snapshot ?? noLog);
   const localId = held?.log.localId;
-  const kept = useLiveQuery(() => orNothing(localId ? phone.logs.get(localId) : Promise.resolve(undefined)), [localId]);
+  const kept = useLiveQuery(
+    () => orNothing(localId ? deviceStore.logs.get(localId) : Promise.resolve(undefined)),
+    [localId],
+  );
   const state = useMemo(() => walk(held?.entries ?? []), [held?.entries]);
 
   const add = (...added: NewEntry[]) => {
@@ -118,7 +121,9 @@ async function open(
   title: string,
   onServer: OnServer | undefined,
 ): Promise<HeldLog> {
-  const mine = await orNothing(phone.logs.where({ accountId: person.accountId, assignmentId }).sortBy('openedAt'));
+  const mine = await orNothing(
+    deviceStore.logs.where({ accountId: person.accountId, assignmentId }).sortBy('openedAt'),
+  );
   const kept = mine?.at(-1);
   const still = heldLogs.ofAccount(person.accountId).find((h) => h.snapshot().log.assignmentId === assignmentId);
   if (still) return still.comeBack();

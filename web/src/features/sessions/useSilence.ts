@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { domainNow } from '../../app/session';
+import { domainNow } from '../../app/signIn';
 
 /**
  * Minutes since anything was tapped while a clock runs, once they are so many that somebody has to say what they were; nothing

@@ -3,9 +3,9 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { thumb } from '../../app/theme';
 import type { Schemas } from '../../api/client';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { ballKinds, clubs, dayName, hitFrom, keysOf, lengthUnits, swingLengths } from '../../ui/format';
-import { type PartProps } from './coachsPart';
+import { type PartProps } from './coachSection';
 
 /** The clubs carried, with their dated carries. */
 export function Bag({ coach, set, errorAt }: PartProps) {

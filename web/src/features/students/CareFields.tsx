@@ -2,11 +2,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../../api/client';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { DayField } from '../../ui/DayField';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { bodyParts as bodyPartNames } from '../../ui/format';
-import { columns, type PartProps } from './coachsPart';
+import { columns, type PartProps } from './coachSection';
 
 /** What to be careful with, by part of the body, and who cleared it. */
 export function Care({ coach, set, errorAt, bodyParts }: PartProps & { bodyParts: Schemas['PainPart'][] }) {

@@ -6,14 +6,14 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, changesVersion, Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { PageHeading } from '../../ui/PageHeading';
 import { seasons } from '../../ui/format';
-import { DraftNotices } from '../../ui/DraftNotices';
-import { Key, Loading, Trouble } from '../../ui/states';
-import { useDraft } from '../../ui/useDraft';
-import { CoachsFields } from './CoachsFields';
-import { CoachsWords } from './CoachsWords';
+import { LocalDraftNotices } from '../../ui/LocalDraftNotices';
+import { Key, Loading, ErrorNotice } from '../../ui/states';
+import { useLocalDraft } from '../../ui/useLocalDraft';
+import { CoachFields } from './CoachFields';
+import { CoachSummary } from './CoachSummary';
 import { OwnFields } from './OwnFields';
 
 type FileView = Schemas['StudentFileView'];
@@ -33,7 +33,7 @@ export function FilePage() {
     queryFn: () => answer(api.GET('/api/students/{id}', { params: { path: { id: studentId } } })),
   });
   if (file.isPending) return <Loading what="the file" />;
-  if (file.error) return <Trouble error={file.error} onRetry={() => void file.refetch()} />;
+  if (file.error) return <ErrorNotice error={file.error} onRetry={() => void file.refetch()} />;
   return (
     <FileForm
       key={studentId}
@@ -69,7 +69,7 @@ const fieldNames: Record<string, string> = {
 function FileForm({ view, title, back }: { view: FileView; title: string; back: string | undefined }) {
   const queries = useQueryClient();
   const [current, setCurrent] = useState(view);
-  const draft = useDraft(`file-${view.studentId}`, view.file, view.version);
+  const draft = useLocalDraft(`file-${view.studentId}`, view.file, view.version);
   const { content: file, isDirty } = draft;
   const save = useMutation({
     mutationFn: (version: number) =>
@@ -119,8 +119,9 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
         {seasons[current.season]}
         {!current.mayBePublishedTo && ' · nothing can be published before a guardian has consented'}
       </Typography>
-      <DraftNotices
+      <LocalDraftNotices
         wasRestored={draft.wasRestored}
+        wasDropped={draft.wasDropped}
         onDiscard={draft.discard}
         isStale={newer !== undefined}
         onTakeTheirs={() => {
@@ -132,7 +133,7 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
         }}
         onOverwrite={() => save.mutate(newer?.version ?? 0)}
       />
-      {save.error && !newer && <Trouble error={save.error} />}
+      {save.error && !newer && <ErrorNotice error={save.error} />}
       <Box
         sx={{
           display: 'grid',
@@ -142,7 +143,7 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
         }}
       >
         {current.canChangeAll && (
-          <CoachsFields
+          <CoachFields
             coach={file.coach ?? {}}
             bodyParts={current.bodyParts}
             gaps={current.gridGaps}
@@ -157,7 +158,7 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
             errorAt={errorAt}
             onChange={(own) => draft.set({ own })}
           />
-          {!current.canChangeAll && <CoachsWords coach={file.coach ?? {}} />}
+          {!current.canChangeAll && <CoachSummary coach={file.coach ?? {}} />}
           <Changes view={current} />
         </Box>
       </Box>

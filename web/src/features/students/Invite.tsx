@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useMutation } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
-import { Trouble } from '../../ui/states';
+import { ErrorNotice } from '../../ui/states';
 
 type Link = Schemas['InvitationLink'];
 
@@ -36,7 +36,7 @@ function Invite({ label, who, make }: { label: string; who: string; make: () => 
       <Button variant="outlined" onClick={() => invite.mutate()} disabled={invite.isPending}>
         {label}
       </Button>
-      {invite.error && <Trouble error={invite.error} />}
+      {invite.error && <ErrorNotice error={invite.error} />}
       <Dialog
         open={url !== undefined}
         onClose={() => invite.reset()}

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { v7 as uuid } from 'uuid';
 import type { Schemas } from '../../api/client';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import { Chips } from '../../ui/Chips';
 import { DayField } from '../../ui/DayField';
 import { Choice, Field, optionsOf } from '../../ui/Field';
@@ -12,7 +12,7 @@ import { areas, clubs, equipment, places, sides, weekdays } from '../../ui/forma
 import { ListField } from '../../ui/ListField';
 import { NumberField } from '../../ui/NumberField';
 
-type Own = Schemas['StudentsPart'];
+type Own = Schemas['StudentSection'];
 
 interface Props {
   own: Own;
@@ -54,7 +54,7 @@ export function OwnFields({ own, errorAt, onChange, title }: Props) {
         onChange={(dislikedClubs) => set({ dislikedClubs })}
       />
       <Chips
-        label="Trouble I do not like to see"
+        label="ErrorNotice I do not like to see"
         names={sides}
         value={own.dislikedSides ?? []}
         onChange={(dislikedSides) => set({ dislikedSides })}

@@ -9,7 +9,7 @@ import { v7 as uuid } from 'uuid';
 import { answer, api, changesVersion, newRow, Problem, type Schemas } from '../../api/client';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { hands, levels } from '../../ui/format';
-import { Trouble } from '../../ui/states';
+import { ErrorNotice } from '../../ui/states';
 
 type Student = Schemas['StudentView'];
 
@@ -89,7 +89,7 @@ function StudentForm({ onClose, student }: Omit<Props, 'open'>) {
           error={problem?.fieldError('coachNote')}
         />
         {save.error && !problem?.fieldError('name') && !problem?.fieldError('coachNote') && (
-          <Trouble error={save.error} />
+          <ErrorNotice error={save.error} />
         )}
       </DialogContent>
       <DialogActions>

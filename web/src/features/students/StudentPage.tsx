@@ -7,7 +7,7 @@ import { Link, useParams } from 'react-router';
 import { answer, api } from '../../api/client';
 import { PageHeading } from '../../ui/PageHeading';
 import { hands, levels } from '../../ui/format';
-import { Loading, Trouble } from '../../ui/states';
+import { Loading, ErrorNotice } from '../../ui/states';
 import { Progress } from '../progress/Progress';
 import { WeekPanel } from '../weeks/WeekPanel';
 import { InviteStudent } from './Invite';
@@ -22,7 +22,7 @@ export function StudentPage() {
   });
   const [isEditing, setIsEditing] = useState(false);
   if (student.isPending) return <Loading what="the student" />;
-  if (student.error) return <Trouble error={student.error} onRetry={() => void student.refetch()} />;
+  if (student.error) return <ErrorNotice error={student.error} onRetry={() => void student.refetch()} />;
   const { name, level, hand, coachNote, hasAccount } = student.data;
   return (
     <>

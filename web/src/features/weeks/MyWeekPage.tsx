@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import {
   count,
   dayName,
@@ -13,13 +13,13 @@ import {
   minutes,
   percent,
   requirements,
-  standings,
+  statuses,
 } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { SessionStrip } from '../../ui/SessionStrip';
-import { Empty, Loading, Trouble } from '../../ui/states';
+import { Empty, Loading, ErrorNotice } from '../../ui/states';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { orNothing, phone } from '../../app/phone';
+import { orNothing, deviceStore } from '../../app/deviceStore';
 import { useKeepSessions } from '../sessions/queries';
 import { Unsent } from '../sessions/Unsent';
 import { useMyWeek, type Card } from './queries';
@@ -36,7 +36,7 @@ export function MyWeekPage() {
   if (view.isPending) return <Loading what="your week" />;
   if (!view.data)
     return (
-      <Trouble
+      <ErrorNotice
         error={view.error ?? new Error('This week is not on this phone yet.')}
         onRetry={() => void view.refetch()}
       />
@@ -61,7 +61,7 @@ export function MyWeekPage() {
       )}
       {openPain.length > 0 && (
         <Typography sx={{ mt: 1, fontSize: 15 }}>
-          Still counts: {openPain.map((p) => `${p.words}, told on ${dayName(p.lastOn)}`).join('; ')}. The next session
+          Still counts: {openPain.map((p) => `${p.text}, told on ${dayName(p.lastOn)}`).join('; ')}. The next session
           asks how it is.
         </Typography>
       )}
@@ -99,14 +99,14 @@ export function MyWeekPage() {
 /** Today and what is under way first, then what is to come, then what is behind. */
 function inOrder(sessions: Card[], today: string): Card[] {
   const rank = (s: Card) => {
-    if (s.standing === 'underWay') return 0;
-    if (s.standing === 'open') return s.day === today ? 1 : s.day === null ? 2 : 3;
+    if (s.status === 'underWay') return 0;
+    if (s.status === 'open') return s.day === today ? 1 : s.day === null ? 2 : 3;
     return 4;
   };
   return [...sessions].sort((a, b) => rank(a) - rank(b));
 }
 
-const canPractise = ({ standing }: Card) => standing === 'open' || standing === 'underWay' || standing === 'missed';
+const canPractise = ({ status }: Card) => status === 'open' || status === 'underWay' || status === 'missed';
 
 /** What this device knows of its own logs that the server may not know yet. */
 interface Here {
@@ -117,7 +117,7 @@ interface Here {
 function useLogsHere() {
   const { accountId } = usePerson();
   return useLiveQuery(async () => {
-    const logs = (await orNothing(phone.logs.where({ accountId }).toArray())) ?? [];
+    const logs = (await orNothing(deviceStore.logs.where({ accountId }).toArray())) ?? [];
     return new Map<string, Here>(
       logs
         .filter((log) => log.count > 0)
@@ -150,10 +150,10 @@ function SessionItem({ session, today, here }: { session: Card; today: string; h
             ? 'done here, not sent yet'
             : session.excuse
               ? `excused: ${excuses[session.excuse].toLowerCase()}`
-              : standings[session.standing]}
+              : statuses[session.status]}
           {!isOverHere &&
             session.hasLog &&
-            session.standing !== 'endedByPain' &&
+            session.status !== 'endedByPain' &&
             session.completion.fraction !== null &&
             ` ${percent(session.completion.fraction)}`}
         </Box>
@@ -174,7 +174,7 @@ function SessionItem({ session, today, here }: { session: Card; today: string; h
           variant={isToDo ? 'contained' : 'outlined'}
           sx={{ ml: 'auto', minHeight: 56, borderRadius: 28, px: 4 }}
         >
-          {session.standing === 'underWay' || (isUnderWayHere && isToDo) ? 'Go on' : isToDo ? 'Practise' : 'Look back'}
+          {session.status === 'underWay' || (isUnderWayHere && isToDo) ? 'Go on' : isToDo ? 'Practise' : 'Look back'}
         </Button>
       </Box>
     </Box>

@@ -4,14 +4,14 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import type { Schemas } from '../../api/client';
-import { Choice } from '../../ui/Field';
+import { Choice, Field } from '../../ui/Field';
 import { dayName, minutes, plusDays } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
-import { Loading, Trouble } from '../../ui/states';
+import { Loading, ErrorNotice } from '../../ui/states';
 import { usePlans } from '../plans/queries';
 import { findingLevels } from '../../ui/findingLevels';
 import { useFindingsOn, usePlace, type Card, type Week } from './queries';
@@ -26,14 +26,17 @@ interface Props {
 /** Puts a plan on a day of a week, or moves a session that is already there. */
 export function PlaceDialog({ week, placing, onClose }: Props) {
   const moved = 'assignmentId' in placing ? placing : undefined;
-  const plans = usePlans();
+  const [text, setText] = useState('');
+  const plans = usePlans({ text: useDeferredValue(text.trim()), area: '', order: 'changed' });
+  const found = plans.data?.pages.flatMap((page) => page.plans) ?? [];
+  const isSearched = text !== '' || plans.hasNextPage;
   const place = usePlace();
   const [id] = useState(() => moved?.assignmentId ?? uuid());
   const [planId, setPlanId] = useState(moved?.planId ?? '');
   const [day, setDay] = useState(placing.day ?? '');
   const [requirement, setRequirement] = useState<Schemas['Requirement']>(moved?.requirement ?? 'must');
   const days = Array.from({ length: 7 }, (_, i) => plusDays(week.monday, i));
-  const chosen = plans.data?.find((p) => p.id === planId);
+  const chosen = found.find((p) => p.id === planId);
 
   const save = () =>
     place.mutate(
@@ -50,19 +53,27 @@ export function PlaceDialog({ week, placing, onClose }: Props) {
       <DialogTitle id="place-title">{moved ? `Move “${moved.title}”` : `A plan for ${week.studentName}`}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         {!moved && plans.isPending && <Loading what="the plans" />}
-        {!moved && plans.error && <Trouble error={plans.error} onRetry={() => void plans.refetch()} />}
-        {!moved && plans.data?.length === 0 && (
+        {!moved && plans.error && <ErrorNotice error={plans.error} onRetry={() => void plans.refetch()} />}
+        {!moved && plans.data && found.length === 0 && text === '' && (
           <Box>
             There is no plan yet. <Link to="/plans/new">Write the first one</Link>.
           </Box>
         )}
-        {!moved && plans.data && plans.data.length > 0 && (
+        {!moved && isSearched && (
+          <Field
+            label="Words or a student"
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            inputProps={{ maxLength: 120 }}
+          />
+        )}
+        {!moved && (found.length > 0 || text !== '') && (
           <Choice
             label="Plan"
-            value={planId}
+            value={chosen ? planId : ''}
             options={[
               { value: '', label: 'Choose a plan' },
-              ...plans.data.map((p) => ({ value: p.id, label: `${p.title} (${minutes(p.totals.minutes)})` })),
+              ...found.map((p) => ({ value: p.id, label: `${p.title} (${minutes(p.minutes)})` })),
             ]}
             onChange={setPlanId}
           />
@@ -91,11 +102,11 @@ export function PlaceDialog({ week, placing, onClose }: Props) {
           onChange={setRequirement}
         />
         {planId !== '' && <FindingsOn week={week} planId={planId} day={day || null} />}
-        {place.error && <Trouble error={place.error} />}
+        {place.error && <ErrorNotice error={place.error} />}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={planId === '' || place.isPending} onClick={save}>
+        <Button variant="contained" disabled={planId === '' || (!moved && !chosen) || place.isPending} onClick={save}>
           {moved ? 'Move' : 'Put it in as a draft'}
         </Button>
       </DialogActions>

@@ -3,9 +3,9 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { count, excuses, keysOf, minutes, percent, requirements, standings } from '../../ui/format';
+import { count, excuses, keysOf, minutes, percent, requirements, statuses } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
-import { Trouble } from '../../ui/states';
+import { ErrorNotice } from '../../ui/states';
 import { useExcuse, useTakeOut, type Card } from './queries';
 
 /** A session in a day of the week sheet, with what a coach can do to it. */
@@ -51,7 +51,7 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
       <SessionStrip segments={card.strip} label={card.title} />
       <Box sx={{ fontSize: 13.5, mt: 0.5, color: 'text.secondary' }}>{stateInWords(card)}</Box>
       {card.pain.length > 0 && <Box sx={{ fontSize: 13.5, color: 'error.main' }}>{card.pain.join('; ')}</Box>}
-      {error && <Trouble error={error} />}
+      {error && <ErrorNotice error={error} />}
       <Menu anchorEl={anchor} open={anchor !== undefined} onClose={() => setAnchor(undefined)}>
         {card.requirement !== 'own' && !isOver(card) && <MenuItem onClick={act(onMove)}>Move …</MenuItem>}
         {card.isPublished && !isOver(card) && (
@@ -64,10 +64,10 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
             Type in from paper
           </MenuItem>
         )}
-        {!card.hasLog && <MenuItem onClick={act(() => takeOut.mutate(card.assignmentId))}>Take out</MenuItem>}
+        {!card.hasLog && <MenuItem onClick={act(() => takeOut.mutate(card))}>Take out</MenuItem>}
         {card.isPublished &&
           card.excuse === null &&
-          card.standing !== 'done' &&
+          card.status !== 'done' &&
           card.requirement !== 'own' &&
           keysOf(excuses).map((reason) => (
             <MenuItem key={reason} onClick={act(() => excuse.mutate({ card, excuse: reason }))}>
@@ -83,7 +83,7 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
 }
 
 /** Whether it was practised and is over: then it is neither moved nor held nor typed in. */
-const isOver = (card: Card) => card.hasLog && card.standing !== 'underWay';
+const isOver = (card: Card) => card.hasLog && card.status !== 'underWay';
 
 function stateInWords(card: Card): string {
   if (!card.isPublished) return `draft, ${minutes(card.minutes)}`;
@@ -102,10 +102,10 @@ function stateInWords(card: Card): string {
     .filter((word) => word !== false)
     .map((word) => `, ${word}`)
     .join('');
-  if (card.standing === 'endedByPain')
+  if (card.status === 'endedByPain')
     return `${extra}ended by pain after ${minutes(Math.round(card.completion.doneMinutes))} of ${minutes(card.minutes)}${changed}`;
   if (card.excuse) return `${extra}excused: ${excuses[card.excuse].toLowerCase()}`;
   if (card.hasLog && card.completion.fraction !== null)
-    return `${extra}${standings[card.standing]}, ${percent(card.completion.fraction)} of ${minutes(card.completion.plannedMinutes)}${changed}`;
-  return `${extra}${standings[card.standing]}, ${minutes(card.minutes)}${changed}`;
+    return `${extra}${statuses[card.status]}, ${percent(card.completion.fraction)} of ${minutes(card.completion.plannedMinutes)}${changed}`;
+  return `${extra}${statuses[card.status]}, ${minutes(card.minutes)}${changed}`;
 }

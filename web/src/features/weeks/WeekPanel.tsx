@@ -2,11 +2,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { usePerson } from '../../app/session';
+import { usePerson } from '../../app/signIn';
 import type { Schemas } from '../../api/client';
 import { count, dayName, dueInWords, percent, plusDays, weekday } from '../../ui/format';
 import { OpenPainList } from '../../ui/OpenPainList';
-import { Loading, Trouble } from '../../ui/states';
+import { Loading, ErrorNotice } from '../../ui/states';
 import { PlaceDialog } from './PlaceDialog';
 import { usePublish, useWeek, type Card, type Week } from './queries';
 import { SessionTile } from './SessionTile';
@@ -54,7 +54,7 @@ export function WeekPanel({ studentId }: { studentId: string }) {
           )}
         </Box>
       </Box>
-      {publish.error && <Trouble error={publish.error} />}
+      {publish.error && <ErrorNotice error={publish.error} />}
       {publish.data && publish.data.notPublished.length > 0 && <KeptBack kept={publish.data.notPublished} />}
       {view.data?.checkpoint && (
         <Typography sx={{ mb: 1 }}>
@@ -63,7 +63,7 @@ export function WeekPanel({ studentId }: { studentId: string }) {
       )}
       <OpenPainList pains={view.data?.openPain ?? []} />
       {view.isPending && <Loading what="the week" />}
-      {view.error && <Trouble error={view.error} onRetry={() => void view.refetch()} />}
+      {view.error && <ErrorNotice error={view.error} onRetry={() => void view.refetch()} />}
       {view.data && <Days week={view.data} onPlace={setPlacing} />}
       {placing && view.data && <PlaceDialog week={view.data} placing={placing} onClose={() => setPlacing(undefined)} />}
     </Box>

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
-import { useKeptQuery } from '../../app/kept';
+import { useCachedQuery } from '../../app/useCachedQuery';
 
 export type Week = Schemas['WeekView'];
 export type Card = Schemas['SessionCard'];
@@ -15,7 +15,7 @@ export const useWeek = (studentId: string, week: string) =>
 
 /** A student's own week, which is also there without a signal. */
 export const useMyWeek = (studentId: string, week: string) =>
-  useKeptQuery(weekKey(studentId, week), () => getWeek(studentId, week));
+  useCachedQuery(weekKey(studentId, week), () => getWeek(studentId, week));
 
 export const useFindingsOn = (studentId: string, week: string, planId: string, day: string | null) =>
   useQuery({
@@ -73,4 +73,11 @@ export const useExcuse = () =>
   );
 
 export const useTakeOut = () =>
-  useWeekChange((id: string) => answer(api.DELETE('/api/weeks/assignments/{id}', { params: { path: { id } } })));
+  useWeekChange((card: Card) =>
+    answer(
+      api.DELETE('/api/weeks/assignments/{id}', {
+        params: { path: { id: card.assignmentId } },
+        headers: changesVersion(card.version),
+      }),
+    ),
+  );

@@ -1,0 +1,104 @@
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Statistics;
+using MorningRound.Core.Units;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>Shapes are relative to the player: whoever normally draws ten yards treats five as a fade.</summary>
+public enum ShotShape
+{
+    Straight,
+    Draw,
+    Fade,
+}
+
+public enum ShotHeight
+{
+    Low,
+    Normal,
+    High,
+}
+
+/// <summary>One called shot.</summary>
+public sealed record ShotCall(Club Club, ShotShape Shape, ShotHeight Height, string Target)
+{
+    /// <summary>The call as it is spoken: "7 iron, draw, low, at the left flag".</summary>
+    public string InWords()
+    {
+        var height = Height == ShotHeight.Normal ? "" : $", {Height.ToString().ToLowerInvariant()}";
+        var target = Target.Length == 0 ? "" : $", at {Target}";
+        return $"{Club.InWords()}, {Shape.ToString().ToLowerInvariant()}{height}{target}";
+    }
+}
+
+/// <summary>A stretch of a declared pattern: so many balls of one shape in a row.</summary>
+public sealed record PatternStep(ShotShape Shape, int Balls);
+
+/// <summary>How much a list of calls changes, as the share of neighbours that differ, 0 to 1; none for fewer than two calls.</summary>
+public sealed record CallVariety(double? Club, double? Shape, double? Target)
+{
+    public static CallVariety Of(IReadOnlyList<ShotCall> calls)
+    {
+        double? Share(Func<ShotCall, object> of) =>
+            calls.Count < 2 ? null : calls.Zip(calls.Skip(1)).Count(p => !of(p.First).Equals(of(p.Second))) / (calls.Count - 1.0);
+        return new CallVariety(Share(c => c.Club), Share(c => c.Shape), Share(c => c.Target));
+    }
+}
+
+/// <summary>Lists of called shots: the same for the same seed, everywhere and always.</summary>
+public static class ShotCalls
+{
+    private const int MostSteps = 20_000;
+    private const int MostTries = 50;
+
+    /// <summary>
+    /// So many calls from all combinations. No two neighbours with one club where there are two or more; clubs, and shapes,
+    /// within one of each other in count; no call twice until the combinations run out. Each list needs at least one entry.
+    /// </summary>
+    public static IReadOnlyList<ShotCall> Draw(
+        IReadOnlyList<Club> clubs, IReadOnlyList<ShotShape> shapes, IReadOnlyList<ShotHeight> heights, IReadOnlyList<string> targets,
+        int count, ulong seed)
+    {
+        var all = (from club in clubs from shape in shapes from height in heights from target in targets select new ShotCall(club, shape, height, target)).ToList();
+        for (var attempt = 0; attempt < MostTries; attempt++)
+        {
+            var steps = 0;
+            var drawn = new List<ShotCall>(count);
+            if (Extend(drawn, all, clubs.Count, shapes.Count, count, new SplitMix64(seed + ((ulong)attempt << 32)), ref steps)) return drawn;
+        }
+
+        throw new InvalidOperationException("No list of calls satisfies every rule.");
+    }
+
+    /// <summary>A declared pattern, so many times over: two fades, two draws, five times over is 20 balls. Clubs change with each run.</summary>
+    public static IReadOnlyList<ShotCall> FromPattern(
+        IReadOnlyList<PatternStep> pattern, IReadOnlyList<Club> clubs, IReadOnlyList<ShotHeight> heights, IReadOnlyList<string> targets, int times, ulong seed)
+    {
+        var runs = Enumerable.Repeat(pattern, times).SelectMany(p => p).ToList();
+        var bases = Draw(clubs, [ShotShape.Straight], heights, targets, runs.Count, seed);
+        return [.. runs.Zip(bases).SelectMany(run => Enumerable.Repeat(run.Second with { Shape = run.First.Shape }, run.First.Balls))];
+    }
+
+    /// <summary>Adds calls one by one and takes them back where no call can follow.</summary>
+    private static bool Extend(List<ShotCall> drawn, List<ShotCall> all, int clubs, int shapes, int count, SplitMix64 random, ref int steps)
+    {
+        if (drawn.Count == count) return true;
+        if (++steps > MostSteps) return false;
+        var roundOfClubs = drawn.Skip(drawn.Count / clubs * clubs).Select(c => c.Club).ToHashSet();
+        var roundOfShapes = drawn.Skip(drawn.Count / shapes * shapes).Select(c => c.Shape).ToHashSet();
+        var spent = drawn.Skip(drawn.Count / all.Count * all.Count).ToHashSet();
+        var candidates = all.Where(c => !roundOfClubs.Contains(c.Club) && !roundOfShapes.Contains(c.Shape) && !spent.Contains(c)
+            && (clubs == 1 || drawn.Count == 0 || drawn[^1].Club != c.Club)).ToList();
+        while (candidates.Count > 0)
+        {
+            var chosen = random.NextInt(candidates.Count);
+            drawn.Add(candidates[chosen]);
+            candidates.RemoveAt(chosen);
+            if (Extend(drawn, all, clubs, shapes, count, random, ref steps)) return true;
+            drawn.RemoveAt(drawn.Count - 1);
+        }
+
+        return false;
+    }
+}

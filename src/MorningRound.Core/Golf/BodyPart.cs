@@ -1,0 +1,57 @@
+using MorningRound.Core.Validation;
+
+namespace MorningRound.Core.Golf;
+
+/// <summary>Where it can hurt.</summary>
+public enum BodyPart
+{
+    Neck,
+    Shoulder,
+    Elbow,
+    WristOrHand,
+    UpperBack,
+    LowerBack,
+    Hip,
+    Knee,
+    AnkleOrFoot,
+
+    /// <summary>None of those; the student says where.</summary>
+    AnotherPart,
+}
+
+/// <summary>The lead side is the one nearer the target: the left of a right-handed player.</summary>
+public enum BodySide
+{
+    Lead,
+    Trail,
+}
+
+public static class BodyParts
+{
+    /// <summary>Whether there is one on the lead and one on the trail side.</summary>
+    public static bool IsPaired(this BodyPart part) =>
+        part is not (BodyPart.Neck or BodyPart.UpperBack or BodyPart.LowerBack or BodyPart.AnotherPart);
+
+    /// <summary>Paired parts need a side, the others have none.</summary>
+    public static FieldErrors RequireSide(this FieldErrors errors, BodyPart part, BodySide? side, string path) =>
+        errors.Require(part.IsPaired() == side.HasValue, path,
+            part.IsPaired() ? "Say whether it is the lead or the trail side." : "This part has no lead or trail side.");
+
+    /// <summary>A part as it is said: "trail wrist or hand".</summary>
+    public static string InWords(BodyPart part, BodySide? side)
+    {
+        var name = part switch
+        {
+            BodyPart.WristOrHand => "wrist or hand",
+            BodyPart.UpperBack => "upper back",
+            BodyPart.LowerBack => "lower back",
+            BodyPart.AnkleOrFoot => "ankle or foot",
+            BodyPart.AnotherPart => "another part",
+            _ => part.ToString().ToLowerInvariant(),
+        };
+        return side switch { BodySide.Lead => $"lead {name}", BodySide.Trail => $"trail {name}", _ => name };
+    }
+}
+
+/// <summary>A part of the body that hurts and that nobody has cleared.</summary>
+public sealed record HurtPart(BodyPart Part, BodySide? Side);

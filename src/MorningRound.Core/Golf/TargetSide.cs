@@ -1,0 +1,7 @@
+namespace MorningRound.Core.Golf;
+
+public enum TargetSide
+{
+    Left,
+    Right,
+}

@@ -1,0 +1,177 @@
+using MorningRound.Core.Calendar;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Statistics;
+using MorningRound.Core.Weeks;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Drills;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Places;
+using MorningRound.Server.Plans;
+using MorningRound.Server.Sessions;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
+using MorningRound.Server.Weeks;
+
+namespace MorningRound.Demo;
+
+/// <summary>
+/// Lays out the demo academy: twelve weeks of plans set, published and practised that lead up to today. It goes through the
+/// same books as the real thing, with a clock that it turns itself, and draws everything from one seed.
+/// </summary>
+internal sealed class DemoHistory
+{
+    private const string TimeZone = "UTC";
+    private const ulong Seed = 20260504;
+
+    private readonly MorningRoundDb _db;
+    private readonly DateOnly _today;
+    private readonly TurnedClock _clock;
+    private readonly StudentService _students;
+    private readonly StudentFileService _files;
+    private readonly PlaceService _places;
+    private readonly DrillService _drills;
+    private readonly PlanService _plans;
+    private readonly WeekService _weeks;
+    private readonly SessionLogService _logs;
+    private readonly SplitMix64 _random = new(Seed);
+    private readonly Dictionary<string, Guid> _planIds = [];
+    private readonly Caller _coach = new(Guid.CreateVersion7(), AcademyRole.Owner, null, TimeZone, Guid.CreateVersion7());
+
+    public DemoHistory(MorningRoundDb db, DomainClock clock)
+    {
+        _db = db;
+        _today = clock.Today(TimeZone);
+        _clock = new TurnedClock(clock);
+        _students = new StudentService(db);
+        _files = new StudentFileService(db, _clock);
+        _places = new PlaceService(db, _clock);
+        _drills = new DrillService(db, _clock, _files);
+        _plans = new PlanService(db, _clock);
+        var pain = new PainService(db);
+        var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain));
+        _logs = new SessionLogService(db, _clock, new HomeworkService(db, _clock));
+        _weeks = new WeekService(db, _clock, _students, _files, contexts, pain, _logs);
+    }
+
+    private IsoWeek ThisWeek => IsoWeek.Of(_today);
+
+    /// <summary>Makes everything in one transaction: an interrupted start leaves nothing behind.</summary>
+    public async Task LayOutAsync(CancellationToken cancel)
+    {
+        await using var transaction = await _db.Database.BeginTransactionAsync(cancel);
+        _db.Academies.Add(new Academy { Id = _coach.AcademyId, Name = DemoSquad.AcademyName, TimeZone = TimeZone, DemoDay = _today });
+        AddAccount(DemoSquad.Coach, AcademyRole.Owner, null, _coach.AccountId);
+        await _db.SaveChangesAsync(cancel);
+        _clock.Turn(ThisWeek.Plus(-12).Monday, 9);
+        await _drills.SetUpAsync(_coach.AcademyId, cancel);
+        await _places.ImportAsync(_coach, DemoPlaces.On(ThisWeek.Plus(-12).Monday), cancel);
+        foreach (var (title, plan) in DemoSquad.Plans)
+        {
+            _planIds[title] = Guid.CreateVersion7();
+            await _plans.SaveAsync(_coach, _planIds[title], plan, RowVersion.New, cancel);
+        }
+
+        foreach (var student in DemoSquad.Students) await LayOutAsync(student, cancel);
+        await transaction.CommitAsync(cancel);
+        _db.ChangeTracker.Clear();
+    }
+
+    private async Task LayOutAsync(DemoStudent student, CancellationToken cancel)
+    {
+        var id = Guid.CreateVersion7();
+        var input = new StudentInput { Name = student.Name, Hand = student.Hand, Level = student.Level, CoachNote = student.Note };
+        await _students.SaveAsync(_coach, id, input, RowVersion.New, cancel);
+        if (student.Usual.Count > 0) AddAccount(student.Name, AcademyRole.Student, id, Guid.CreateVersion7());
+        await _db.SaveChangesAsync(cancel);
+        // The file is that of today: what has happened in it must not lie ahead of the clock.
+        _clock.Turn(_today, 7);
+        await _files.SaveAsync(_coach, id, DemoFiles.Of(student.Name, _today), new RowVersion(0), cancel);
+
+        for (var back = student.FirstWeek; back >= student.LastWeek; back--) await LayOutWeekAsync(student, id, back, cancel);
+    }
+
+    private async Task LayOutWeekAsync(DemoStudent student, Guid id, int back, CancellationToken cancel)
+    {
+        var week = ThisWeek.Plus(-back);
+        _clock.Turn(week.Monday.AddDays(-1), 18);
+        var set = new List<(Guid Id, DateOnly Practised, SessionPlan Plan, bool IsAnyDay)>();
+        foreach (var usual in WithSomethingForToday(student, back))
+        {
+            var day = usual.Day is { } offset ? week.Monday.AddDays(offset) : (DateOnly?)null;
+            var assignment = Guid.CreateVersion7();
+            await _weeks.SaveAsync(_coach, assignment, new AssignmentInput
+            {
+                StudentId = id,
+                PlanId = _planIds[usual.Plan],
+                Week = week.ToString(),
+                Day = day,
+                Requirement = usual.Requirement,
+            }, RowVersion.New, cancel);
+            set.Add((assignment, day ?? week.Monday.AddDays(_random.NextInt(7)), DemoSquad.Plans[usual.Plan], day is null));
+        }
+
+        await _weeks.PublishAsync(_coach, id, week, cancel);
+        _db.ChangeTracker.Clear();
+        foreach (var (assignment, practised, plan, isAnyDay) in set.OrderBy(s => s.Practised))
+        {
+            if (student.AwayWeeks.Contains(back))
+                await _weeks.ExcuseAsync(_coach, assignment, Excuse.Away, new RowVersion(2), cancel);
+            else if (practised < _today && !(isAnyDay && back == 0) && _random.NextDouble() < student.Diligence)
+                await PractiseAsync(student, id, assignment, plan, practised, back, cancel);
+            _db.ChangeTracker.Clear();
+        }
+    }
+
+    /// <summary>Whoever signs in as the student finds something to practise today, whatever day of the week it is.</summary>
+    private IEnumerable<UsualSession> WithSomethingForToday(DemoStudent student, int back)
+    {
+        var weekday = _today.DayNumber - ThisWeek.Monday.DayNumber;
+        if (student.Name != DemoSquad.SignedInStudent || back > 0 || student.Usual.Any(u => u.Day == weekday)) return student.Usual;
+        return student.Usual.Select((u, i) => i == 0 ? u with { Day = weekday } : u);
+    }
+
+    private async Task PractiseAsync(
+        DemoStudent student, Guid id, Guid assignment, SessionPlan plan, DateOnly day, int back, CancellationToken cancel)
+    {
+        // Pain ended one of the hurt student's sessions last week; the tee line has to show it.
+        var hurts = student.Name == DemoSquad.HurtStudent && back == 1;
+        var began = new DateTimeOffset(day.ToDateTime(new TimeOnly(7 + _random.NextInt(10), 5 * _random.NextInt(12))), TimeSpan.Zero);
+        var drills = await _logs.DrillsAsync(_coach, assignment, cancel);
+        var entries = new DemoSession(plan, drills, began, student, _random, hurts, weeksAgo: back).Entries();
+        _clock.Turn(entries[^1].At);
+        var caller = _coach with { Role = AcademyRole.Student, StudentId = id };
+        await _logs.AppendAsync(caller, Guid.CreateVersion7(), new AppendInput { AssignmentId = assignment, AccountId = caller.AccountId, Entries = entries }, cancel);
+    }
+
+    private void AddAccount(string name, AcademyRole role, Guid? studentId, Guid accountId)
+    {
+        // No password: these people can only come in by the demo's own buttons.
+        var address = $"{name.ToLowerInvariant().Replace(' ', '.')}@osier-island.example";
+        _db.Users.Add(new Account
+        {
+            Id = accountId,
+            AcademyId = _coach.AcademyId,
+            Role = role,
+            StudentId = studentId,
+            Name = name,
+            Email = address,
+            UserName = address,
+            NormalizedEmail = address.ToUpperInvariant(),
+            NormalizedUserName = address.ToUpperInvariant(),
+            SecurityStamp = Guid.NewGuid().ToString(),
+        });
+    }
+
+    /// <summary>A clock that stands where the history has come to.</summary>
+    private sealed class TurnedClock(TimeProvider real) : DomainClock(real, TimeSpan.Zero)
+    {
+        private DateTimeOffset _now = real.GetUtcNow();
+
+        public void Turn(DateOnly day, int hour) => _now = new DateTimeOffset(day.ToDateTime(new TimeOnly(hour, 0)), TimeSpan.Zero);
+
+        public void Turn(DateTimeOffset now) => _now = now;
+
+        public override DateTimeOffset GetUtcNow() => _now;
+    }
+}

@@ -1,0 +1,52 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Golf;
+using MorningRound.Server.Storage;
+
+namespace MorningRound.Server.Drills;
+
+/// <summary>A drill of the shelf.</summary>
+public sealed class DrillRow : IRemovableRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid Id { get; init; }
+
+    public required string Name { get; set; }
+
+    public Area Area { get; set; }
+
+    public required Drill Document { get; set; }
+
+    public DateTimeOffset UpdatedAt { get; set; }
+
+    /// <summary>Set when the drill was taken off the shelf; plans and logs keep their own copies.</summary>
+    public DateTimeOffset? RemovedAt { get; set; }
+
+    public int Version { get; set; }
+}
+
+internal sealed class DrillMapping : IEntityTypeConfiguration<DrillRow>
+{
+    internal static DocumentFormat<Drill> Format { get; } = new("drill");
+
+    public void Configure(EntityTypeBuilder<DrillRow> builder)
+    {
+        builder.ToTable("drills");
+        builder.HasKey(d => new { d.AcademyId, d.Id });
+        builder.HasOne<Academy>().WithMany().HasForeignKey(d => d.AcademyId);
+        builder.Property(d => d.Name).HasMaxLength(DrillRules.LongestName);
+        builder.Property(d => d.Document).IsDocument(Format);
+        builder.Property(d => d.Version).IsConcurrencyToken();
+        builder.HasIndex(d => new { d.AcademyId, d.Area });
+    }
+}
+
+internal static class DrillSets
+{
+    extension(MorningRoundDb db)
+    {
+        public DbSet<DrillRow> Drills => db.Set<DrillRow>();
+    }
+}

@@ -1,0 +1,92 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using MorningRound.Core.Places;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
+
+namespace MorningRound.Server.Places;
+
+/// <summary>The grounds of an academy. Everybody in it may read them, coaches change them.</summary>
+public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
+{
+    public async Task<IReadOnlyList<PlaceView>> ListAsync(Caller caller, CancellationToken cancel) =>
+        [.. (await Rows(caller).AsNoTracking().ToListAsync(cancel)).Select(ViewOf).OrderBy(p => p.Place.Kind).ThenBy(p => p.Place.Name, StringComparer.Ordinal)];
+
+    public async Task<PlaceView> GetAsync(Caller caller, Guid id, CancellationToken cancel) =>
+        ViewOf(await Rows(caller).AsNoTracking().SingleOrDefaultAsync(p => p.Id == id, cancel) ?? throw ApiProblemException.NotFound("place"));
+
+    public async Task<PlaceView> SaveAsync(Caller caller, Guid id, Place place, RowVersion expected, CancellationToken cancel)
+    {
+        var known = await Rows(caller).Select(p => p.Id).ToListAsync(cancel);
+        // A place is checked as the only one of a file, so that saving and importing refuse the same things in the same words.
+        var errors = PlaceFile.Of([new ListedPlace { Id = id, Place = place }]).Check(known, clock.Today(caller.TimeZone))
+            .Select(e => e with { Path = e.Path.Replace("places[0].place.", "", StringComparison.Ordinal).Replace("places[0].", "", StringComparison.Ordinal) }).ToList();
+        if (errors.Count > 0) throw ApiProblemException.Invalid(errors);
+
+        return ViewOf(await db.SaveAsync(expected, Guarded(caller, id, cancel) with
+        {
+            Create = () => Task.FromResult(new PlaceRow { AcademyId = caller.AcademyId, Id = id, Document = place }),
+            IsSame = row => StoredDocuments.Same(row.Document, place),
+            Change = row => row.Document = place,
+        }, cancel));
+    }
+
+    /// <summary>Takes a place off the list, and the walks to it.</summary>
+    public async Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel)
+    {
+        List<PlaceRow> rows = [];
+        await db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel) with
+        {
+            Find = async () => (rows = await Rows(caller).ToListAsync(cancel)).SingleOrDefault(p => p.Id == id),
+            Change = _ =>
+            {
+                foreach (var other in rows.Where(p => p.Document.Walks.Any(w => w.Place == id)))
+                {
+                    other.Document = other.Document with { Walks = [.. other.Document.Walks.Where(w => w.Place != id)] };
+                    other.Version++;
+                }
+            },
+        }, cancel);
+    }
+
+    private GuardedRow<PlaceRow> Guarded(Caller caller, Guid id, CancellationToken cancel) => new()
+    {
+        What = "place",
+        Find = () => Rows(caller).SingleOrDefaultAsync(p => p.Id == id, cancel),
+        View = row => Task.FromResult<object>(ViewOf(row)),
+    };
+
+    public async Task<PlaceFile> ExportAsync(Caller caller, CancellationToken cancel) =>
+        PlaceFile.Of([.. (await ListAsync(caller, cancel)).Select(p => new ListedPlace { Id = p.Id, Place = p.Place })]);
+
+    /// <summary>Takes over all places of a file, or none: one error anywhere imports nothing.</summary>
+    public async Task<ImportView> ImportAsync(Caller caller, PlaceFile file, CancellationToken cancel)
+    {
+        var rows = await Rows(caller).ToDictionaryAsync(p => p.Id, cancel);
+        var errors = file.Check(rows.Keys, clock.Today(caller.TimeZone));
+        if (errors.Count > 0) throw ApiProblemException.Invalid(errors);
+        var (added, changed) = (0, 0);
+        foreach (var listed in file.Places)
+        {
+            if (!rows.TryGetValue(listed.Id, out var row))
+            {
+                db.Places.Add(new PlaceRow { AcademyId = caller.AcademyId, Id = listed.Id, Document = listed.Place, Version = 1 });
+                added++;
+            }
+            else if (!StoredDocuments.Same(row.Document, listed.Place))
+            {
+                row.Document = listed.Place;
+                row.Version++;
+                changed++;
+            }
+        }
+
+        if (!await db.SavedAsync(cancel)) return await ImportAsync(caller, file, cancel);
+        return new ImportView(added, changed, file.Places.Count - added - changed);
+    }
+
+    private IQueryable<PlaceRow> Rows(Caller caller) => db.Places.Where(p => p.AcademyId == caller.AcademyId);
+
+    private static PlaceView ViewOf(PlaceRow row) => new(row.Id, row.Version, row.Document);
+}

@@ -1,0 +1,165 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Trimming;
+using MorningRound.Core.Sessions;
+using MorningRound.Core.Weeks;
+using MorningRound.Server.Plans;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
+
+namespace MorningRound.Server.Sessions;
+
+/// <summary>A plan in one student's week. What lists and figures need of it stands in columns, so that they unpack no plan.</summary>
+public sealed class AssignmentRow : IVersionedRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid Id { get; init; }
+
+    public Guid StudentId { get; init; }
+
+    /// <summary>The plan it was set from; none for practice that nobody set. The text that counts is the copy in <see cref="Document"/>.</summary>
+    public Guid? PlanId { get; set; }
+
+    public DateOnly Monday { get; set; }
+
+    /// <summary>None for "any day".</summary>
+    public DateOnly? Day { get; set; }
+
+    public Requirement Requirement { get; set; }
+
+    /// <summary>The plan as it was when it was set, and from publishing on as it was published.</summary>
+    public required SessionPlan Document { get; set; }
+
+    /// <summary>None while it is a draft that only coaches see.</summary>
+    public DateTimeOffset? PublishedAt { get; set; }
+
+    /// <summary>Set when something changed after publishing, so that the student is told.</summary>
+    public DateTimeOffset? ChangedAt { get; set; }
+
+    /// <summary>
+    /// When the coach took it out of the week after it had been published; none otherwise. It is gone for everybody, but leaves
+    /// this trace: a phone may be practising it without a signal. What then arrives is kept as practice of the student's own.
+    /// </summary>
+    public DateTimeOffset? TakenOutAt { get; set; }
+
+    public Excuse? Excuse { get; set; }
+
+    public int Version { get; set; }
+
+    /// <summary>Planned minutes that count.</summary>
+    public int PlannedMinutes { get; set; }
+
+    /// <summary>Planned minutes of what was done.</summary>
+    public double DoneMinutes { get; set; }
+
+    /// <summary>Whether every segment that counts was done whole.</summary>
+    public bool IsWhole { get; set; }
+
+    public bool HasLog { get; set; }
+
+    public bool IsFinished { get; set; }
+
+    public bool IsTrimmed { get; set; }
+
+    public bool EndedByPain { get; set; }
+
+    /// <summary>The day it was first practised; none before that.</summary>
+    public DateOnly? PractisedOn { get; set; }
+
+    /// <summary>What a list shows of it.</summary>
+    public required SessionListing Listing { get; set; }
+
+    /// <summary>What the charts add up of it; none before it was practised.</summary>
+    public SessionFigures? Figures { get; set; }
+
+    public IList<SessionLogRow> Logs { get; } = [];
+}
+
+/// <summary>
+/// What the phone needs of an assignment beside its plan, worked out for its student when it was published: its drills with their
+/// flows, and how it is made to fit less time. Apart from the assignment, because only a session that is opened needs it.
+/// </summary>
+public sealed class PublishedSessionRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid AssignmentId { get; init; }
+
+    public required IReadOnlyList<PublishedDrill> Drills { get; init; }
+
+    public required PlanTrim Trim { get; init; }
+}
+
+internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow>, IEntityTypeConfiguration<PublishedSessionRow>
+{
+    internal static DocumentFormat<SessionListing> ListingFormat { get; } = new("session-listing");
+
+    internal static DocumentFormat<SessionFigures> FiguresFormat { get; } = new("session-figures");
+
+    internal static DocumentFormat<IReadOnlyList<PublishedDrill>> DrillsFormat { get; } = new("published-drills");
+
+    internal static DocumentFormat<PlanTrim> TrimFormat { get; } = new("plan-trim");
+
+    public void Configure(EntityTypeBuilder<PublishedSessionRow> builder)
+    {
+        builder.ToTable("published_sessions");
+        builder.HasKey(d => new { d.AcademyId, d.AssignmentId });
+        builder.HasOne<AssignmentRow>().WithOne().HasForeignKey<PublishedSessionRow>(d => new { d.AcademyId, d.AssignmentId });
+        builder.Property(d => d.Drills).IsDocument(DrillsFormat);
+        builder.Property(d => d.Trim).IsDocument(TrimFormat);
+    }
+
+    public void Configure(EntityTypeBuilder<AssignmentRow> builder)
+    {
+        builder.ToTable("assignments");
+        builder.HasKey(a => new { a.AcademyId, a.Id });
+        builder.HasOne<StudentRow>().WithMany().HasForeignKey(a => new { a.AcademyId, a.StudentId });
+        builder.HasOne<PlanRow>().WithMany().HasForeignKey(a => new { a.AcademyId, a.PlanId });
+        builder.Property(a => a.Document).IsDocument(PlanMapping.Format);
+        builder.Property(a => a.Listing).IsDocument(ListingFormat);
+        builder.Property(a => a.Figures!).IsDocument(FiguresFormat);
+        builder.Property(a => a.Version).IsConcurrencyToken();
+        builder.HasQueryFilter(a => a.TakenOutAt == null || a.Requirement == Requirement.Own);
+        builder.HasIndex(a => new { a.AcademyId, a.StudentId, a.Monday });
+        builder.HasIndex(a => new { a.AcademyId, a.Monday });
+        builder.HasIndex(a => new { a.AcademyId, a.PlanId, a.StudentId });
+    }
+}
+
+internal static class AssignmentSets
+{
+    extension(MorningRoundDb db)
+    {
+        public DbSet<AssignmentRow> Assignments => db.Set<AssignmentRow>();
+
+        public DbSet<PublishedSessionRow> PublishedSessions => db.Set<PublishedSessionRow>();
+    }
+
+    /// <summary>Assignments as lists need them: their plans are left where they are.</summary>
+    public static IQueryable<ListedAssignment> Listed(this IQueryable<AssignmentRow> rows) => rows.Select(ListedAssignment.OfRow);
+
+    /// <summary>An assignment, taken out of the week or not, locked until the transaction ends; none where there is none.</summary>
+    public static Task<AssignmentRow?> LockAssignmentAsync(this MorningRoundDb db, Guid academyId, Guid id, CancellationToken cancel) =>
+        db.Assignments
+            .FromSql($"SELECT * FROM assignments WHERE academy_id = {academyId} AND id = {id} FOR UPDATE")
+            .IgnoreQueryFilters()
+            .SingleOrDefaultAsync(cancel);
+
+    /// <summary>Notes for the list of plans that a plan was put into, moved in or taken out of a student's weeks: one statement or two.</summary>
+    public static async Task NotePlanUseAsync(this MorningRoundDb db, Guid academyId, Guid? planId, Guid studentId, CancellationToken cancel)
+    {
+        if (planId is null) return;
+        var noted = await db.Database.ExecuteSqlAsync(
+            $"""
+            INSERT INTO plan_uses (academy_id, plan_id, student_id, last_on)
+            SELECT academy_id, plan_id, student_id, max(coalesce(day, monday)) FROM assignments
+            WHERE academy_id = {academyId} AND plan_id = {planId} AND student_id = {studentId} AND taken_out_at IS NULL
+            GROUP BY academy_id, plan_id, student_id
+            ON CONFLICT (academy_id, plan_id, student_id) DO UPDATE SET last_on = excluded.last_on
+            """, cancel);
+        if (noted == 0)
+            await db.PlanUses.Where(u => u.AcademyId == academyId && u.PlanId == planId && u.StudentId == studentId).ExecuteDeleteAsync(cancel);
+    }
+}

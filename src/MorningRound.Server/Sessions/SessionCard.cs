@@ -1,0 +1,117 @@
+using MorningRound.Core.Sessions;
+using MorningRound.Core.Weeks;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Plans;
+
+namespace MorningRound.Server.Sessions;
+
+/// <summary>How much was done of something planned.</summary>
+/// <param name="PlannedMinutes">Planned minutes that count.</param>
+/// <param name="DoneMinutes">Planned minutes of what was done.</param>
+/// <param name="Fraction">0 to 1; none when nothing is left that counts.</param>
+/// <param name="DueMinutes">Of a week: minutes that were due by today; none of a session.</param>
+/// <param name="DueDoneMinutes">Of a week: what was done of those; none of a session.</param>
+public sealed record Completed(int PlannedMinutes, double DoneMinutes, double? Fraction, int? DueMinutes = null, double? DueDoneMinutes = null)
+{
+    public static Completed Of(CompletionFigures session) => new(session.PlannedMinutes, session.DoneMinutes, session.Fraction);
+
+    public static Completed Of(WeekCompletion week) => new(week.PlannedMinutes, week.DoneMinutes, week.Fraction, week.DueMinutes, week.DueDoneMinutes);
+}
+
+/// <summary>A session of a week at a glance.</summary>
+public sealed record SessionCard : IVersioned
+{
+    public required Guid AssignmentId { get; init; }
+
+    /// <summary>The plan it was set from; none for practice that nobody set.</summary>
+    public required Guid? PlanId { get; init; }
+
+    public required int Version { get; init; }
+
+    public required string Title { get; init; }
+
+    public required string Purpose { get; init; }
+
+    public required string Week { get; init; }
+
+    /// <summary>None for "any day".</summary>
+    public required DateOnly? Day { get; init; }
+
+    public required Requirement Requirement { get; init; }
+
+    public required bool IsPublished { get; init; }
+
+    /// <summary>Whether something changed since it was published.</summary>
+    public required bool ChangedAfterPublishing { get; init; }
+
+    public required SessionStatus Status { get; init; }
+
+    public required Excuse? Excuse { get; init; }
+
+    /// <summary>How long the visit lasts, pauses included.</summary>
+    public required int Minutes { get; init; }
+
+    public required int Balls { get; init; }
+
+    public required Completed Completion { get; init; }
+
+    public required IReadOnlyList<StripSegment> Strip { get; init; }
+
+    /// <summary>The day it was first practised; none before that.</summary>
+    public required DateOnly? PractisedOn { get; init; }
+
+    /// <summary>Whether anything was practised of it.</summary>
+    public required bool HasLog { get; init; }
+
+    /// <summary>Pain that was reported in it, in words; empty where none was.</summary>
+    public required IReadOnlyList<string> Pain { get; init; }
+
+    /// <summary>Segments done by the student's word alone: ticked off in seconds, with nothing counted.</summary>
+    public required int TickedSegments { get; init; }
+
+    /// <summary>Segments done in part of which nobody knows how much.</summary>
+    public required int HowMuchUnknown { get; init; }
+
+    /// <summary>Whether it was a lesson, held by the coach.</summary>
+    public required bool IsLesson { get; init; }
+
+    /// <summary>Whether the coach had taken it out of the week by the time it arrived from a phone; it is kept as own practice.</summary>
+    public required bool KeptAfterTakenOut { get; init; }
+
+    /// <summary>Whether two devices kept it together.</summary>
+    public required bool FromTwoDevices { get; init; }
+
+    public static SessionCard Of(AssignmentRow row, DateOnly today) => Of(ListedAssignment.Of(row), today);
+
+    public static SessionCard Of(ListedAssignment row, DateOnly today)
+    {
+        var session = row.ToAssignedSession();
+        return new SessionCard
+        {
+            AssignmentId = row.Id,
+            PlanId = row.PlanId,
+            Version = row.Version,
+            Title = row.Listing.Title,
+            Purpose = row.Listing.Purpose,
+            Week = session.Week.ToString(),
+            Day = row.Day,
+            Requirement = row.Requirement,
+            IsPublished = row.PublishedAt is not null,
+            ChangedAfterPublishing = row.ChangedAt is not null,
+            Status = session.StatusOn(today),
+            Excuse = row.Excuse,
+            Minutes = row.Listing.Minutes,
+            Balls = row.Listing.Balls,
+            Completion = Completed.Of(session.Completion),
+            Strip = row.Listing.Strip,
+            PractisedOn = row.PractisedOn,
+            HasLog = row.HasLog,
+            Pain = row.Listing.Pain,
+            TickedSegments = row.Listing.TickedSegments,
+            HowMuchUnknown = row.Listing.HowMuchUnknown,
+            IsLesson = row.Listing.IsLesson,
+            KeptAfterTakenOut = row.TakenOutAt is not null,
+            FromTwoDevices = row.Listing.FromTwoDevices,
+        };
+    }
+}

@@ -1,0 +1,217 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
+
+namespace MorningRound.Server.Sessions;
+
+/// <summary>
+/// One log of an assignment. Its entries are the record; what the core makes of them is kept beside them, so that a squad can be
+/// looked at without walking every entry.
+/// </summary>
+public sealed class SessionLogRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid Id { get; init; }
+
+    public Guid StudentId { get; init; }
+
+    public Guid AssignmentId { get; init; }
+
+    /// <summary>Who keeps it.</summary>
+    public Guid AccountId { get; init; }
+
+    /// <summary>The log another device had begun and this one goes on from; none where it began by itself.</summary>
+    public Guid? ContinuesLogId { get; init; }
+
+    /// <summary>
+    /// The last entry of that log that counts for this one too; 0 where it began by itself. Its own entries are numbered from the
+    /// next on.
+    /// </summary>
+    public int ContinuesSequence { get; init; }
+
+    /// <summary>Whether a time of it had to be put right, because the phone's clock was off.</summary>
+    public bool ClockWasOff { get; set; }
+
+    /// <summary>The day it was begun, by the academy's clock.</summary>
+    public DateOnly Day { get; set; }
+
+    public DateTimeOffset? FinishedAt { get; set; }
+
+    public int LastSequence { get; set; }
+
+    /// <summary>The time of the last entry, put right; none before the first.</summary>
+    public DateTimeOffset? LastAt { get; set; }
+
+    /// <summary>Characters of the student's or coach's own words in it, which have a limit together.</summary>
+    public int TextLength { get; set; }
+
+    /// <summary>How often what was agreed in a lesson was noted.</summary>
+    public int LessonNotes { get; set; }
+
+    /// <summary>Minutes the clock ran.</summary>
+    public double Minutes { get; set; }
+
+    /// <summary>Effort as it was rated, 0 to 10; none where it was not.</summary>
+    public int? Effort { get; set; }
+
+    /// <summary>Whether the student wrote a note with the rating.</summary>
+    public bool HasNote { get; set; }
+
+    /// <summary>Whether it says anything of pain or of feeling unwell.</summary>
+    public bool HasPain { get; set; }
+
+    /// <summary>The one thing to look at first next time, where it was a lesson and one was agreed; none otherwise.</summary>
+    public string? Checkpoint { get; set; }
+
+    /// <summary>What the entries add up to.</summary>
+    public required SessionLog Log { get; set; }
+
+    /// <summary>Writes what the entries add up to, with the columns that follow from it.</summary>
+    public void Write(SessionLog log)
+    {
+        Log = log;
+        FinishedAt = log.FinishedAt;
+        Minutes = log.Spent.TotalMinutes;
+        Effort = log.Rating?.Effort;
+        HasNote = !string.IsNullOrWhiteSpace(log.Rating?.Note);
+        HasPain = log.Pain.Count + log.FollowUps.Count > 0 || log.Unwell is not null;
+        Checkpoint = string.IsNullOrWhiteSpace(log.Agreed?.Checkpoint) ? null : log.Agreed.Checkpoint;
+    }
+}
+
+/// <summary>One figure of what a log gave of one drill, so that comparable times are found without reading a log.</summary>
+public sealed class DrillMeasureRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid LogId { get; init; }
+
+    public Guid SegmentId { get; init; }
+
+    /// <summary>The name of the measure.</summary>
+    public required string Measure { get; init; }
+
+    public Guid StudentId { get; init; }
+
+    public Guid DrillId { get; init; }
+
+    /// <summary>Results with equal keys are comparable.</summary>
+    public required string ComparabilityKey { get; init; }
+
+    /// <summary>The day of the log.</summary>
+    public DateOnly Day { get; set; }
+
+    /// <summary>The value; none where nothing was attempted that could give one.</summary>
+    public double? Value { get; set; }
+
+    /// <summary>The attempts it comes from.</summary>
+    public int Attempts { get; set; }
+}
+
+/// <summary>An entry of a log.</summary>
+public sealed class SessionEntryRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid LogId { get; init; }
+
+    public int Sequence { get; init; }
+
+    /// <summary>Seconds its time was moved by to put it right. The document stays as the phone sent it.</summary>
+    public long ClockShift { get; init; }
+
+    /// <summary>The segment whose drill it is an input of; none for any other entry.</summary>
+    public Guid? DrillSegmentId { get; init; }
+
+    public required SessionEntry Document { get; init; }
+
+    /// <summary>The entry at its right time.</summary>
+    public SessionEntry PutRight() => PhoneClock.PutRight(Document, ClockShift);
+}
+
+/// <summary>An entry that came under a number another entry already had. Kept for a person to look at, never read into a log.</summary>
+public sealed class EntryConflictRow
+{
+    public Guid Id { get; init; }
+
+    public Guid AcademyId { get; init; }
+
+    public Guid LogId { get; init; }
+
+    public int Sequence { get; init; }
+
+    public DateTimeOffset ReceivedAt { get; init; }
+
+    public required SessionEntry Document { get; init; }
+}
+
+internal sealed class SessionLogMappings :
+    IEntityTypeConfiguration<SessionLogRow>, IEntityTypeConfiguration<SessionEntryRow>, IEntityTypeConfiguration<EntryConflictRow>,
+    IEntityTypeConfiguration<DrillMeasureRow>
+{
+    internal static DocumentFormat<SessionLog> Format { get; } = new("session-log");
+
+    internal static DocumentFormat<SessionEntry> EntryFormat { get; } = new("session-entry");
+
+    public void Configure(EntityTypeBuilder<DrillMeasureRow> builder)
+    {
+        builder.ToTable("drill_measures");
+        builder.HasKey(r => new { r.AcademyId, r.LogId, r.SegmentId, r.Measure });
+        builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(r => new { r.AcademyId, r.LogId });
+        builder.HasOne<StudentRow>().WithMany().HasForeignKey(r => new { r.AcademyId, r.StudentId });
+        builder.Property(r => r.Measure).HasMaxLength(60);
+        builder.Property(r => r.ComparabilityKey).HasMaxLength(32);
+        builder.HasIndex(r => new { r.AcademyId, r.StudentId, r.ComparabilityKey, r.Day });
+    }
+
+    public void Configure(EntityTypeBuilder<SessionLogRow> builder)
+    {
+        builder.ToTable("session_logs");
+        builder.HasKey(l => new { l.AcademyId, l.Id });
+        builder.HasOne<AssignmentRow>().WithMany(a => a.Logs).HasForeignKey(l => new { l.AcademyId, l.AssignmentId });
+        builder.HasOne<StudentRow>().WithMany().HasForeignKey(l => new { l.AcademyId, l.StudentId });
+        builder.HasOne<Account>().WithMany().HasForeignKey(l => l.AccountId);
+        builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(l => new { l.AcademyId, l.ContinuesLogId });
+        builder.Property(l => l.Log).IsDocument(Format);
+        builder.Property(l => l.Checkpoint).HasMaxLength(PlanRules.LongestSentence);
+        builder.HasIndex(l => new { l.AcademyId, l.StudentId, l.Day });
+        builder.HasIndex(l => new { l.AcademyId, l.StudentId }, "WithPain").HasDatabaseName("ix_session_logs_with_pain").HasFilter("has_pain");
+        builder.HasIndex(l => new { l.AcademyId, l.StudentId, l.Day }, "WithCheckpoint").HasDatabaseName("ix_session_logs_with_checkpoint").HasFilter("checkpoint IS NOT NULL");
+    }
+
+    public void Configure(EntityTypeBuilder<SessionEntryRow> builder)
+    {
+        builder.ToTable("session_entries");
+        builder.HasKey(e => new { e.AcademyId, e.LogId, e.Sequence });
+        builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(e => new { e.AcademyId, e.LogId });
+        builder.Property(e => e.Document).IsDocument(EntryFormat);
+        builder.HasIndex(e => new { e.AcademyId, e.LogId, e.DrillSegmentId }).HasFilter("drill_segment_id IS NOT NULL");
+    }
+
+    public void Configure(EntityTypeBuilder<EntryConflictRow> builder)
+    {
+        builder.ToTable("session_entry_conflicts");
+        builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(e => new { e.AcademyId, e.LogId });
+        builder.Property(e => e.Document).IsDocument(EntryFormat);
+    }
+}
+
+internal static class SessionLogSets
+{
+    extension(MorningRoundDb db)
+    {
+        public DbSet<SessionLogRow> SessionLogs => db.Set<SessionLogRow>();
+
+        public DbSet<SessionEntryRow> SessionEntries => db.Set<SessionEntryRow>();
+
+        public DbSet<EntryConflictRow> EntryConflicts => db.Set<EntryConflictRow>();
+
+        public DbSet<DrillMeasureRow> DrillMeasures => db.Set<DrillMeasureRow>();
+    }
+}

@@ -1,0 +1,46 @@
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Drills;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Places;
+using MorningRound.Server.Plans;
+using MorningRound.Server.Progress;
+using MorningRound.Server.Review;
+using MorningRound.Server.Sessions;
+using MorningRound.Server.Students;
+using MorningRound.Server.Weeks;
+
+namespace MorningRound.Server.Startup;
+
+/// <summary>The server, capability by capability.</summary>
+public static class MorningRoundServer
+{
+    /// <summary>Runs the server until it is stopped.</summary>
+    /// <param name="args">What the command line says.</param>
+    /// <param name="addServices">What a program around it adds, such as a demo.</param>
+    public static async Task RunAsync(string[] args, Action<IServiceCollection>? addServices = null)
+    {
+        var builder = WebApplication.CreateBuilder(args);
+        builder.AddMorningRound();
+        addServices?.Invoke(builder.Services);
+
+        var app = builder.Build();
+        app.UseMorningRound();
+
+        var api = app.MapGroup("/api").WithETags();
+        api.MapAccounts();
+        api.MapStudents();
+        api.MapPlaces();
+        api.MapDrills();
+        api.MapPlans();
+        api.MapWeeks();
+        api.MapSessions();
+        api.MapProgress();
+        api.MapReview();
+        app.MapHealth();
+        app.MapOpenApi().AllowAnonymous();
+        app.MapWebApplication();
+
+        await app.Services.PrepareDatabaseAsync(app.Lifetime.ApplicationStopping);
+        await app.RunAsync();
+    }
+}

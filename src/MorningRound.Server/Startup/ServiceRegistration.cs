@@ -1,0 +1,96 @@
+using System.Globalization;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.AspNetCore.HttpOverrides;
+using Microsoft.AspNetCore.ResponseCompression;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Diagnostics;
+using MorningRound.Core.Serialization;
+using MorningRound.Core.Units;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Drills;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Places;
+using MorningRound.Server.Plans;
+using MorningRound.Server.Progress;
+using MorningRound.Server.Review;
+using MorningRound.Server.Sessions;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
+using MorningRound.Server.Weeks;
+
+namespace MorningRound.Server.Startup;
+
+/// <summary>How the server is put together.</summary>
+internal static class ServiceRegistration
+{
+    public static void AddMorningRound(this WebApplicationBuilder builder)
+    {
+        var configuration = builder.Configuration;
+        var services = builder.Services;
+        builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = RequestLimits.LargestBody);
+        builder.Logging.ClearProviders().AddJsonConsole(console => console.IncludeScopes = false);
+        builder.Logging.AddFilter("Microsoft", LogLevel.Warning).AddFilter("System", LogLevel.Warning);
+
+        services.AddSingleton(TimeProvider.System);
+        services.AddSingleton(provider => ClockFrom(configuration, provider.GetRequiredService<TimeProvider>()));
+        services.AddDbContext<MorningRoundDb>(options =>
+        {
+            MorningRoundDb.Configure(options, DatabaseConnection.From(
+                configuration["MORNING_ROUND_DB"] ?? throw new InvalidOperationException("MORNING_ROUND_DB names no database.")));
+            // That somebody else was quicker is an ordinary answer (412), not an error of the server.
+            options.ConfigureWarnings(warnings => warnings.Log(
+                (RelationalEventId.CommandError, LogLevel.Debug),
+                (CoreEventId.SaveChangesFailed, LogLevel.Debug),
+                (CoreEventId.OptimisticConcurrencyException, LogLevel.Debug)));
+        });
+        services.AddOverloadProtection();
+        services.AddAccounts();
+        services.AddScoped<StudentService>().AddScoped<StudentFileService>()
+            .AddScoped<IStudentNames>(provider => provider.GetRequiredService<StudentService>());
+        services.AddScoped<PlaceService>();
+        services.AddScoped<DrillService>().AddScoped<IAcademySetUp>(provider => provider.GetRequiredService<DrillService>());
+        services.AddScoped<PlanService>().AddScoped<PlanContextService>().AddScoped<PlanWorkbenchService>();
+        services.AddScoped<SessionService>().AddScoped<SessionLogService>().AddScoped<PainService>().AddScoped<HomeworkService>()
+            .AddScoped<OwnPracticeService>().AddScoped<IPracticeHistory, PracticeHistoryService>();
+        services.AddScoped<WeekService>();
+        services.AddScoped<ProgressService>();
+        services.AddScoped<TeeLineService>();
+
+        services.Configure<JsonOptions>(options => CoreJson.ApplyToOutside(options.SerializerOptions));
+        services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
+        services.AddProblemDetails(options => options.CustomizeProblemDetails = ProblemExceptionHandler.Complete);
+        services.AddExceptionHandler<ProblemExceptionHandler>();
+        services.AddOpenApi(OpenApiShapes.Describe);
+        services.AddHealthChecks().AddDbContextCheck();
+        services.AddResponseCompression(options =>
+        {
+            options.EnableForHttps = true;
+            options.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "application/problem+json", "image/svg+xml"];
+        });
+        services.Configure<ForwardedHeadersOptions>(options =>
+            // Only a proxy on this machine is believed, which is the framework's default; see docs/https.md.
+            options.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto | ForwardedHeaders.XForwardedHost);
+    }
+
+    public static void UseMorningRound(this WebApplication app)
+    {
+        app.UseForwardedHeaders();
+        app.UseRequestLog();
+        app.UseSecurityHeaders();
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.UseResponseCompression();
+        app.UseWebFiles();
+        app.UseSameSiteWritesOnly();
+        app.UseRateLimiter();
+        app.UseAuthentication();
+        app.UseAuthorization();
+    }
+
+    private static DomainClock ClockFrom(IConfiguration configuration, TimeProvider real) =>
+        configuration["MORNING_ROUND_TODAY"] is not { Length: > 0 } text
+            ? new DomainClock(real, TimeSpan.Zero)
+            : DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
+                ? DomainClock.StartingOn(day, real)
+                : throw new InvalidOperationException($"MORNING_ROUND_TODAY is not a day such as 2026-05-04: {text}");
+}

@@ -1,0 +1,58 @@
+using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+
+namespace MorningRound.Server.Storage;
+
+/// <summary>What somebody may do inside their academy. An owner is a coach who may also invite coaches.</summary>
+public enum AcademyRole
+{
+    Owner,
+    Coach,
+    Student,
+}
+
+/// <summary>Somebody who can sign in.</summary>
+public sealed class Account : IdentityUser<Guid>
+{
+    public Guid AcademyId { get; set; }
+
+    public AcademyRole Role { get; set; }
+
+    public required string Name { get; set; }
+
+    /// <summary>The student this account belongs to; none for coaches.</summary>
+    public Guid? StudentId { get; set; }
+}
+
+/// <summary>A school of golf: the wall behind which everything of one academy lies.</summary>
+public sealed class Academy
+{
+    public Guid Id { get; init; }
+
+    public required string Name { get; set; }
+
+    /// <summary>The IANA name of the zone that decides which day it is.</summary>
+    public required string TimeZone { get; set; }
+
+    /// <summary>The day the demo's history was laid out for; none in a real academy.</summary>
+    public DateOnly? DemoDay { get; init; }
+}
+
+internal sealed class AccountMappings : IEntityTypeConfiguration<Account>, IEntityTypeConfiguration<Academy>
+{
+    public void Configure(EntityTypeBuilder<Account> builder)
+    {
+        builder.ToTable("accounts");
+        builder.Property(a => a.Name).HasMaxLength(120);
+        builder.HasOne<Academy>().WithMany().HasForeignKey(a => a.AcademyId);
+        builder.HasIndex(a => new { a.AcademyId, a.StudentId }).IsUnique();
+    }
+
+    public void Configure(EntityTypeBuilder<Academy> builder)
+    {
+        builder.ToTable("academies");
+        builder.Property(a => a.Name).HasMaxLength(120);
+        builder.Property(a => a.TimeZone).HasMaxLength(64);
+    }
+}

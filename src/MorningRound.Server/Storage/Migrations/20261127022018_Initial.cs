@@ -1,0 +1,751 @@
+﻿using System;
+using Microsoft.EntityFrameworkCore.Migrations;
+using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
+
+#nullable disable
+
+namespace MorningRound.Server.Storage.Migrations
+{
+    /// <inheritdoc />
+    public partial class Initial : Migration
+    {
+        /// <inheritdoc />
+        protected override void Up(MigrationBuilder migrationBuilder)
+        {
+            migrationBuilder.CreateTable(
+                name: "academies",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    name = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    time_zone = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false),
+                    demo_day = table.Column<DateOnly>(type: "date", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_academies", x => x.id);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "data_protection_keys",
+                columns: table => new
+                {
+                    id = table.Column<int>(type: "integer", nullable: false)
+                        .Annotation("Npgsql:ValueGenerationStrategy", NpgsqlValueGenerationStrategy.IdentityByDefaultColumn),
+                    friendly_name = table.Column<string>(type: "text", nullable: true),
+                    xml = table.Column<string>(type: "text", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_data_protection_keys", x => x.id);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "drills",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    name = table.Column<string>(type: "character varying(80)", maxLength: 80, nullable: false),
+                    area = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false),
+                    updated_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    removed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_drills", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_drills_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "places",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_places", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_places_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "plans",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    title = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false),
+                    listing = table.Column<string>(type: "jsonb", nullable: false),
+                    purpose = table.Column<string>(type: "character varying(400)", maxLength: 400, nullable: false),
+                    areas = table.Column<string[]>(type: "text[]", nullable: false),
+                    minutes = table.Column<int>(type: "integer", nullable: false),
+                    is_homework = table.Column<bool>(type: "boolean", nullable: false),
+                    updated_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    removed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_plans", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_plans_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "students",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    name = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    hand = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    level = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    coach_note = table.Column<string>(type: "text", nullable: false),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_students", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_students_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "accounts",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    role = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    name = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    user_name = table.Column<string>(type: "character varying(256)", maxLength: 256, nullable: true),
+                    normalized_user_name = table.Column<string>(type: "character varying(256)", maxLength: 256, nullable: true),
+                    email = table.Column<string>(type: "character varying(256)", maxLength: 256, nullable: true),
+                    normalized_email = table.Column<string>(type: "character varying(256)", maxLength: 256, nullable: true),
+                    email_confirmed = table.Column<bool>(type: "boolean", nullable: false),
+                    password_hash = table.Column<string>(type: "text", nullable: true),
+                    security_stamp = table.Column<string>(type: "text", nullable: true),
+                    concurrency_stamp = table.Column<string>(type: "text", nullable: true),
+                    phone_number = table.Column<string>(type: "text", nullable: true),
+                    phone_number_confirmed = table.Column<bool>(type: "boolean", nullable: false),
+                    two_factor_enabled = table.Column<bool>(type: "boolean", nullable: false),
+                    lockout_end = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    lockout_enabled = table.Column<bool>(type: "boolean", nullable: false),
+                    access_failed_count = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_accounts", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_accounts_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_accounts_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "assignments",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    plan_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    monday = table.Column<DateOnly>(type: "date", nullable: false),
+                    day = table.Column<DateOnly>(type: "date", nullable: true),
+                    requirement = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false),
+                    published_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    changed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    taken_out_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    excuse = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: true),
+                    version = table.Column<int>(type: "integer", nullable: false),
+                    planned_minutes = table.Column<int>(type: "integer", nullable: false),
+                    done_minutes = table.Column<double>(type: "double precision", nullable: false),
+                    is_whole = table.Column<bool>(type: "boolean", nullable: false),
+                    has_log = table.Column<bool>(type: "boolean", nullable: false),
+                    is_finished = table.Column<bool>(type: "boolean", nullable: false),
+                    is_trimmed = table.Column<bool>(type: "boolean", nullable: false),
+                    ended_by_pain = table.Column<bool>(type: "boolean", nullable: false),
+                    practised_on = table.Column<DateOnly>(type: "date", nullable: true),
+                    listing = table.Column<string>(type: "jsonb", nullable: false),
+                    figures = table.Column<string>(type: "jsonb", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_assignments", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_assignments_plans_academy_id_plan_id",
+                        columns: x => new { x.academy_id, x.plan_id },
+                        principalTable: "plans",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_assignments_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "invitations",
+                columns: table => new
+                {
+                    token_hash = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false),
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    role = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    expires_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    used_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_invitations", x => x.token_hash);
+                    table.ForeignKey(
+                        name: "fk_invitations_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_invitations_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "plan_uses",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    plan_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    last_on = table.Column<DateOnly>(type: "date", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_plan_uses", x => new { x.academy_id, x.plan_id, x.student_id });
+                    table.ForeignKey(
+                        name: "fk_plan_uses_plans_academy_id_plan_id",
+                        columns: x => new { x.academy_id, x.plan_id },
+                        principalTable: "plans",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_plan_uses_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "student_files",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_student_files", x => new { x.academy_id, x.student_id });
+                    table.ForeignKey(
+                        name: "fk_student_files_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "account_claims",
+                columns: table => new
+                {
+                    id = table.Column<int>(type: "integer", nullable: false)
+                        .Annotation("Npgsql:ValueGenerationStrategy", NpgsqlValueGenerationStrategy.IdentityByDefaultColumn),
+                    user_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    claim_type = table.Column<string>(type: "text", nullable: true),
+                    claim_value = table.Column<string>(type: "text", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_account_claims", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_account_claims_accounts_user_id",
+                        column: x => x.user_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "account_logins",
+                columns: table => new
+                {
+                    login_provider = table.Column<string>(type: "text", nullable: false),
+                    provider_key = table.Column<string>(type: "text", nullable: false),
+                    provider_display_name = table.Column<string>(type: "text", nullable: true),
+                    user_id = table.Column<Guid>(type: "uuid", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_account_logins", x => new { x.login_provider, x.provider_key });
+                    table.ForeignKey(
+                        name: "fk_account_logins_accounts_user_id",
+                        column: x => x.user_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "account_tokens",
+                columns: table => new
+                {
+                    user_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    login_provider = table.Column<string>(type: "text", nullable: false),
+                    name = table.Column<string>(type: "text", nullable: false),
+                    value = table.Column<string>(type: "text", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_account_tokens", x => new { x.user_id, x.login_provider, x.name });
+                    table.ForeignKey(
+                        name: "fk_account_tokens_accounts_user_id",
+                        column: x => x.user_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "sign_ins",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    ended_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_sign_ins", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_sign_ins_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "student_changes",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    fields = table.Column<string[]>(type: "text[]", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_student_changes", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_student_changes_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_student_changes_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "published_sessions",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    assignment_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    drills = table.Column<string>(type: "jsonb", nullable: false),
+                    trim = table.Column<string>(type: "jsonb", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_published_sessions", x => new { x.academy_id, x.assignment_id });
+                    table.ForeignKey(
+                        name: "fk_published_sessions_assignments_academy_id_assignment_id",
+                        columns: x => new { x.academy_id, x.assignment_id },
+                        principalTable: "assignments",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "session_logs",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    assignment_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    continues_log_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    continues_sequence = table.Column<int>(type: "integer", nullable: false),
+                    clock_was_off = table.Column<bool>(type: "boolean", nullable: false),
+                    day = table.Column<DateOnly>(type: "date", nullable: false),
+                    finished_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    last_sequence = table.Column<int>(type: "integer", nullable: false),
+                    last_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    text_length = table.Column<int>(type: "integer", nullable: false),
+                    lesson_notes = table.Column<int>(type: "integer", nullable: false),
+                    minutes = table.Column<double>(type: "double precision", nullable: false),
+                    effort = table.Column<int>(type: "integer", nullable: true),
+                    has_note = table.Column<bool>(type: "boolean", nullable: false),
+                    has_pain = table.Column<bool>(type: "boolean", nullable: false),
+                    checkpoint = table.Column<string>(type: "character varying(400)", maxLength: 400, nullable: true),
+                    log = table.Column<string>(type: "jsonb", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_session_logs", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_session_logs_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_session_logs_assignments_academy_id_assignment_id",
+                        columns: x => new { x.academy_id, x.assignment_id },
+                        principalTable: "assignments",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_session_logs_session_logs_academy_id_continues_log_id",
+                        columns: x => new { x.academy_id, x.continues_log_id },
+                        principalTable: "session_logs",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_session_logs_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "drill_measures",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    log_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    segment_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    measure = table.Column<string>(type: "character varying(60)", maxLength: 60, nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    drill_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    comparability_key = table.Column<string>(type: "character varying(32)", maxLength: 32, nullable: false),
+                    day = table.Column<DateOnly>(type: "date", nullable: false),
+                    value = table.Column<double>(type: "double precision", nullable: true),
+                    attempts = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_drill_measures", x => new { x.academy_id, x.log_id, x.segment_id, x.measure });
+                    table.ForeignKey(
+                        name: "fk_drill_measures_session_logs_academy_id_log_id",
+                        columns: x => new { x.academy_id, x.log_id },
+                        principalTable: "session_logs",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_drill_measures_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "session_entries",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    log_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    sequence = table.Column<int>(type: "integer", nullable: false),
+                    clock_shift = table.Column<long>(type: "bigint", nullable: false),
+                    drill_segment_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    document = table.Column<string>(type: "jsonb", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_session_entries", x => new { x.academy_id, x.log_id, x.sequence });
+                    table.ForeignKey(
+                        name: "fk_session_entries_session_logs_academy_id_log_id",
+                        columns: x => new { x.academy_id, x.log_id },
+                        principalTable: "session_logs",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "session_entry_conflicts",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    log_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    sequence = table.Column<int>(type: "integer", nullable: false),
+                    received_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_session_entry_conflicts", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_session_entry_conflicts_session_logs_academy_id_log_id",
+                        columns: x => new { x.academy_id, x.log_id },
+                        principalTable: "session_logs",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_account_claims_user_id",
+                table: "account_claims",
+                column: "user_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_account_logins_user_id",
+                table: "account_logins",
+                column: "user_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_accounts_academy_id_student_id",
+                table: "accounts",
+                columns: new[] { "academy_id", "student_id" },
+                unique: true);
+
+            migrationBuilder.CreateIndex(
+                name: "ix_accounts_normalized_email",
+                table: "accounts",
+                column: "normalized_email");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_accounts_normalized_user_name",
+                table: "accounts",
+                column: "normalized_user_name",
+                unique: true);
+
+            migrationBuilder.CreateIndex(
+                name: "ix_assignments_academy_id_monday",
+                table: "assignments",
+                columns: new[] { "academy_id", "monday" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_assignments_academy_id_plan_id_student_id",
+                table: "assignments",
+                columns: new[] { "academy_id", "plan_id", "student_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_assignments_academy_id_student_id_monday",
+                table: "assignments",
+                columns: new[] { "academy_id", "student_id", "monday" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_drill_measures_academy_id_student_id_comparability_key_day",
+                table: "drill_measures",
+                columns: new[] { "academy_id", "student_id", "comparability_key", "day" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_drills_academy_id_area",
+                table: "drills",
+                columns: new[] { "academy_id", "area" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_invitations_academy_id_student_id",
+                table: "invitations",
+                columns: new[] { "academy_id", "student_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_plan_uses_academy_id_student_id",
+                table: "plan_uses",
+                columns: new[] { "academy_id", "student_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_plans_academy_id_updated_at",
+                table: "plans",
+                columns: new[] { "academy_id", "updated_at" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_session_entries_academy_id_log_id_drill_segment_id",
+                table: "session_entries",
+                columns: new[] { "academy_id", "log_id", "drill_segment_id" },
+                filter: "drill_segment_id IS NOT NULL");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_session_entry_conflicts_academy_id_log_id",
+                table: "session_entry_conflicts",
+                columns: new[] { "academy_id", "log_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_session_logs_academy_id_assignment_id",
+                table: "session_logs",
+                columns: new[] { "academy_id", "assignment_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_session_logs_academy_id_continues_log_id",
+                table: "session_logs",
+                columns: new[] { "academy_id", "continues_log_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_session_logs_academy_id_student_id_day",
+                table: "session_logs",
+                columns: new[] { "academy_id", "student_id", "day" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_session_logs_account_id",
+                table: "session_logs",
+                column: "account_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_session_logs_with_checkpoint",
+                table: "session_logs",
+                columns: new[] { "academy_id", "student_id", "day" },
+                filter: "checkpoint IS NOT NULL");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_session_logs_with_pain",
+                table: "session_logs",
+                columns: new[] { "academy_id", "student_id" },
+                filter: "has_pain");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_sign_ins_account_id",
+                table: "sign_ins",
+                column: "account_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_student_changes_academy_id_student_id_at",
+                table: "student_changes",
+                columns: new[] { "academy_id", "student_id", "at" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_student_changes_account_id",
+                table: "student_changes",
+                column: "account_id");
+        }
+
+        /// <inheritdoc />
+        protected override void Down(MigrationBuilder migrationBuilder)
+        {
+            migrationBuilder.DropTable(
+                name: "account_claims");
+
+            migrationBuilder.DropTable(
+                name: "account_logins");
+
+            migrationBuilder.DropTable(
+                name: "account_tokens");
+
+            migrationBuilder.DropTable(
+                name: "data_protection_keys");
+
+            migrationBuilder.DropTable(
+                name: "drill_measures");
+
+            migrationBuilder.DropTable(
+                name: "drills");
+
+            migrationBuilder.DropTable(
+                name: "invitations");
+
+            migrationBuilder.DropTable(
+                name: "places");
+
+            migrationBuilder.DropTable(
+                name: "plan_uses");
+
+            migrationBuilder.DropTable(
+                name: "published_sessions");
+
+            migrationBuilder.DropTable(
+                name: "session_entries");
+
+            migrationBuilder.DropTable(
+                name: "session_entry_conflicts");
+
+            migrationBuilder.DropTable(
+                name: "sign_ins");
+
+            migrationBuilder.DropTable(
+                name: "student_changes");
+
+            migrationBuilder.DropTable(
+                name: "student_files");
+
+            migrationBuilder.DropTable(
+                name: "session_logs");
+
+            migrationBuilder.DropTable(
+                name: "accounts");
+
+            migrationBuilder.DropTable(
+                name: "assignments");
+
+            migrationBuilder.DropTable(
+                name: "plans");
+
+            migrationBuilder.DropTable(
+                name: "students");
+
+            migrationBuilder.DropTable(
+                name: "academies");
+        }
+    }
+}

@@ -1,0 +1,73 @@
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Validation;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
+
+namespace MorningRound.Server.Students;
+
+/// <summary>The students of an academy.</summary>
+public sealed class StudentService(MorningRoundDb db) : IStudentNames
+{
+    public async Task<IReadOnlyList<StudentView>> ListAsync(Caller caller, CancellationToken cancel) =>
+        await Views(db.Students.Where(s => s.AcademyId == caller.AcademyId)).OrderBy(s => s.Name).ToListAsync(cancel);
+
+    /// <summary>One student. The coach's note is left out when students read their own.</summary>
+    public async Task<StudentView> GetAsync(Caller caller, Guid id, CancellationToken cancel)
+    {
+        caller.EnsureCanAccess(id, "student");
+        var student = await Views(db.Students.Where(s => s.AcademyId == caller.AcademyId && s.Id == id)).SingleOrDefaultAsync(cancel)
+            ?? throw ApiProblemException.NotFound("student");
+        return caller.IsCoach ? student : student with { CoachNote = "" };
+    }
+
+    public async Task<StudentView> SaveAsync(Caller caller, Guid id, StudentInput input, RowVersion expected, CancellationToken cancel)
+    {
+        var errors = new FieldErrors()
+            .Require(id != Guid.Empty, "id", "An id is needed.")
+            .RequireText(input.Name, "name", 120)
+            .AllowText(input.CoachNote, "coachNote", 400);
+        if (errors.Found.Count > 0) throw ApiProblemException.Invalid(errors.Found);
+
+        await db.SaveAsync(expected, new GuardedRow<StudentRow>
+        {
+            What = "student",
+            Find = () => db.Students.SingleOrDefaultAsync(s => s.AcademyId == caller.AcademyId && s.Id == id, cancel),
+            View = async _ => await GetAsync(caller, id, cancel),
+            Create = () => Task.FromResult(new StudentRow { AcademyId = caller.AcademyId, Id = id, Name = "" }),
+            IsSame = row => Same(row, input),
+            Change = row =>
+            {
+                row.Name = input.Name.Trim();
+                row.Hand = input.Hand;
+                row.Level = input.Level;
+                row.CoachNote = input.CoachNote.Trim();
+            },
+        }, cancel);
+        return await GetAsync(caller, id, cancel);
+    }
+
+    public async Task EnsureExistsAsync(Caller caller, Guid id, CancellationToken cancel)
+    {
+        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == id, cancel)) throw ApiProblemException.NotFound("student");
+    }
+
+    public Task<string?> NameAsync(Guid academyId, Guid studentId, CancellationToken cancel) =>
+        db.Students.Where(s => s.AcademyId == academyId && s.Id == studentId).Select(s => s.Name).SingleOrDefaultAsync(cancel);
+
+    private static bool Same(StudentRow row, StudentInput input) =>
+        (row.Name, row.Hand, row.Level, row.CoachNote) == (input.Name.Trim(), input.Hand, input.Level, input.CoachNote.Trim());
+
+    private IQueryable<StudentView> Views(IQueryable<StudentRow> rows) =>
+        rows.Select(s => new StudentView
+        {
+            Id = s.Id,
+            Name = s.Name,
+            Hand = s.Hand,
+            Level = s.Level,
+            CoachNote = s.CoachNote,
+            Version = s.Version,
+            HasAccount = db.Users.Any(a => a.AcademyId == s.AcademyId && a.StudentId == s.Id),
+        });
+}

@@ -1,0 +1,205 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Field } from '../../ui/Field';
+import type { FlowState } from './flow';
+import { Pacer } from './Pacer';
+
+const big = { minHeight: 64, fontSize: 19, borderRadius: 32 };
+
+/** What was answered, before it has its attempt and tags. */
+export type NewAnswer =
+  | { kind: 'choice'; value: string }
+  | { kind: 'number'; tenths: number }
+  | { kind: 'text'; text: string }
+  | { kind: 'tap' | 'timer' | 'stop' };
+
+interface AskProps {
+  ask: FlowState['question'];
+  /** A timer after a timer, or after the words of a scene, starts by itself: breathing has no time for taps. */
+  goesOn: boolean;
+  onAnswer: (answer: NewAnswer) => void;
+}
+
+/** Whatever a state of a flow asks for, with targets for a thumb. */
+export function Ask({ ask, goesOn, onAnswer }: AskProps) {
+  switch (ask.kind) {
+    case 'choice':
+      return (
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', gap: 1 }}>
+          {ask.options.map((option, i) => (
+            <Button
+              key={option.value}
+              variant={i === 0 ? 'contained' : 'outlined'}
+              onClick={() => onAnswer({ kind: 'choice', value: option.value })}
+              sx={big}
+            >
+              {option.label}
+            </Button>
+          ))}
+        </Box>
+      );
+    case 'tap':
+      return (
+        <Button fullWidth variant="contained" onClick={() => onAnswer({ kind: 'tap' })} sx={big}>
+          {ask.label}
+        </Button>
+      );
+    case 'timer':
+      return <Pacer seconds={ask.seconds} startsAtOnce={goesOn} onDone={() => onAnswer({ kind: 'timer' })} />;
+    case 'text':
+      return <Words longest={ask.longest} onDone={(text) => onAnswer({ kind: 'text', text })} />;
+    case 'number':
+      return ask.step === 10 && ask.most <= 100 ? (
+        <Dial ask={ask} onAnswer={(tenths) => onAnswer({ kind: 'number', tenths })} />
+      ) : (
+        <NumberEntry ask={ask} onAnswer={(tenths) => onAnswer({ kind: 'number', tenths })} />
+      );
+  }
+}
+
+/** A number as it was typed or pasted, with the minus signs that programs write turned into the one of the keyboard. */
+const plainNumber = (text: string) =>
+  text
+    .replace(/[−–—]/g, '-')
+    .replace(/[^\d.,-]/g, '')
+    .replace(/(?!^)-/g, '');
+
+/** A ball beside a line, or above and below it: the side that is meant. */
+function SidePicture({ isNegative, isUpright }: { isNegative: boolean; isUpright: boolean }) {
+  const at = isNegative ? 6 : 22;
+  return (
+    <svg width="28" height="28" viewBox="0 0 28 28" aria-hidden fill="currentColor">
+      {isUpright ? (
+        <>
+          <path d="M3 14h22" stroke="currentColor" strokeWidth="2" />
+          <circle cx="14" cy={28 - at} r="4" />
+        </>
+      ) : (
+        <>
+          <path d="M14 3v22" stroke="currentColor" strokeWidth="2" />
+          <circle cx={at} cy="14" r="4" />
+        </>
+      )}
+    </svg>
+  );
+}
+
+type AskNumber = Extract<FlowState['question'], { kind: 'number' }>;
+
+/** A rating: every number its own button, so that the answer comes at once. */
+function Dial({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: number) => void }) {
+  const count = (ask.most - ask.least) / ask.step + 1;
+  return (
+    <Box role="group" aria-label={ask.label} sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: 0.75 }}>
+      {Array.from({ length: count }, (_, i) => ask.least + i * ask.step).map((tenths) => (
+        <Button
+          key={tenths}
+          variant="outlined"
+          onClick={() => onAnswer(tenths)}
+          sx={{ minWidth: 0, minHeight: 56, fontSize: 20 }}
+        >
+          {tenths / 10}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+function NumberEntry({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: number) => void }) {
+  const [text, setText] = useState('');
+  const [asked, setAsked] = useState<number>();
+  const tenths = Math.round(Number(text.replace(',', '.')) * 10);
+  const fits = text.trim() !== '' && tenths >= ask.least && tenths <= ask.most && tenths % ask.step === 0;
+  const isSigned = ask.least < 0;
+  const isOdd = !!ask.usual && (tenths < ask.usual.least || tenths > ask.usual.most);
+  return (
+    <Box
+      component="form"
+      onSubmit={(e: React.SyntheticEvent) => {
+        e.preventDefault();
+        if (!fits) return;
+        // What is hardly ever meant is asked about once; entering it again means it.
+        if (isOdd && asked !== tenths) setAsked(tenths);
+        else onAnswer(tenths);
+      }}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: isSigned && !ask.sides ? 'auto 1fr auto' : '1fr auto',
+        gap: 1,
+        alignItems: 'end',
+      }}
+    >
+      {ask.sides && (
+        <Box
+          role="group"
+          aria-label="Which side"
+          sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}
+        >
+          {([-1, 1] as const).map((side) => {
+            const isOn = side < 0 ? text.startsWith('-') : text !== '' && !text.startsWith('-');
+            return (
+              <Button
+                key={side}
+                variant={isOn ? 'contained' : 'outlined'}
+                aria-pressed={isOn}
+                onClick={() => setText((t) => (side < 0 ? `-${t.replace('-', '')}` : t.replace('-', '')))}
+                sx={{ minHeight: 56, borderRadius: 2, gap: 1 }}
+              >
+                <SidePicture isNegative={side < 0} isUpright={ask.sides?.negative !== 'left'} />
+                {side < 0 ? ask.sides?.negative : ask.sides?.positive}
+              </Button>
+            );
+          })}
+        </Box>
+      )}
+      {isSigned && !ask.sides && (
+        <Button
+          aria-label="Turn the sign"
+          variant="outlined"
+          onClick={() => setText((t) => (t.startsWith('-') ? t.slice(1) : `-${t}`))}
+          sx={{ minWidth: 56, minHeight: 56, fontSize: 20 }}
+        >
+          ±
+        </Button>
+      )}
+      <Field
+        label={`${ask.label}${ask.unit && `, ${ask.unit}`}`}
+        value={text}
+        autoFocus
+        inputProps={{ inputMode: 'decimal' }}
+        onChange={(e) => setText(plainNumber(e.target.value))}
+        hint={
+          isOdd && fits && asked === tenths
+            ? `${text}${ask.unit && ` ${ask.unit}`}, really? Enter it again if so.`
+            : undefined
+        }
+        error={
+          text !== '' && text !== '-' && !fits ? `Between ${ask.least / 10} and ${ask.most / 10}, please.` : undefined
+        }
+        sx={{ fontSize: 22, minHeight: 56 }}
+      />
+      <Button type="submit" variant="contained" disabled={!fits} sx={{ ...big, minHeight: 56 }}>
+        Enter
+      </Button>
+    </Box>
+  );
+}
+
+function Words({ longest, onDone }: { longest: number; onDone: (text: string) => void }) {
+  const [text, setText] = useState('');
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <Field
+        label="In your words"
+        multiline
+        minRows={3}
+        value={text}
+        onChange={(e) => setText(e.target.value.slice(0, longest))}
+      />
+      <Button variant="contained" disabled={text.trim() === ''} onClick={() => onDone(text)} sx={big}>
+        That is it
+      </Button>
+    </Box>
+  );
+}

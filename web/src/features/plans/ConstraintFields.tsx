@@ -1,0 +1,159 @@
+import Box from '@mui/material/Box';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { answer, api, type Schemas } from '../../api/client';
+import { Choice, optionsOf } from '../../ui/Field';
+import { approaches, compass, count, equipment, hands, levels, minutes, seasons } from '../../ui/format';
+import { NumberField } from '../../ui/NumberField';
+import { Checkbox } from '../../ui/Checkbox';
+import { usePlanContext, type For } from './queries';
+
+/** What stands in the address when a plan is for everybody. */
+export const squad = 'squad';
+
+interface Props {
+  constraints: Schemas['PlanConstraints'];
+  onChange: (constraints: Schemas['PlanConstraints']) => void;
+  writtenFor: For;
+  onFor: (studentId: string | null) => void;
+  check: Schemas['PlanCheckView'] | undefined;
+  errorAt: (path: string) => string | undefined;
+}
+
+const own = { value: '', label: 'the student’s' } as const;
+const winds = [{ value: '', label: 'none to speak of' }, ...optionsOf(compass)];
+
+/** Whom the plan is for and what it has to fit into, with what is left of it always in sight. */
+export function ConstraintFields({ constraints, onChange, writtenFor, onFor, check, errorAt }: Props) {
+  const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
+  const { studentId, isSquad } = writtenFor;
+  const set = (part: Schemas['PlanConstraints']) => onChange({ ...constraints, ...part });
+  return (
+    <Box component="section" aria-label="What it has to fit" sx={{ mt: 1.5 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr 1fr', md: '1.4fr 84px 84px 1.2fr 1.1fr auto' },
+          gap: 1.5,
+          alignItems: 'end',
+          // On a phone only minutes and balls share a line.
+          '& > :nth-of-type(1), & > :nth-of-type(4), & > :nth-of-type(5)': {
+            gridColumn: { xs: '1 / -1', md: 'auto' },
+          },
+        }}
+      >
+        <Choice
+          label="For"
+          value={isSquad ? squad : (studentId ?? '')}
+          options={[
+            { value: '', label: 'nobody in particular' },
+            { value: squad, label: 'the whole squad' },
+            ...(students.data ?? []).map((s) => ({ value: s.id, label: s.name })),
+          ]}
+          onChange={(id) => onFor(id || null)}
+        />
+        <NumberField
+          label="Minutes"
+          optional
+          value={constraints.minutes}
+          onChange={(n) => set({ minutes: n === null ? null : Math.round(n) })}
+          error={errorAt('constraints.minutes')}
+        />
+        <NumberField
+          label="Balls"
+          optional
+          value={constraints.balls}
+          onChange={(n) => set({ balls: n === null ? null : Math.round(n) })}
+          error={errorAt('constraints.balls')}
+        />
+        <Choice
+          label="Approach"
+          value={constraints.approach ?? ''}
+          options={[own, ...optionsOf(approaches)]}
+          onChange={(approach) => set({ approach: approach || null })}
+        />
+        <Choice
+          label="Wind from"
+          value={String(constraints.windFromDegrees ?? '')}
+          options={winds}
+          onChange={(from) => set({ windFromDegrees: from === '' ? null : Number(from) })}
+        />
+        <Box sx={{ display: 'flex', gap: 1.5, minHeight: 42, alignItems: 'center', flexWrap: 'wrap' }}>
+          <Checkbox label="Hot day" checked={constraints.hot ?? false} onChange={(hot) => set({ hot })} />
+          <Checkbox
+            label="Comes warm"
+            checked={constraints.warmedUpBefore ?? false}
+            onChange={(warmedUpBefore) => set({ warmedUpBefore })}
+          />
+        </Box>
+      </Box>
+      {leftOver(check) && (
+        <Box data-testid="left-over" sx={{ mt: 1, fontWeight: 620 }}>
+          {leftOver(check)}
+        </Box>
+      )}
+      {studentId && <ContextLine studentId={studentId} />}
+      {isSquad && check?.squad && (
+        <Box data-testid="plan-context" sx={{ mt: 1, fontSize: 15, color: 'text.secondary' }}>
+          {check.squad}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const left = (n: number | null | undefined, inWords: (n: number) => string) =>
+  n === null || n === undefined ? '' : n < 0 ? `${inWords(-n)} too many` : `${inWords(n)} left`;
+
+/** What is left of the minutes and balls there are; empty where neither is known. */
+export const leftOver = (check: Schemas['PlanCheckView'] | undefined) =>
+  [left(check?.minutesLeft, minutes), left(check?.ballsLeft, (n) => count(n, 'ball'))].filter(Boolean).join(' · ');
+
+/** Who it is for, in a line or two: season, competition, focus, what is carried, what hurts. In brief without what is carried and when. */
+export function ContextLine({ studentId, isBrief = false }: { studentId: string; isBrief?: boolean }) {
+  const context = usePlanContext(studentId);
+  if (!context.data) return null;
+  const c = context.data;
+  const competition =
+    c.nextCompetition === null || c.daysToCompetition === null
+      ? ''
+      : c.daysToCompetition <= 0
+        ? `${c.nextCompetition} is on`
+        : `${c.nextCompetition} in ${count(c.daysToCompetition, 'day')}`;
+  const carried = c.equipment.map((e) => equipment[e].toLowerCase()).join(', ');
+  const windows = c.windows
+    .map((w) => `${w.weekday.charAt(0).toUpperCase()}${w.weekday.slice(1, 3)} ${minutes(w.minutes)}`)
+    .join(', ');
+  return (
+    <Box data-testid="plan-context" sx={{ mt: isBrief ? 0 : 1, fontSize: 15, color: 'text.secondary' }}>
+      {[
+        levels[c.level],
+        hands[c.hand],
+        seasons[c.season],
+        competition,
+        c.focus.goal && `focus: ${c.focus.goal}`,
+        c.load && loads[c.load],
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+      {!isBrief && (carried || windows) && (
+        <Box component="span" sx={{ display: 'block' }}>
+          {[carried && `carries ${carried}`, windows && `has ${windows}`].filter(Boolean).join(' · ')}
+        </Box>
+      )}
+      {c.hurt.length > 0 && (
+        <Box component="span" sx={{ display: 'block', color: 'error.main', fontWeight: 620 }}>
+          Hurts, and nobody has cleared it: {c.hurt.join(', ')}.{' '}
+          <Link to={`/students/${studentId}/file`}>Care notes</Link>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const loads: Record<Schemas['LoadBand'], string> = {
+  light: 'a light week so far',
+  usual: 'load as usual',
+  busy: 'a busy week',
+  caution: 'load high against the four weeks before',
+};

@@ -1,0 +1,93 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Schemas } from '../../api/client';
+import { Choice, Field, optionsOf } from '../../ui/Field';
+import { ages, approaches, seasons } from '../../ui/format';
+import { ListField } from '../../ui/ListField';
+import { NumberField } from '../../ui/NumberField';
+import { Bag, Wedges } from './BagFields';
+import { Care, Guardian } from './CareFields';
+import { columns, none, type PartProps } from './coachSection';
+
+type Coachs = Schemas['CoachSection'];
+
+interface Props {
+  coach: Coachs;
+  bodyParts: Schemas['PainPart'][];
+  gaps: Schemas['GridGap'][];
+  errorAt: (path: string) => string | undefined;
+  onChange: (coach: Coachs) => void;
+}
+
+/** What the coach keeps: focus, approach, bag, wedge grid, care notes, guardian. */
+export function CoachFields({ coach, bodyParts, gaps, errorAt, onChange }: Props) {
+  const set = (part: Partial<Coachs>) => onChange({ ...coach, ...part });
+  const part = { coach, set, errorAt };
+  return (
+    <Box component="section" aria-label="The coach’s part" sx={{ display: 'grid', gap: 2.5 }}>
+      <Typography variant="h2">What the coach keeps</Typography>
+      <Box sx={columns}>
+        <Choice label="Age" value={coach.age ?? 'adult'} options={optionsOf(ages)} onChange={(age) => set({ age })} />
+        <Choice
+          label="Approach"
+          value={coach.approach ?? ''}
+          options={[none, ...optionsOf(approaches)]}
+          onChange={(approach) => set({ approach: approach || null })}
+        />
+        <Choice
+          label="Season"
+          value={coach.season ?? ''}
+          options={[{ value: '', label: 'from the competitions' } as const, ...optionsOf(seasons)]}
+          onChange={(season) => set({ season: season || null })}
+        />
+      </Box>
+      <Focus {...part} />
+      <ListField
+        label="Set-up basics to look at again, a line each"
+        value={coach.setUpBasics ?? []}
+        error={errorAt('coach.setUpBasics')}
+        onChange={(setUpBasics) => set({ setUpBasics })}
+      />
+      <Bag {...part} />
+      <Wedges {...part} gaps={gaps} />
+      <Care {...part} bodyParts={bodyParts} />
+      <Guardian {...part} />
+    </Box>
+  );
+}
+
+function Focus({ coach, set, errorAt }: PartProps) {
+  const focus = coach.focus ?? {};
+  const steps = [
+    ['fault', 'Fault'],
+    ['measured', 'What is measured'],
+    ['now', 'Where it is now'],
+    ['goal', 'Where it should be'],
+  ] as const;
+  return (
+    <Box role="group" aria-label="Focus">
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        Focus: from the fault to the goal
+      </Typography>
+      <Box sx={{ ...columns, gridTemplateColumns: { sm: '1fr 1fr' } }}>
+        {steps.map(([key, label], i) => (
+          <Field
+            key={key}
+            label={`${i > 0 ? '→ ' : ''}${label}`}
+            value={focus[key] ?? ''}
+            error={errorAt(`coach.focus.${key}`)}
+            onChange={(e) => set({ focus: { ...focus, [key]: e.target.value } })}
+          />
+        ))}
+        <NumberField
+          label="Repetitions asked"
+          hint="A swing change takes some 3,000 to 5,000."
+          optional
+          value={focus.repetitionsAsked}
+          error={errorAt('coach.focus.repetitionsAsked')}
+          onChange={(n) => set({ focus: { ...focus, repetitionsAsked: n === null ? null : Math.round(n) } })}
+        />
+      </Box>
+    </Box>
+  );
+}
