@@ -9,8 +9,10 @@ public readonly record struct IsoWeek : IComparable<IsoWeek>
 {
     private IsoWeek(DateOnly monday) => Monday = monday;
 
+    /// <summary>The first day of the week.</summary>
     public DateOnly Monday { get; }
 
+    /// <summary>The last day of the week.</summary>
     public DateOnly Sunday => Monday.Plus(6);
 
     /// <summary>The ISO year, which at the turn of the year differs from the calendar year of some of its days.</summary>
@@ -38,18 +40,24 @@ public readonly record struct IsoWeek : IComparable<IsoWeek>
     /// <summary>This week moved by a number of weeks; negative numbers go back. It stops at the ends of the calendar.</summary>
     public IsoWeek Plus(int weeks) => Of(Monday.Plus(7 * weeks));
 
+    /// <summary>Whether a day lies in the week.</summary>
     public bool Contains(DateOnly day) => day >= Monday && day <= Sunday;
 
+    /// <inheritdoc/>
     public int CompareTo(IsoWeek other) => Monday.CompareTo(other.Monday);
 
     /// <summary>The week as ISO 8601 writes it: <c>2026-W53</c>.</summary>
     public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Year:0000}-W{Number:00}");
 
+    /// <inheritdoc cref="IComparable{T}.CompareTo"/>
     public static bool operator <(IsoWeek a, IsoWeek b) => a.Monday < b.Monday;
 
+    /// <inheritdoc cref="IComparable{T}.CompareTo"/>
     public static bool operator >(IsoWeek a, IsoWeek b) => a.Monday > b.Monday;
 
+    /// <inheritdoc cref="IComparable{T}.CompareTo"/>
     public static bool operator <=(IsoWeek a, IsoWeek b) => a.Monday <= b.Monday;
 
+    /// <inheritdoc cref="IComparable{T}.CompareTo"/>
     public static bool operator >=(IsoWeek a, IsoWeek b) => a.Monday >= b.Monday;
 }

@@ -10,8 +10,13 @@ namespace MorningRound.Core.Drills;
 /// <summary>Phases whose results may stand in one figure.</summary>
 public enum PhaseGroup
 {
+    /// <summary>Warm-up, whose results are never compared with any other.</summary>
     WarmUp,
+
+    /// <summary>Block.</summary>
     Block,
+
+    /// <summary>Random and on-course together.</summary>
     RandomOrOnCourse,
 }
 
@@ -21,6 +26,7 @@ public enum PhaseGroup
 /// </summary>
 public static class ComparabilityKey
 {
+    /// <summary>The group of a phase.</summary>
     public static PhaseGroup Group(this Phase phase) => phase switch
     {
         Phase.WarmUp => PhaseGroup.WarmUp,

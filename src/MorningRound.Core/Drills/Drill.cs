@@ -6,14 +6,17 @@ namespace MorningRound.Core.Drills;
 /// <summary>A thing a drill needs, and what does in its place at home. None means nothing does.</summary>
 public sealed record EquipmentNeed
 {
+    /// <summary>The thing.</summary>
     public required Equipment Item { get; init; }
 
+    /// <summary>What does in its place; empty where nothing does.</summary>
     public string Substitute { get; init; } = "";
 }
 
 /// <summary>A part of the body that a drill loads.</summary>
 public sealed record BodyLoad
 {
+    /// <summary>The part that is loaded.</summary>
     public required BodyPart Part { get; init; }
 
     /// <summary>None for a part without sides, and where both sides are loaded.</summary>
@@ -26,14 +29,20 @@ public sealed record BodyLoad
 /// <summary>What the student should not look at while practising.</summary>
 public enum Hidden
 {
+    /// <summary>Where the ball went.</summary>
     Result,
+
+    /// <summary>The numbers of a launch monitor.</summary>
     Numbers,
+
+    /// <summary>The video of the swing.</summary>
     Video,
 }
 
 /// <summary>How the set-up is drawn. The measures come from the drill's parameters.</summary>
 public enum SetUpDrawing
 {
+    /// <summary>No drawing.</summary>
     None,
 
     /// <summary>Putts from points around a hole.</summary>
@@ -61,19 +70,23 @@ public enum SetUpDrawing
 /// <summary>One step of a drill's own ladder from easy to hard: a name and a set of its parameters.</summary>
 public sealed record Rung
 {
+    /// <summary>What the step is called.</summary>
     public required string Name { get; init; }
 
+    /// <summary>How the drill is scored on this step.</summary>
     public required ScoringProtocol Protocol { get; init; }
 }
 
 /// <summary>A reusable exercise on the shelf. Immutable: what was assigned or logged keeps the drill as it was.</summary>
 public sealed record Drill
 {
+    /// <summary>What it is called.</summary>
     public required string Name { get; init; }
 
     /// <summary>What it is for, in a sentence.</summary>
     public required string Purpose { get; init; }
 
+    /// <summary>The part of the game it is for.</summary>
     public required Area Area { get; init; }
 
     /// <summary>The finer thing inside the area: start line, pace, reading.</summary>
@@ -82,21 +95,28 @@ public sealed record Drill
     /// <summary>What counts as a success.</summary>
     public required string Criterion { get; init; }
 
+    /// <summary>The phases it suits, at least one; the first is the usual one.</summary>
     public required IReadOnlyList<Phase> Phases { get; init; }
 
+    /// <summary>What it can be for, at least one; the first is the usual one.</summary>
     public required IReadOnlyList<Intent> Intents { get; init; }
 
+    /// <summary>The kinds of ground it can be done on, at least one.</summary>
     public required IReadOnlyList<PlaceKind> Places { get; init; }
 
+    /// <summary>The things it needs.</summary>
     public IReadOnlyList<EquipmentNeed> Equipment { get; init; } = [];
 
     /// <summary>Parts of the body it loads.</summary>
     public IReadOnlyList<BodyLoad> Loads { get; init; } = [];
 
+    /// <summary>The clubs it is for.</summary>
     public ClubGroup ClubGroup { get; init; } = ClubGroup.Any;
 
+    /// <summary>The size of its swings; none where it does not matter.</summary>
     public SwingSize? Swing { get; init; }
 
+    /// <summary>Minutes it usually takes, 1 to 180.</summary>
     public required int UsualMinutes { get; init; }
 
     /// <summary>Zero where no ball is hit.</summary>
@@ -105,6 +125,7 @@ public sealed record Drill
     /// <summary>How to set it up and what to do.</summary>
     public required string SetUp { get; init; }
 
+    /// <summary>How its set-up is drawn.</summary>
     public SetUpDrawing Drawing { get; init; } = SetUpDrawing.None;
 
     /// <summary>The inner width of the gate in the drawing, in millimetres; none without a gate.</summary>
@@ -113,15 +134,19 @@ public sealed record Drill
     /// <summary>In lead and trail words, one thought each.</summary>
     public IReadOnlyList<string> Cues { get; init; } = [];
 
+    /// <summary>Where the answer to every repetition comes from; none leaves it to the segment.</summary>
     public FeedbackSource? Feedback { get; init; }
 
+    /// <summary>What should not be looked at while it is practised.</summary>
     public IReadOnlyList<Hidden> Hide { get; init; } = [];
 
+    /// <summary>What to take care of, a sentence each.</summary>
     public IReadOnlyList<string> Cautions { get; init; } = [];
 
     /// <summary>What to do instead when the place is crowded.</summary>
     public string WhenCrowded { get; init; } = "";
 
+    /// <summary>How it is scored.</summary>
     public required ScoringProtocol Protocol { get; init; }
 
     /// <summary>Its own steps from easy to hard; empty when there is only the one.</summary>

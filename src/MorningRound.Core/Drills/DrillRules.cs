@@ -9,8 +9,13 @@ namespace MorningRound.Core.Drills;
 /// <summary>What a drill must satisfy to stand on the shelf.</summary>
 public static class DrillRules
 {
+    /// <summary>Characters of a name.</summary>
     public const int LongestName = 80;
+
+    /// <summary>Characters of a sentence, such as the purpose.</summary>
     public const int LongestSentence = 400;
+
+    /// <summary>Characters of a longer text, such as the set-up.</summary>
     public const int LongestText = 2000;
     private const int MostOfAnything = 12;
 
@@ -73,14 +78,19 @@ public static class DrillRules
 /// <summary>What a coach looks for on the shelf. Whatever is left out does not matter.</summary>
 public sealed record DrillSearch
 {
+    /// <summary>Words that all have to stand in name, purpose, skill or set-up; empty for any.</summary>
     public string Text { get; init; } = "";
 
+    /// <summary>An area of the game; none for any.</summary>
     public Area? Area { get; init; }
 
+    /// <summary>An intent it suits; none for any.</summary>
     public Intent? Intent { get; init; }
 
+    /// <summary>A phase it suits; none for any.</summary>
     public Phase? Phase { get; init; }
 
+    /// <summary>A kind of ground it can be done on; none for any.</summary>
     public PlaceKind? Place { get; init; }
 
     /// <summary>The minutes there are; drills that usually take longer are left out.</summary>

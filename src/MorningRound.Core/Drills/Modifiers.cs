@@ -4,28 +4,45 @@ using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills;
 
+/// <summary>Which hands hold the club.</summary>
 public enum HandsOnClub
 {
+    /// <summary>Both hands.</summary>
     Both,
+
+    /// <summary>The lead hand alone.</summary>
     LeadOnly,
+
+    /// <summary>The trail hand alone.</summary>
     TrailOnly,
 }
 
+/// <summary>How the player stands.</summary>
 public enum Stance
 {
+    /// <summary>As usual.</summary>
     Normal,
+
+    /// <summary>With the feet together.</summary>
     FeetTogether,
+
+    /// <summary>On the lead foot alone.</summary>
     LeadFootOnly,
+
+    /// <summary>On the trail foot alone.</summary>
     TrailFootOnly,
 }
 
 /// <summary>What can be laid over any drill. A modified result is not comparable with a plain one.</summary>
 public sealed record Modifiers
 {
+    /// <summary>Nothing laid over.</summary>
     public static readonly Modifiers None = new();
 
+    /// <summary>The hands on the club.</summary>
     public HandsOnClub Hands { get; init; } = HandsOnClub.Both;
 
+    /// <summary>How the player stands.</summary>
     public Stance Stance { get; init; } = Stance.Normal;
 
     /// <summary>None leaves the drill's own.</summary>
@@ -37,6 +54,7 @@ public sealed record Modifiers
     /// <summary>Whether the drill's aid (stick, gate, mirror) is left away.</summary>
     public bool WithoutAid { get; init; }
 
+    /// <summary>Whether nothing is laid over.</summary>
     public bool IsPlain => this == None;
 
     /// <summary>What is changed, in words; empty when nothing is.</summary>

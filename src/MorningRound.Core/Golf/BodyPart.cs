@@ -5,14 +5,31 @@ namespace MorningRound.Core.Golf;
 /// <summary>Where it can hurt.</summary>
 public enum BodyPart
 {
+    /// <summary>The neck.</summary>
     Neck,
+
+    /// <summary>A shoulder.</summary>
     Shoulder,
+
+    /// <summary>An elbow.</summary>
     Elbow,
+
+    /// <summary>A wrist or hand.</summary>
     WristOrHand,
+
+    /// <summary>The upper back.</summary>
     UpperBack,
+
+    /// <summary>The lower back.</summary>
     LowerBack,
+
+    /// <summary>A hip.</summary>
     Hip,
+
+    /// <summary>A knee.</summary>
     Knee,
+
+    /// <summary>An ankle or foot.</summary>
     AnkleOrFoot,
 
     /// <summary>None of those; the student says where.</summary>
@@ -22,10 +39,14 @@ public enum BodyPart
 /// <summary>The lead side is the one nearer the target: the left of a right-handed player.</summary>
 public enum BodySide
 {
+    /// <summary>The side nearer the target.</summary>
     Lead,
+
+    /// <summary>The side away from the target.</summary>
     Trail,
 }
 
+/// <summary>What is known of the parts of the body.</summary>
 public static class BodyParts
 {
     /// <summary>Whether there is one on the lead and one on the trail side.</summary>

@@ -3,25 +3,59 @@ namespace MorningRound.Core.Golf;
 /// <summary>The clubs a segment can name.</summary>
 public enum Club
 {
+    /// <summary>The driver.</summary>
     Driver,
+
+    /// <summary>The 3 wood.</summary>
     Wood3,
+
+    /// <summary>The 5 wood.</summary>
     Wood5,
+
+    /// <summary>The 7 wood.</summary>
     Wood7,
+
+    /// <summary>A hybrid.</summary>
     Hybrid,
+
+    /// <summary>The 3 iron.</summary>
     Iron3,
+
+    /// <summary>The 4 iron.</summary>
     Iron4,
+
+    /// <summary>The 5 iron.</summary>
     Iron5,
+
+    /// <summary>The 6 iron.</summary>
     Iron6,
+
+    /// <summary>The 7 iron.</summary>
     Iron7,
+
+    /// <summary>The 8 iron.</summary>
     Iron8,
+
+    /// <summary>The 9 iron.</summary>
     Iron9,
+
+    /// <summary>The pitching wedge.</summary>
     PitchingWedge,
+
+    /// <summary>The gap wedge.</summary>
     GapWedge,
+
+    /// <summary>The sand wedge.</summary>
     SandWedge,
+
+    /// <summary>The lob wedge.</summary>
     LobWedge,
+
+    /// <summary>The putter.</summary>
     Putter,
 }
 
+/// <summary>Clubs as words.</summary>
 public static class Clubs
 {
     /// <summary>A club as it is said: "7 iron", "pitching wedge".</summary>
@@ -42,13 +76,30 @@ public static class Clubs
 /// <summary>Which clubs a drill is for.</summary>
 public enum ClubGroup
 {
+    /// <summary>No club at all.</summary>
     None,
+
+    /// <summary>The putter.</summary>
     Putter,
+
+    /// <summary>Pitching to lob wedge.</summary>
     Wedges,
+
+    /// <summary>8 and 9 iron.</summary>
     ShortIrons,
+
+    /// <summary>5 to 7 iron.</summary>
     MidIrons,
+
+    /// <summary>3 and 4 iron, and hybrids.</summary>
     LongIronsAndHybrids,
+
+    /// <summary>Fairway woods.</summary>
     Woods,
+
+    /// <summary>The driver.</summary>
     Driver,
+
+    /// <summary>Any club.</summary>
     Any,
 }

@@ -8,14 +8,20 @@ namespace MorningRound.Core.Places;
 /// <summary>What balls are hit from on a range.</summary>
 public enum RangeSurface
 {
+    /// <summary>Mats.</summary>
     Mat,
+
+    /// <summary>Grass.</summary>
     Grass,
+
+    /// <summary>A bay indoors.</summary>
     IndoorBay,
 }
 
 /// <summary>Something on the ground to aim at.</summary>
 public sealed record RangeTarget
 {
+    /// <summary>What it is called; unique on its ground.</summary>
     public required string Name { get; init; }
 
     /// <summary>In the unit painted on it.</summary>
@@ -27,6 +33,7 @@ public sealed record RangeTarget
     /// <summary>How to tell it from the others: "white board", "the tall birch".</summary>
     public string Look { get; init; } = "";
 
+    /// <summary>The day its distance was measured; none where nobody did.</summary>
     public DateOnly? MeasuredOn { get; init; }
 }
 
@@ -36,8 +43,10 @@ public sealed record WalkTo(Guid Place, int Minutes);
 /// <summary>A ground where people practise.</summary>
 public sealed record Place
 {
+    /// <summary>What it is called.</summary>
     public required string Name { get; init; }
 
+    /// <summary>What kind of ground it is.</summary>
     public required PlaceKind Kind { get; init; }
 
     /// <summary>Only of a range.</summary>
@@ -52,6 +61,7 @@ public sealed record Place
     /// <summary>Only of a putting green: its speed as measured with the usual ramp, in feet.</summary>
     public double? GreenSpeedFeet { get; init; }
 
+    /// <summary>The day the speed was measured; none without a speed.</summary>
     public DateOnly? GreenSpeedOn { get; init; }
 
     /// <summary>What lies ready there.</summary>

@@ -5,24 +5,35 @@ namespace MorningRound.Core.Places;
 /// <summary>A place with its id, by which walks refer to it.</summary>
 public sealed record ListedPlace
 {
+    /// <summary>Its id, which a file keeps.</summary>
     public required Guid Id { get; init; }
 
+    /// <summary>The place.</summary>
     public required Place Place { get; init; }
 }
 
 /// <summary>Places as an open file: JSON of the core's own types. Its schema is published in <c>docs/</c>.</summary>
 public sealed record PlaceFile
 {
+    /// <summary>What the format calls itself.</summary>
     public const string FormatName = "morning-round-places";
+
+    /// <summary>The version of the format that is written.</summary>
     public const int CurrentVersion = 1;
+
+    /// <summary>The most places a file may hold.</summary>
     public const int MostPlaces = 100;
 
+    /// <summary>Must be <see cref="FormatName"/>.</summary>
     public required string Format { get; init; }
 
+    /// <summary>Must be <see cref="CurrentVersion"/>.</summary>
     public required int Version { get; init; }
 
+    /// <summary>The places, each with its id.</summary>
     public required IReadOnlyList<ListedPlace> Places { get; init; }
 
+    /// <summary>A file of today's version.</summary>
     public static PlaceFile Of(IReadOnlyList<ListedPlace> places) => new() { Format = FormatName, Version = CurrentVersion, Places = places };
 
     /// <summary>Everything wrong, each with its place in the file; empty when all of it can be imported.</summary>

@@ -10,8 +10,14 @@ public enum ShareOf
 
     /// <summary>Minutes in random and on-course.</summary>
     RandomAndOnCourse,
+
+    /// <summary>Minutes for technique.</summary>
     Technique,
+
+    /// <summary>Minutes for skill.</summary>
     Skill,
+
+    /// <summary>Minutes for performance.</summary>
     Performance,
 }
 
@@ -34,6 +40,7 @@ public static class Approaches
     private const string Common = "common practice, no source";
     private const string OwnNumbers = "common practice; the numbers are this product's own";
 
+    /// <summary>All of them, one for each <see cref="Approach"/>.</summary>
     public static IReadOnlyList<School> All { get; } =
     [
         new(Approach.EvenSplit, "Even split", "Putting above all; five minutes or three hours, always half and half.", Common),

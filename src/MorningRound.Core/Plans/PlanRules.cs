@@ -9,13 +9,28 @@ namespace MorningRound.Core.Plans;
 /// <summary>What a plan must satisfy to be kept, and what more it needs before a student may see it.</summary>
 public static class PlanRules
 {
+    /// <summary>Characters of a title.</summary>
     public const int LongestTitle = 120;
+
+    /// <summary>Characters of a sentence, such as the purpose.</summary>
     public const int LongestSentence = 400;
+
+    /// <summary>Characters of an instruction.</summary>
     public const int LongestInstruction = 2000;
+
+    /// <summary>The most segments of a plan.</summary>
     public const int MostSegments = 40;
+
+    /// <summary>The most minutes of a segment.</summary>
     public const int MostMinutesInSegment = 240;
+
+    /// <summary>The most minutes of a plan.</summary>
     public const int MostMinutesInPlan = 480;
+
+    /// <summary>The most balls of a segment.</summary>
     public const int MostBallsInSegment = 400;
+
+    /// <summary>The most holes of a segment.</summary>
     public const int MostHoles = 18;
 
     /// <summary>Bytes of a plan as JSON, with the drills in it: some ten times a full hour's. It is sent at every stroke on the bench.</summary>

@@ -28,6 +28,7 @@ public sealed record PlanTotals
     /// <summary>Planned minutes of practice, pauses left out.</summary>
     public required int PracticeMinutes { get; init; }
 
+    /// <summary>Planned minutes of pauses.</summary>
     public required int PauseMinutes { get; init; }
 
     /// <summary>Strokes planned, wherever they are played.</summary>

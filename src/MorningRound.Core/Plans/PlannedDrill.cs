@@ -10,15 +10,19 @@ namespace MorningRound.Core.Plans;
 /// </summary>
 public sealed record PlannedDrill
 {
+    /// <summary>The drill's id on the shelf it was taken from.</summary>
     public required Guid DrillId { get; init; }
 
+    /// <summary>The drill as it was when it was taken.</summary>
     public required Drill Drill { get; init; }
 
     /// <summary>The step of the drill's ladder, from 0; 0 where there is none.</summary>
     public int Rung { get; init; }
 
+    /// <summary>What is laid over it.</summary>
     public Modifiers Modifiers { get; init; } = Modifiers.None;
 
+    /// <summary>What is asked of it; none where nothing is.</summary>
     public DrillGoal? Goal { get; init; }
 
     /// <summary>How it is scored at its rung, before the student's own numbers are filled in.</summary>

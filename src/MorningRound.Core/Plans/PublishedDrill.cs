@@ -19,12 +19,16 @@ public sealed record PublishedDrill
     /// </summary>
     public const int MostQuestions = 600;
 
+    /// <summary>The segment it is done in.</summary>
     public required Guid SegmentId { get; init; }
 
+    /// <summary>How it is scored, with the student's own numbers.</summary>
     public required ScoringProtocol Protocol { get; init; }
 
+    /// <summary>What its calls and orders are drawn from.</summary>
     public required ulong Seed { get; init; }
 
+    /// <summary>What the phone walks.</summary>
     public required AttemptFlow Flow { get; init; }
 
     /// <summary>Results with equal keys are comparable.</summary>

@@ -32,12 +32,16 @@ public sealed record Pause : Segment;
 /// <summary>A stretch of practice.</summary>
 public sealed record PracticeSegment : Segment
 {
+    /// <summary>Whether the shot repeats.</summary>
     public required Phase Phase { get; init; }
 
+    /// <summary>What it is for.</summary>
     public required Intent Intent { get; init; }
 
+    /// <summary>The part of the game; none leaves it to the drill.</summary>
     public Area? Area { get; init; }
 
+    /// <summary>The kind of ground it is done on.</summary>
     public required PlaceKind Place { get; init; }
 
     /// <summary>Strokes planned, 0 to 400. They are bought only on a range. Zero for stretching, breathing, reading.</summary>
@@ -46,11 +50,13 @@ public sealed record PracticeSegment : Segment
     /// <summary>Holes to play, 1 to 18, in an on-course segment; otherwise none.</summary>
     public int? Holes { get; init; }
 
+    /// <summary>The clubs it is done with, each once; empty where that is left open.</summary>
     public IReadOnlyList<Club> Clubs { get; init; } = [];
 
     /// <summary>The one thought to hold, in lead and trail words.</summary>
     public string Cue { get; init; } = "";
 
+    /// <summary>Where the answer to every repetition comes from; none leaves it to the drill.</summary>
     public FeedbackSource? Feedback { get; init; }
 
     /// <summary>When the segment is over.</summary>
@@ -77,6 +83,7 @@ public sealed record PracticeSegment : Segment
     /// <summary>What counts as a success; empty leaves it to the drill.</summary>
     public string Criterion { get; init; } = "";
 
+    /// <summary>The size of its swings; none leaves it to the drill.</summary>
     public SwingSize? Swing { get; init; }
 
     /// <summary>Aids lying there while it is done.</summary>
@@ -101,15 +108,19 @@ public sealed record PracticeSegment : Segment
     [JsonIgnore]
     public Area? EffectiveArea => Area ?? Drill?.Drill.Area;
 
+    /// <summary>The segment's own skill, or its drill's; empty where neither says.</summary>
     [JsonIgnore]
     public string EffectiveSkill => Skill.Length > 0 ? Skill : Drill?.Drill.Skill ?? "";
 
+    /// <summary>The segment's own criterion, or its drill's; empty where neither says.</summary>
     [JsonIgnore]
     public string EffectiveCriterion => Criterion.Length > 0 ? Criterion : Drill?.Drill.Criterion ?? "";
 
+    /// <summary>The segment's own size of swing, or its drill's; none where neither says.</summary>
     [JsonIgnore]
     public SwingSize? EffectiveSwing => Swing ?? Drill?.Drill.Swing;
 
+    /// <summary>The segment's own feedback, or its drill's; none where neither says.</summary>
     [JsonIgnore]
     public FeedbackSource? EffectiveFeedback => Feedback ?? Drill?.Drill.Feedback;
 

@@ -38,6 +38,7 @@ public sealed record OverruledFinding(FindingId Finding, Guid? SegmentId, string
 /// </summary>
 public sealed record SessionPlan
 {
+    /// <summary>What it is called.</summary>
     public required string Title { get; init; }
 
     /// <summary>Why this session is held. May be empty while the plan is being written, never when it is published.</summary>
@@ -46,6 +47,7 @@ public sealed record SessionPlan
     /// <summary>How student and coach will know that the purpose was met.</summary>
     public string SuccessTest { get; init; } = "";
 
+    /// <summary>What is done, in order.</summary>
     public required IReadOnlyList<Segment> Segments { get; init; }
 
     /// <summary>What the plan has to fit into.</summary>

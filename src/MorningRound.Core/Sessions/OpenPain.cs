@@ -15,8 +15,10 @@ public sealed record PainOnDay(DateOnly Day, SessionLog Log);
 /// </summary>
 public sealed record OpenPain
 {
+    /// <summary>The part that hurts.</summary>
     public required BodyPart Part { get; init; }
 
+    /// <summary>Its side; none for a part without sides.</summary>
     public required BodySide? Side { get; init; }
 
     /// <summary>Where, in the words of whoever has another part.</summary>
@@ -25,6 +27,7 @@ public sealed record OpenPain
     /// <summary>As last reported, 1–10.</summary>
     public required int Level { get; init; }
 
+    /// <summary>Whether it was sharp.</summary>
     public required bool Sharp { get; init; }
 
     /// <summary>The day it was first reported, of this time.</summary>

@@ -20,6 +20,7 @@ public static class PainRule
     /// <summary>The lowest level, 0–10, at which practice stops.</summary>
     public const int EndsSessionFrom = 4;
 
+    /// <summary>What a student reads when pain ends the session.</summary>
     public const string Advice =
         "Stop here for today. Coaching is not medicine: please see a doctor or physiotherapist before you practise with it again. "
         + "Your coach will see this, and nothing is held against you.";

@@ -61,6 +61,7 @@ public enum Recording
 /// <summary>How this log is being kept. A log that does not say was kept while practising.</summary>
 public sealed record SessionOpened : SessionEntry
 {
+    /// <summary>How the log is kept.</summary>
     public required Recording Recording { get; init; }
 }
 
@@ -70,8 +71,10 @@ public sealed record SessionReadied : SessionEntry
     /// <summary>How nervous, 1 (calm) to 10.</summary>
     public int? Nerves { get; init; }
 
+    /// <summary>Minutes the student has; none where nothing was said.</summary>
     public int? MinutesAtHand { get; init; }
 
+    /// <summary>Range balls the student has; none where nothing was said.</summary>
     public int? BallsAtHand { get; init; }
 }
 
@@ -85,6 +88,7 @@ public sealed record SessionTrimmed : SessionEntry
 /// <summary>The clock runs for a segment from now on; it stops for any other.</summary>
 public sealed record SegmentEntered : SessionEntry
 {
+    /// <summary>The segment.</summary>
     public required Guid SegmentId { get; init; }
 }
 
@@ -94,6 +98,7 @@ public sealed record ClockStopped : SessionEntry;
 /// <summary>Balls added to a segment's count, or taken off it.</summary>
 public sealed record BallsCounted : SessionEntry
 {
+    /// <summary>The segment.</summary>
     public required Guid SegmentId { get; init; }
 
     /// <summary>−400 to 400. A count never goes below zero.</summary>
@@ -103,25 +108,30 @@ public sealed record BallsCounted : SessionEntry
 /// <summary>One input of a segment's drill, as the phone's walker took it.</summary>
 public sealed record DrillAnswered : SessionEntry
 {
+    /// <summary>The segment of the drill.</summary>
     public required Guid SegmentId { get; init; }
 
     /// <summary>The format of the flow that was walked.</summary>
     public required int FlowVersion { get; init; }
 
+    /// <summary>What was answered.</summary>
     public required DrillInput Input { get; init; }
 }
 
 /// <summary>The last attempt of a segment's drill never happened, with all its inputs.</summary>
 public sealed record AttemptDropped : SessionEntry
 {
+    /// <summary>The segment of the drill.</summary>
     public required Guid SegmentId { get; init; }
 }
 
 /// <summary>The student closed a segment, and says how. Closing it again replaces what was said before.</summary>
 public sealed record SegmentSettled : SessionEntry
 {
+    /// <summary>The segment.</summary>
     public required Guid SegmentId { get; init; }
 
+    /// <summary>How it was left.</summary>
     public required SegmentOutcome Outcome { get; init; }
 
     /// <summary>How much of it was done, 1 to 99 percent, where it was done in part and the student can say; none otherwise.</summary>
@@ -147,6 +157,7 @@ public enum SegmentOutcome
 /// </summary>
 public sealed record PainReported : SessionEntry
 {
+    /// <summary>The part that hurts.</summary>
     public required BodyPart Part { get; init; }
 
     /// <summary>Lead or trail, for parts that come in pairs; none for the others.</summary>
@@ -155,6 +166,7 @@ public sealed record PainReported : SessionEntry
     /// <summary>1 to 10.</summary>
     public required int Level { get; init; }
 
+    /// <summary>Whether it is sharp.</summary>
     public required bool Sharp { get; init; }
 
     /// <summary>Where it hurts in the student's words, for a part that has no name of its own here; empty otherwise.</summary>
@@ -175,14 +187,17 @@ public sealed record PainMended : SessionEntry
     /// <summary>1 to 10, or 0 where nothing hurt and the report was a slip of the thumb.</summary>
     public required int Level { get; init; }
 
+    /// <summary>Whether it is sharp.</summary>
     public required bool Sharp { get; init; }
 }
 
 /// <summary>How pain of an earlier session is when this one begins.</summary>
 public sealed record PainFollowedUp : SessionEntry
 {
+    /// <summary>The part that was asked about.</summary>
     public required BodyPart Part { get; init; }
 
+    /// <summary>Its side; none for a part without sides.</summary>
     public BodySide? Side { get; init; }
 
     /// <summary>0 where it is gone, otherwise as it was or better, up to 10. Worse pain is reported anew.</summary>
@@ -198,23 +213,30 @@ public sealed record PainFollowedUp : SessionEntry
 /// <summary>The student feels unwell in a way that has no place in the body. It ends the session like pain that ends one.</summary>
 public sealed record UnwellReported : SessionEntry
 {
+    /// <summary>How the student feels.</summary>
     public required Unwell Feeling { get; init; }
 }
 
+/// <summary>How somebody feels who feels unwell.</summary>
 public enum Unwell
 {
+    /// <summary>Dizzy.</summary>
     Dizzy,
+
+    /// <summary>Overheated.</summary>
     Overheated,
 }
 
 /// <summary>What was tapped about one attempt was not right, or was forgotten. Replaces the attempt's tags.</summary>
 public sealed record TagsMended : SessionEntry
 {
+    /// <summary>The segment of the drill.</summary>
     public required Guid SegmentId { get; init; }
 
     /// <summary>The attempt, counted from 1.</summary>
     public required int Attempt { get; init; }
 
+    /// <summary>The tags as they are to be; none takes them away.</summary>
     public required AttemptTags Tags { get; init; }
 }
 
@@ -236,11 +258,13 @@ public sealed record SessionRated : SessionEntry
     /// <summary>How hard it was, 0 to 10.</summary>
     public int? Effort { get; init; }
 
+    /// <summary>Whether the purpose was met, in the student's judgement; none where nobody said.</summary>
     public bool? PurposeMet { get; init; }
 
     /// <summary>True when the student says that nothing hurt. Pain itself is reported as <see cref="PainReported"/>.</summary>
     public bool? NothingHurt { get; init; }
 
+    /// <summary>The student's own words; empty where there are none.</summary>
     public string Note { get; init; } = "";
 }
 
@@ -263,16 +287,22 @@ public sealed record Homework
     /// <summary>The id its segment gets, so that sending it twice makes it once.</summary>
     public required Guid SegmentId { get; init; }
 
+    /// <summary>What it is called.</summary>
     public required string Title { get; init; }
 
+    /// <summary>What to do.</summary>
     public string Instruction { get; init; } = "";
 
+    /// <summary>Whether the shot repeats.</summary>
     public required Phase Phase { get; init; }
 
+    /// <summary>The kind of ground it is done on.</summary>
     public required PlaceKind Place { get; init; }
 
+    /// <summary>Its minutes, 1 to 240.</summary>
     public required int Minutes { get; init; }
 
+    /// <summary>Its balls, 0 to 400.</summary>
     public int Balls { get; init; }
 
     /// <summary>The segment it becomes: technique with the student's own feel, because nobody else is there to watch.</summary>

@@ -10,7 +10,10 @@ namespace MorningRound.Core.Sessions;
 /// <summary>What an entry must satisfy to be taken into a log.</summary>
 public static class SessionEntryRules
 {
+    /// <summary>The most entries of one log.</summary>
     public const int MostEntriesInLog = 5000;
+
+    /// <summary>Characters of a note.</summary>
     public const int LongestNote = 2000;
     private const int LongestChoice = 40;
 

@@ -9,6 +9,7 @@ namespace MorningRound.Core.Sessions;
 /// <summary>What happened in one segment, as far as the log knows.</summary>
 public sealed record SegmentLog
 {
+    /// <summary>The segment.</summary>
     public required Guid SegmentId { get; init; }
 
     /// <summary>How it was left; none while it is open.</summary>

@@ -6,41 +6,58 @@ namespace MorningRound.Core.Students;
 /// <summary>Which balls a carry was measured with.</summary>
 public enum BallKind
 {
+    /// <summary>A range ball.</summary>
     RangeBall,
+
+    /// <summary>The player's own ball.</summary>
     OwnBall,
 }
 
 /// <summary>What a carry was hit from.</summary>
 public enum HitFrom
 {
+    /// <summary>Grass.</summary>
     Grass,
+
+    /// <summary>A mat.</summary>
     Mat,
+
+    /// <summary>A bay indoors.</summary>
     Indoors,
 }
 
 /// <summary>A club of the bag, with how far it carries where that is known. Carries are only compared under like conditions.</summary>
 public sealed record BagClub
 {
+    /// <summary>The club.</summary>
     public required Club Club { get; init; }
 
+    /// <summary>How far it carries; none where nobody measured.</summary>
     public MarkedLength? Carry { get; init; }
 
+    /// <summary>The day it was measured; none where nobody noted it.</summary>
     public DateOnly? MeasuredOn { get; init; }
 
+    /// <summary>The ball it was measured with; none where nobody noted it.</summary>
     public BallKind? Ball { get; init; }
 
+    /// <summary>What it was hit from; none where nobody noted it.</summary>
     public HitFrom? From { get; init; }
 }
 
 /// <summary>One number of the wedge grid: a club, a swing length, and the carry it gives.</summary>
 public sealed record WedgeNumber
 {
+    /// <summary>The wedge.</summary>
     public required Club Club { get; init; }
 
+    /// <summary>The length of the swing.</summary>
     public required SwingLength Swing { get; init; }
 
+    /// <summary>How far it carries.</summary>
     public required MarkedLength Carry { get; init; }
 
+    /// <summary>The day it was measured; none where nobody noted it.</summary>
     public DateOnly? MeasuredOn { get; init; }
 }
 

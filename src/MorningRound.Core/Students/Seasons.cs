@@ -2,6 +2,7 @@ using MorningRound.Core.Golf;
 
 namespace MorningRound.Core.Students;
 
+/// <summary>Works out a student's season.</summary>
 public static class Seasons
 {
     private const int CompetitionWeekDays = 6;

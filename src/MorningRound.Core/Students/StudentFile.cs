@@ -8,12 +8,16 @@ namespace MorningRound.Core.Students;
 /// <summary>What is being changed, as a chain: the fault, what is measured of it, where that is now, and where it should be.</summary>
 public sealed record FocusChain
 {
+    /// <summary>What is wrong; empty where nobody said.</summary>
     public string Fault { get; init; } = "";
 
+    /// <summary>What is measured of it; empty where nothing is.</summary>
     public string Measured { get; init; } = "";
 
+    /// <summary>Where it stands; empty where nobody said.</summary>
     public string Now { get; init; } = "";
 
+    /// <summary>Where it should be; empty where nobody said.</summary>
     public string Goal { get; init; } = "";
 
     /// <summary>Deliberate repetitions asked for in all; none where they are not counted. A swing change takes 3,000–5,000.</summary>
@@ -23,40 +27,51 @@ public sealed record FocusChain
 /// <summary>A stretch of the week in which the student can practise.</summary>
 public sealed record PracticeWindow
 {
+    /// <summary>The day of the week.</summary>
     public required DayOfWeek Weekday { get; init; }
 
+    /// <summary>When it begins.</summary>
     public required TimeOnly From { get; init; }
 
+    /// <summary>How long it is, 5 to 480 minutes.</summary>
     public required int Minutes { get; init; }
 
+    /// <summary>The kind of ground.</summary>
     public required PlaceKind Place { get; init; }
 }
 
 /// <summary>A part that hurts, and since when. Once somebody has cleared it, who and when.</summary>
 public sealed record PainfulPart
 {
+    /// <summary>The part.</summary>
     public required BodyPart Part { get; init; }
 
     /// <summary>Lead or trail, for parts that come in pairs; none for the others.</summary>
     public BodySide? Side { get; init; }
 
+    /// <summary>The day it began.</summary>
     public required DateOnly Since { get; init; }
 
     /// <summary>The doctor or physiotherapist who cleared it; empty while nobody has.</summary>
     public string ClearedBy { get; init; } = "";
 
+    /// <summary>The day it was cleared; none while it is not.</summary>
     public DateOnly? ClearedOn { get; init; }
 
+    /// <summary>A few words; empty where there are none.</summary>
     public string Note { get; init; } = "";
 
+    /// <summary>Whether somebody has cleared it.</summary>
     public bool IsCleared => ClearedOn is not null;
 }
 
 /// <summary>Who answers for a minor, and when they consented.</summary>
 public sealed record Guardian
 {
+    /// <summary>The guardian's name.</summary>
     public required string Name { get; init; }
 
+    /// <summary>How to reach them; empty where nobody noted it.</summary>
     public string Contact { get; init; } = "";
 
     /// <summary>None while they have not consented; nothing can be published to the student until then.</summary>
@@ -66,17 +81,22 @@ public sealed record Guardian
 /// <summary>A competition the student prepares for.</summary>
 public sealed record Competition
 {
+    /// <summary>Unique in the file.</summary>
     public required Guid Id { get; init; }
 
+    /// <summary>What it is called.</summary>
     public required string Name { get; init; }
 
+    /// <summary>Its first day.</summary>
     public required DateOnly FirstDay { get; init; }
 
+    /// <summary>Its last day.</summary>
     public required DateOnly LastDay { get; init; }
 
     /// <summary>The day the student gets there; none when that is the first day.</summary>
     public DateOnly? ArrivalDay { get; init; }
 
+    /// <summary>Where it is played; empty where nobody noted it.</summary>
     public string Course { get; init; } = "";
 
     /// <summary>The speed of its greens as measured with the usual ramp, in feet; none if not known.</summary>
@@ -92,10 +112,13 @@ public sealed record StudentSection
     /// <summary>Yards or metres, for everything that is not painted on a board.</summary>
     public LengthUnit Units { get; init; } = LengthUnit.Yards;
 
+    /// <summary>What the student thinks is strong.</summary>
     public IReadOnlyList<Area> BelievedStrengths { get; init; } = [];
 
+    /// <summary>What the student thinks is weak.</summary>
     public IReadOnlyList<Area> BelievedWeaknesses { get; init; } = [];
 
+    /// <summary>Clubs the student does not like to hit.</summary>
     public IReadOnlyList<Club> DislikedClubs { get; init; } = [];
 
     /// <summary>The sides a target or trouble is disliked on: left, right or both.</summary>
@@ -104,34 +127,44 @@ public sealed record StudentSection
     /// <summary>The student's own routine before a shot, a few short steps.</summary>
     public IReadOnlyList<string> Routine { get; init; } = [];
 
+    /// <summary>When the student can practise.</summary>
     public IReadOnlyList<PracticeWindow> Windows { get; init; } = [];
 
+    /// <summary>What the student owns.</summary>
     public IReadOnlyList<Equipment> Equipment { get; init; } = [];
 
+    /// <summary>The competitions the student prepares for.</summary>
     public IReadOnlyList<Competition> Competitions { get; init; } = [];
 }
 
 /// <summary>The part of the file that the coach keeps. Students read it.</summary>
 public sealed record CoachSection
 {
+    /// <summary>How old the student is.</summary>
     public AgeBand Age { get; init; } = AgeBand.Adult;
 
+    /// <summary>The school of dividing a session; none leaves it to the plan.</summary>
     public Approach? Approach { get; init; }
 
     /// <summary>Overrules the season that the competitions give; none leaves it to them.</summary>
     public Season? Season { get; init; }
 
+    /// <summary>What is being changed.</summary>
     public FocusChain Focus { get; init; } = new();
 
     /// <summary>Set-up basics to look at again: grip, stance, ball position.</summary>
     public IReadOnlyList<string> SetUpBasics { get; init; } = [];
 
+    /// <summary>The clubs, each once.</summary>
     public IReadOnlyList<BagClub> Bag { get; init; } = [];
 
+    /// <summary>The numbers of the wedges, one for each club and swing.</summary>
     public IReadOnlyList<WedgeNumber> WedgeGrid { get; init; } = [];
 
+    /// <summary>What hurts or hurt.</summary>
     public IReadOnlyList<PainfulPart> PainfulParts { get; init; } = [];
 
+    /// <summary>Who answers for a minor; none where nobody was named.</summary>
     public Guardian? Guardian { get; init; }
 }
 
@@ -141,8 +174,10 @@ public sealed record CoachSection
 /// </summary>
 public sealed record StudentFile
 {
+    /// <summary>What the student keeps.</summary>
     public StudentSection Own { get; init; } = new();
 
+    /// <summary>What the coach keeps.</summary>
     public CoachSection Coach { get; init; } = new();
 
     /// <summary>The numbers that drills fill in.</summary>

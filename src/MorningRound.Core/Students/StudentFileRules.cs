@@ -9,9 +9,16 @@ namespace MorningRound.Core.Students;
 /// <summary>What a student's file must satisfy to be kept.</summary>
 public static class StudentFileRules
 {
+    /// <summary>Characters of a line.</summary>
     public const int LongestLine = 200;
+
+    /// <summary>Characters of a note.</summary>
     public const int LongestNote = 2000;
+
+    /// <summary>The most steps of a routine, and the most set-up basics.</summary>
     public const int MostSteps = 12;
+
+    /// <summary>The most entries of a list.</summary>
     public const int MostEntries = 40;
     private const double LongestCarryYards = 400;
 

@@ -5,8 +5,10 @@ public readonly record struct Angle
 {
     private Angle(double degrees) => Degrees = degrees;
 
+    /// <summary>The angle in degrees.</summary>
     public double Degrees { get; }
 
+    /// <summary>The angle in radians.</summary>
     public double Radians => Degrees * Math.PI / 180;
 
     /// <summary>An angle in degrees, not wrapped. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.</summary>

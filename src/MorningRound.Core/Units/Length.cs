@@ -16,12 +16,16 @@ public readonly record struct Length : IComparable<Length>
     /// <summary>No distance at all.</summary>
     public static Length Zero => default;
 
+    /// <summary>The length in metres.</summary>
     public double Metres { get; }
 
+    /// <summary>The length in yards.</summary>
     public double Yards => Metres / MetresPerYard;
 
+    /// <summary>The length in feet.</summary>
     public double Feet => Metres / MetresPerFoot;
 
+    /// <summary>The length in inches.</summary>
     public double Inches => Metres / MetresPerInch;
 
     /// <summary>A length in metres. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.</summary>
@@ -36,22 +40,30 @@ public readonly record struct Length : IComparable<Length>
     /// <summary>A length in inches of 25.4 mm. Throws unless the number is finite.</summary>
     public static Length FromInches(double inches) => new(Finite.Checked(inches) * MetresPerInch);
 
+    /// <inheritdoc/>
     public int CompareTo(Length other) => Metres.CompareTo(other.Metres);
 
+    /// <summary>The sum.</summary>
     public static Length operator +(Length a, Length b) => new(a.Metres + b.Metres);
 
+    /// <summary>The difference.</summary>
     public static Length operator -(Length a, Length b) => new(a.Metres - b.Metres);
 
+    /// <summary>The product.</summary>
     public static Length operator *(Length length, double factor) => new(length.Metres * Finite.Checked(factor));
 
     /// <summary>How many times the second goes into the first.</summary>
     public static double operator /(Length a, Length b) => a.Metres / b.Metres;
 
+    /// <inheritdoc cref="IComparable{T}.CompareTo"/>
     public static bool operator <(Length a, Length b) => a.Metres < b.Metres;
 
+    /// <inheritdoc cref="IComparable{T}.CompareTo"/>
     public static bool operator >(Length a, Length b) => a.Metres > b.Metres;
 
+    /// <inheritdoc cref="IComparable{T}.CompareTo"/>
     public static bool operator <=(Length a, Length b) => a.Metres <= b.Metres;
 
+    /// <inheritdoc cref="IComparable{T}.CompareTo"/>
     public static bool operator >=(Length a, Length b) => a.Metres >= b.Metres;
 }

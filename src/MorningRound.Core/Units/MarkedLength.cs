@@ -3,9 +3,16 @@ namespace MorningRound.Core.Units;
 /// <summary>The units in which lengths are painted on boards and read off devices.</summary>
 public enum LengthUnit
 {
+    /// <summary>Yards.</summary>
     Yards,
+
+    /// <summary>Metres.</summary>
     Metres,
+
+    /// <summary>Feet.</summary>
     Feet,
+
+    /// <summary>Inches.</summary>
     Inches,
 }
 
@@ -18,10 +25,12 @@ public sealed record MarkedLength(double Value, LengthUnit Unit)
     /// <summary>The same length in another unit; unchanged in its own, so that nothing is lost to rounding.</summary>
     public MarkedLength In(LengthUnit unit) => unit == Unit ? this : new MarkedLength(ToLength() / unit.Times(1), unit);
 
+    /// <inheritdoc/>
     public override string ToString() =>
         $"{Value.ToString("0.#", System.Globalization.CultureInfo.InvariantCulture)} {Unit.Sign()}";
 }
 
+/// <summary>What is known of the units of length.</summary>
 public static class LengthUnits
 {
     /// <summary>So many of the unit as a length.</summary>

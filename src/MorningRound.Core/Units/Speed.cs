@@ -8,8 +8,10 @@ public readonly record struct Speed
 
     private Speed(double metresPerSecond) => MetresPerSecond = metresPerSecond;
 
+    /// <summary>The speed in metres per second.</summary>
     public double MetresPerSecond { get; }
 
+    /// <summary>The speed in miles per hour.</summary>
     public double MilesPerHour => MetresPerSecond / MetresPerSecondPerMph;
 
     /// <summary>A speed in metres per second. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.</summary>

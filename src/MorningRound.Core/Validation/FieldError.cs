@@ -11,6 +11,7 @@ public sealed class FieldErrors
 {
     private readonly List<FieldError> _found = [];
 
+    /// <summary>What was found so far, in the order in which it was found.</summary>
     public IReadOnlyList<FieldError> Found => _found;
 
     /// <summary>Notes an error at the path when the condition does not hold.</summary>

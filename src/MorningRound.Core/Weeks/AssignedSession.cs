@@ -7,7 +7,10 @@ namespace MorningRound.Core.Weeks;
 /// <summary>Whether a session belongs to the week's work or comes on top of it.</summary>
 public enum Requirement
 {
+    /// <summary>Part of the week.</summary>
     Must,
+
+    /// <summary>On top, never counted against.</summary>
     Extra,
 
     /// <summary>Practice that nobody set: it is shown, and stands outside the week's figure.</summary>
@@ -17,9 +20,16 @@ public enum Requirement
 /// <summary>Why a session counts for nothing.</summary>
 public enum Excuse
 {
+    /// <summary>Ill.</summary>
     Ill,
+
+    /// <summary>Hurt.</summary>
     Hurt,
+
+    /// <summary>Away.</summary>
     Away,
+
+    /// <summary>The weather.</summary>
     Weather,
 }
 
@@ -54,13 +64,16 @@ public enum SessionStatus
 /// <summary>One published session of a student's week, with all that its standing and the week's figure need.</summary>
 public sealed record AssignedSession
 {
+    /// <summary>The week it is set for.</summary>
     public required IsoWeek Week { get; init; }
 
     /// <summary>The day it is set for; none for "any day".</summary>
     public DateOnly? Day { get; init; }
 
+    /// <summary>Whether it counts.</summary>
     public required Requirement Requirement { get; init; }
 
+    /// <summary>Why it counts for nothing; none where it counts.</summary>
     public Excuse? Excuse { get; init; }
 
     /// <summary>What the logs of this session add up to.</summary>

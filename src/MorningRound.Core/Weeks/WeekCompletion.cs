@@ -6,8 +6,10 @@ namespace MorningRound.Core.Weeks;
 /// </summary>
 public sealed record WeekCompletion
 {
+    /// <summary>Planned minutes of the must sessions that count.</summary>
     public required int PlannedMinutes { get; init; }
 
+    /// <summary>Planned minutes of what was done of those.</summary>
     public required double DoneMinutes { get; init; }
 
     /// <summary>Must sessions that count.</summary>

@@ -29,13 +29,16 @@ public sealed record AttemptFlow
 
     internal const string EachRegister = "_each";
 
+    /// <summary>The version of the format.</summary>
     public required int Version { get; init; }
 
+    /// <summary>The numbers it counts with, and where they start.</summary>
     public required IReadOnlyList<FlowRegister> Registers { get; init; }
 
     /// <summary>The name of the state it begins in.</summary>
     public required string Start { get; init; }
 
+    /// <summary>Everything it can ask.</summary>
     public required IReadOnlyList<FlowState> States { get; init; }
 
     /// <summary>Lines that can be shown at any time: counts, and results as far as they are plain arithmetic.</summary>
@@ -69,10 +72,13 @@ public sealed record FlowRegister(string Name, int Initial);
 /// <summary>A point at which the student is asked for something.</summary>
 public sealed record FlowState
 {
+    /// <summary>Unique in the flow. Nothing is to be read out of it.</summary>
     public required string Name { get; init; }
 
+    /// <summary>What is asked.</summary>
     public required FlowText Prompt { get; init; }
 
+    /// <summary>What kind of answer it takes.</summary>
     public required FlowQuestion Question { get; init; }
 
     /// <summary>Where in the drill it is asked, for a picture; none where it is asked of the whole.</summary>
@@ -89,16 +95,31 @@ public enum FlowStep
     /// <summary>The only thing there is to do there.</summary>
     Play,
 
+    /// <summary>A number is guessed.</summary>
     Guess,
+
+    /// <summary>A number is measured.</summary>
     Measure,
 
     /// <summary>What counted as a hit is looked at more closely.</summary>
     Hit,
+
+    /// <summary>What counted as a miss is looked at more closely.</summary>
     Missed,
+
+    /// <summary>The situation is written down.</summary>
     Write,
+
+    /// <summary>Breathing.</summary>
     Breathe,
+
+    /// <summary>The routine is walked through.</summary>
     WalkIn,
+
+    /// <summary>A putt is played.</summary>
     Putt,
+
+    /// <summary>It is judged how it went.</summary>
     Judge,
 }
 
@@ -188,6 +209,7 @@ public sealed record FlowTransition
     public bool EndsAttempt { get; init; }
 }
 
+/// <summary>A condition of a transition.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(ChoiceIs), "choice")]
 [JsonDerivedType(typeof(NumberIs), "number")]
@@ -206,10 +228,13 @@ public sealed record RegisterIs(string Register, int AtLeast) : FlowGuard;
 /// <summary>Changes one register.</summary>
 public sealed record FlowEffect
 {
+    /// <summary>The register that is changed.</summary>
     public required string Register { get; init; }
 
+    /// <summary>How it is changed.</summary>
     public required FlowChange Do { get; init; }
 
+    /// <summary>What it is changed by.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public FlowOperand Kind { get; init; }
 
@@ -226,19 +251,29 @@ public sealed record FlowEffect
     public bool Negative { get; init; }
 }
 
+/// <summary>How a register is changed.</summary>
 public enum FlowChange
 {
+    /// <summary>The register becomes the operand.</summary>
     Set,
+
+    /// <summary>The operand is added.</summary>
     Add,
 
     /// <summary>The larger of the register and the operand.</summary>
     Max,
 }
 
+/// <summary>What a register is changed by.</summary>
 public enum FlowOperand
 {
+    /// <summary>A number of the effect itself.</summary>
     Constant,
+
+    /// <summary>The number that was given, in tenths.</summary>
     Input,
+
+    /// <summary>Another register.</summary>
     Register,
 }
 
@@ -251,14 +286,18 @@ public sealed record FlowText(string Text, [property: JsonIgnore(Condition = Jso
 /// </summary>
 public sealed record FlowValue
 {
+    /// <summary>The register that is shown.</summary>
     public required string Register { get; init; }
 
+    /// <summary>The register it is divided by; none where it is shown as it is.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? DividedBy { get; init; }
 
+    /// <summary>Whether the register counts tenths.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool InTenths { get; init; }
 
+    /// <summary>How many decimals are shown.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public int Decimals { get; init; }
 }

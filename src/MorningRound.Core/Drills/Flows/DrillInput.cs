@@ -16,6 +16,7 @@ namespace MorningRound.Core.Drills.Flows;
 [JsonDerivedType(typeof(TimeUp), "timeUp")]
 public abstract record DrillInput
 {
+    /// <summary>Characters of a text that a drill asks for.</summary>
     public const int LongestText = 400;
 
     /// <summary>The attempt, counted from 1.</summary>
@@ -40,24 +41,31 @@ public abstract record DrillInput
     }
 }
 
+/// <summary>One of the named answers was chosen.</summary>
 public sealed record ChoiceMade : DrillInput
 {
+    /// <summary>The answer's value.</summary>
     public required string Value { get; init; }
 }
 
 /// <summary>A number in tenths of the unit on the screen.</summary>
 public sealed record NumberGiven : DrillInput
 {
+    /// <summary>The number, in tenths.</summary>
     public required int Tenths { get; init; }
 }
 
+/// <summary>A text was written.</summary>
 public sealed record TextWritten : DrillInput
 {
+    /// <summary>The text.</summary>
     public required string Text { get; init; }
 }
 
+/// <summary>Something was done and tapped off.</summary>
 public sealed record Tapped : DrillInput;
 
+/// <summary>The timer ran to its end.</summary>
 public sealed record TimerRanOut : DrillInput;
 
 /// <summary>The student stopped the drill; what was complete by then counts.</summary>
@@ -66,47 +74,83 @@ public sealed record DrillStopped : DrillInput;
 /// <summary>The segment's time was over; what was complete by then counts.</summary>
 public sealed record TimeUp : DrillInput;
 
+/// <summary>How the ball was met.</summary>
 public enum ContactTag
 {
+    /// <summary>The ground first.</summary>
     Heavy,
+
+    /// <summary>Too high on the ball.</summary>
     Thin,
+
+    /// <summary>Towards the heel of the face.</summary>
     Heel,
+
+    /// <summary>Towards the toe of the face.</summary>
     Toe,
+
+    /// <summary>Low on the face.</summary>
     Low,
+
+    /// <summary>High on the face.</summary>
     High,
 }
 
+/// <summary>What the ball did sideways.</summary>
 public enum LineTag
 {
+    /// <summary>It started left of the line, for a right-handed player.</summary>
     Pull,
+
+    /// <summary>It started right of the line, for a right-handed player.</summary>
     Push,
+
+    /// <summary>It curved more than was meant.</summary>
     Curve,
 }
 
+/// <summary>Why it missed, in the student's own judgement.</summary>
 public enum CauseTag
 {
+    /// <summary>It was hurried.</summary>
     Hurried,
+
+    /// <summary>The decision was wrong.</summary>
     Decision,
+
+    /// <summary>The green was read wrongly.</summary>
     Read,
+
+    /// <summary>The pace was wrong.</summary>
     Pace,
 }
 
+/// <summary>Whether the routine was kept.</summary>
 public enum RoutineTag
 {
+    /// <summary>Wholly.</summary>
     Done,
+
+    /// <summary>In part.</summary>
     Partly,
+
+    /// <summary>Not at all.</summary>
     NotDone,
 }
 
 /// <summary>At most one tag of each group, over any drill.</summary>
 public sealed record AttemptTags
 {
+    /// <summary>How the ball was met; none where nobody said.</summary>
     public ContactTag? Contact { get; init; }
 
+    /// <summary>Where it started or how it curved; none where nobody said.</summary>
     public LineTag? Line { get; init; }
 
+    /// <summary>Why it missed; none where nobody said.</summary>
     public CauseTag? Cause { get; init; }
 
+    /// <summary>Whether the routine was kept; none where nobody said.</summary>
     public RoutineTag? Routine { get; init; }
 
     /// <summary>The tags of each attempt that has any; of two in one group, the later counts.</summary>

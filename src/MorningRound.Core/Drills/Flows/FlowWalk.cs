@@ -19,6 +19,7 @@ public sealed record FlowWalk
     /// <summary>The state that asks now; none when the drill is over.</summary>
     public FlowState? State { get; private init; }
 
+    /// <summary>The registers by name.</summary>
     public IReadOnlyDictionary<string, int> Registers { get; private init; }
 
     /// <summary>Attempts completed.</summary>

@@ -31,17 +31,22 @@ public sealed record BallRating : ScoringProtocol
     /// <summary>What is rated: "tension in the trail hand".</summary>
     public required string Rated { get; init; }
 
+    /// <summary>What 1 stands for.</summary>
     public string LowMeans { get; init; } = "loose";
 
+    /// <summary>What 10 stands for.</summary>
     public string HighMeans { get; init; } = "tight";
 
+    /// <inheritdoc/>
     public override string Title => "Ball rating";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Balls;
 
     /// <summary>Fewer than ten where a trimmed session has no more: it is still noticed what was noticed.</summary>
     public override ScoringProtocol WithCount(int attempts) => this with { Balls = attempts };
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("mean", "mean rating", "", Better.None, 2),
@@ -50,12 +55,14 @@ public sealed record BallRating : ScoringProtocol
         new("lowest", "lowest", "", Better.None),
     ];
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) => errors
         .RequireBetween(Balls, 10, 60, $"{path}.balls", "balls")
         .RequireText(Rated, $"{path}.rated", LongestLabel)
         .RequireText(LowMeans, $"{path}.lowMeans", 40)
         .RequireText(HighMeans, $"{path}.highMeans", 40);
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         FlowEffect[] counts = [Flow.Add("balls"), Flow.AddInput("sum"), Flow.Add(AttemptFlow.LeftRegister)];

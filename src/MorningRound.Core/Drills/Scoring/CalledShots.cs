@@ -10,10 +10,13 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <summary>A list of called shots. Whether the target was hit and whether the called shape was achieved are two answers.</summary>
 public sealed record CalledShots : ScoringProtocol
 {
+    /// <summary>The clubs that are called, at least one.</summary>
     public required IReadOnlyList<Club> Clubs { get; init; }
 
+    /// <summary>The shapes that are called, at least one.</summary>
     public IReadOnlyList<ShotShape> Shapes { get; init; } = [ShotShape.Straight, ShotShape.Draw, ShotShape.Fade];
 
+    /// <summary>The heights that are called, at least one.</summary>
     public IReadOnlyList<ShotHeight> Heights { get; init; } = [ShotHeight.Normal];
 
     /// <summary>Where to, in words that follow "at": "the left flag". May be empty.</summary>
@@ -28,12 +31,16 @@ public sealed record CalledShots : ScoringProtocol
     /// <summary>How many of them are played, where a trimmed session has fewer. Says how much is done, and is no parameter.</summary>
     internal int? First { get; init; }
 
+    /// <inheritdoc/>
     public override string Title => "Called shots";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => First ?? (Pattern.Count == 0 ? Calls : Calls * Pattern.Sum(p => p.Balls));
 
+    /// <inheritdoc/>
     public override ScoringProtocol WithCount(int attempts) => this with { First = attempts };
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("hitShare", "targets hit", "%", Better.Higher),
@@ -53,6 +60,7 @@ public sealed record CalledShots : ScoringProtocol
         return First is { } first ? [.. all.Take(first)] : all;
     }
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
         errors.Require(Clubs.Count is >= 1 and <= 14, $"{path}.clubs", "Between 1 and 14 clubs, please.").RequireOnce(Clubs, $"{path}.clubs")
@@ -66,6 +74,7 @@ public sealed record CalledShots : ScoringProtocol
         for (var i = 0; i < Pattern.Count; i++) errors.RequireBetween(Pattern[i].Balls, 1, 10, $"{path}.pattern[{i}].balls", "balls");
     }
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var calls = List(seed);

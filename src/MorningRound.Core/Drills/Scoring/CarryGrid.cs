@@ -10,10 +10,13 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <summary>One cell: a club, a swing length, and the number it should carry; without one, the student's own grid fills it.</summary>
 public sealed record GridCell
 {
+    /// <summary>The wedge.</summary>
     public required Club Club { get; init; }
 
+    /// <summary>The length of the swing.</summary>
     public required SwingLength Swing { get; init; }
 
+    /// <summary>The number to reach, in the unit of the grid; none leaves it to the player.</summary>
     public double? Carry { get; init; }
 }
 
@@ -25,29 +28,38 @@ public sealed record CarryGrid : ScoringProtocol
 {
     private static readonly FlowQuestionChoice AskAltered = new([new FlowOption("stock", "As it comes"), new FlowOption("altered", "Altered to fit")]);
 
+    /// <summary>The cells, in the order in which they are played.</summary>
     public required IReadOnlyList<GridCell> Cells { get; init; }
 
+    /// <summary>Balls for each cell, 1 to 3.</summary>
     public int BallsPerCell { get; init; } = 3;
 
     /// <summary>How far off a carry may be, in percent of the number. 4 is the product's own default.</summary>
     public double TolerancePercent { get; init; } = 4;
 
+    /// <summary>Yards or metres.</summary>
     public LengthUnit Unit { get; init; } = LengthUnit.Yards;
 
+    /// <inheritdoc/>
     public override string Title => "Carry grid";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => null;
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("hits", "cells hit", "", Better.Higher),
         new("balls", "balls used", "", Better.Lower),
     ];
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Harder() => BallsPerCell > 1 ? this with { BallsPerCell = BallsPerCell - 1 } : null;
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Easier() => BallsPerCell < 3 ? this with { BallsPerCell = BallsPerCell + 1 } : null;
 
+    /// <inheritdoc/>
     public override ScoringProtocol For(PlayerNumbers player) => this with
     {
         Cells =
@@ -58,6 +70,7 @@ public sealed record CarryGrid : ScoringProtocol
         ],
     };
 
+    /// <inheritdoc/>
     public override string? WhatIsMissing() => Cells.FirstOrDefault(c => c.Carry is null) is { } open
         ? $"The wedge grid has no number for {Named(open)}."
         : null;
@@ -69,6 +82,7 @@ public sealed record CarryGrid : ScoringProtocol
         return ((int)Math.Ceiling(number * (1 - part)), (int)Math.Floor(number * (1 + part)));
     }
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
         errors.Require(Cells.Count is >= 1 and <= 24, $"{path}.cells", "Between 1 and 24 cells, please.")
@@ -80,6 +94,7 @@ public sealed record CarryGrid : ScoringProtocol
             errors.Require(Cells[i].Carry is null or (>= 5 and <= 350), $"{path}.cells[{i}].carry", "A carry lies between 5 and 350.");
     }
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder().Registers("_tries", "hits", "balls", "altered")

@@ -18,29 +18,37 @@ public sealed record Compass : ScoringProtocol
     /// <summary>Points around the hole, evenly spread; the first is the one below it.</summary>
     public int Points { get; init; } = 4;
 
+    /// <summary>Feet or metres.</summary>
     public LengthUnit Unit { get; init; } = LengthUnit.Feet;
 
+    /// <inheritdoc/>
     public override string Title => "Compass";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Distances.Count * Points;
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
     [
         new("made", "holed", "", Better.Higher),
         .. Distances.Select(d => new MeasureKind(MadeAt(d), $"holed from {d} {Unit.Sign()}", "", Better.Higher)),
     ];
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Harder() =>
         Distances[^1] < Farthest ? this with { Distances = [.. Distances.Select(d => d + 1)] } : null;
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Easier() => Distances[0] > 1 ? this with { Distances = [.. Distances.Select(d => d - 1)] } : null;
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) => errors
         .RequireDistances(Distances, 60, $"{path}.distances")
         .RequireBetween(Points, 2, 12, $"{path}.points", "points")
         .Require(Distances.Count * Points <= 120, $"{path}.points", "At most 120 putts, please.")
         .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder()

@@ -38,16 +38,22 @@ public sealed record GuessAndCheck : ScoringProtocol
         [GuessedQuantity.Carry] = ("carry", "yd", 4, 0, "You guess carries too long", "You guess carries too short"),
     };
 
+    /// <summary>What is guessed, each once.</summary>
     public required IReadOnlyList<GuessedQuantity> Quantities { get; init; }
 
+    /// <summary>How often, 3 to 60.</summary>
     public int Attempts { get; init; } = 10;
 
+    /// <inheritdoc/>
     public override string Title => "Guess and check";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Attempts;
 
+    /// <inheritdoc/>
     public override ScoringProtocol WithCount(int attempts) => this with { Attempts = attempts };
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
     [
         .. Quantities.Select(q => new MeasureKind($"spread{q}", $"spread of {Kinds[q].Name}", Kinds[q].Unit, Better.Lower, 1)),
@@ -55,11 +61,13 @@ public sealed record GuessAndCheck : ScoringProtocol
         .. Quantities.Select(q => new MeasureKind($"bias{q}", $"{Kinds[q].Name}, guess minus measured", Kinds[q].Unit, Better.None, 1)),
     ];
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) => errors
         .Require(Quantities.Count is >= 1 and <= 4, $"{path}.quantities", "Between 1 and 4 quantities, please.")
         .RequireOnce(Quantities, $"{path}.quantities")
         .RequireBetween(Attempts, 3, 60, $"{path}.attempts", "attempts");
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder().Registers(["attempts", .. Quantities.Select(Difference), .. Quantities.Select(Guessed)]).Counted(Attempts)

@@ -9,27 +9,34 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <summary>So many attempts, each made or missed.</summary>
 public sealed record MakeRate : ScoringProtocol
 {
+    /// <summary>How many, 1 to 300.</summary>
     public required int Attempts { get; init; }
 
     /// <summary>What a make is: "inside the fairway you named".</summary>
     public required string Make { get; init; }
 
+    /// <inheritdoc/>
     public override string Title => "Make rate";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Attempts;
 
+    /// <inheritdoc/>
     public override ScoringProtocol WithCount(int attempts) => this with { Attempts = attempts };
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("share", "share made", "%", Better.Higher),
         new("made", "made", "", Better.Higher),
     ];
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) => errors
         .RequireBetween(Attempts, 1, MostAttempts, $"{path}.attempts", "attempts")
         .RequireText(Make, $"{path}.make", LongestLabel);
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder()
         .Registers("made", "attempts").Counted(Attempts)
         .Display("{0} made, {1} of {2} attempts", Flow.Value("made"), Flow.Value("attempts"), Flow.Count)

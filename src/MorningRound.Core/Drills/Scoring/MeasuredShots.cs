@@ -17,13 +17,16 @@ public sealed record MeasuredShots : ScoringProtocol
     /// <summary>What is measured: "club path".</summary>
     public required string What { get; init; }
 
+    /// <summary>The unit of the number; empty where it has none.</summary>
     public string Unit { get; init; } = "";
 
     /// <summary>The band's lower end; none when there is only an upper one.</summary>
     public double? Least { get; init; }
 
+    /// <summary>The upper end of the band; none where it has none.</summary>
     public double? Most { get; init; }
 
+    /// <summary>How many, 1 to 300.</summary>
     public int Shots { get; init; } = 15;
 
     /// <summary>Where the number stood when the change began; none if not known.</summary>
@@ -39,13 +42,16 @@ public sealed record MeasuredShots : ScoringProtocol
     public MarkedLength? AimTarget() =>
         AimDistance is { } distance ? new MarkedLength(distance, Unit == Metres ? LengthUnit.Metres : LengthUnit.Yards) : null;
 
+    /// <inheritdoc/>
     public override string Title => AimDistance is null ? "Measured shots" : "Aim check";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Shots;
 
     /// <summary>An aim check keeps its balls: fewer say nothing.</summary>
     public override ScoringProtocol? WithCount(int attempts) => AimDistance is null ? this with { Shots = attempts } : null;
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
     [
         new("share", "in the band", "%", Better.Higher),
@@ -53,6 +59,7 @@ public sealed record MeasuredShots : ScoringProtocol
         new("deviation", $"spread of {What}", Unit, Better.None, 1),
     ];
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) => errors
         .RequireText(What, $"{path}.what", LongestLabel)
         .AllowText(Unit, $"{path}.unit", 10)
@@ -63,6 +70,7 @@ public sealed record MeasuredShots : ScoringProtocol
         .Require(AimDistance is null || Unit == Yards || Unit == Metres, $"{path}.unit", $"An aim check is measured in {Yards} or {Metres}.")
         .Require(new[] { Least, Most, StartedAt }.All(n => n is null || Math.Abs(n.Value) <= Largest), $"{path}.most", $"Numbers lie between −{Largest} and {Largest}.");
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         FlowEffect[] shot = [Flow.Add("shots"), Flow.AddInput("sum")];

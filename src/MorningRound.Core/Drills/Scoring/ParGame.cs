@@ -15,27 +15,35 @@ public sealed record ParGame : ScoringProtocol
     /// <summary>An even number, so that every lap asks the same.</summary>
     public int Stations { get; init; } = 4;
 
+    /// <summary>How often the stations are gone round.</summary>
     public int Laps { get; init; } = 5;
 
     /// <summary>The length of every putt. 4, 6, 10 and 20 ft are the usual levels.</summary>
     public int Length { get; init; } = 4;
 
+    /// <summary>Feet or metres.</summary>
     public LengthUnit Unit { get; init; } = LengthUnit.Feet;
 
+    /// <inheritdoc/>
     public override string Title => "Par game";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Stations * Laps;
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("score", "score to par", "", Better.Lower),
         new("made", "putts holed", "", Better.None),
     ];
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Harder() => Levels.FirstOrDefault(l => l > Length) is var next and > 0 ? this with { Length = next } : null;
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Easier() => Levels.LastOrDefault(l => l < Length) is var next and > 0 ? this with { Length = next } : null;
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) => errors
         .RequireBetween(Stations, 2, 8, $"{path}.stations", "stations")
         .Require(Stations % 2 == 0, $"{path}.stations", "An even number of stations, so that par and birdie take turns.")
@@ -43,6 +51,7 @@ public sealed record ParGame : ScoringProtocol
         .RequireBetween(Length, 2, 40, $"{path}.length", Unit.Sign())
         .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder().Registers("score", "made", "attempts")

@@ -7,7 +7,11 @@ public enum Better
 {
     /// <summary>Neither: it is there to be noticed.</summary>
     None,
+
+    /// <summary>A higher number is better.</summary>
     Higher,
+
+    /// <summary>A lower number is better.</summary>
     Lower,
 }
 
@@ -50,6 +54,7 @@ public enum ResultStatus
 /// <summary>What a protocol makes of the attempts.</summary>
 public sealed record ProtocolResult
 {
+    /// <summary>How the inputs read.</summary>
     public required ResultStatus Status { get; init; }
 
     /// <summary>Attempts completed.</summary>

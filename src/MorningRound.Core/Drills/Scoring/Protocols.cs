@@ -18,6 +18,7 @@ public static class Protocols
     private static readonly Dictionary<Type, string> Kinds = typeof(ScoringProtocol).GetCustomAttributes<JsonDerivedTypeAttribute>()
         .ToDictionary(a => a.DerivedType, a => (string)a.TypeDiscriminator!);
 
+    /// <summary>All of them, in the order in which they are offered.</summary>
     public static IReadOnlyList<ProtocolChoice> All { get; } =
     [
         Choice("Counts, and says nothing about how they went. For warm-up and technique.", new Repetitions { Count = 15 }),

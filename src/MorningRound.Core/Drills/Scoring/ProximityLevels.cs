@@ -10,8 +10,10 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <summary>A station: a club and how the ball lies.</summary>
 public sealed record ProximityStation
 {
+    /// <summary>The club played from there.</summary>
     public required Club Club { get; init; }
 
+    /// <summary>How the ball lies; empty where that does not matter.</summary>
     public string Lie { get; init; } = "";
 }
 
@@ -23,25 +25,32 @@ public sealed record ProximityLevels : ScoringProtocol
 {
     private const int MostTries = 3;
 
+    /// <summary>The stations, in the order in which they are played.</summary>
     public required IReadOnlyList<ProximityStation> Stations { get; init; }
 
     /// <summary>The radius of each level's circle in whole feet, the widest first.</summary>
     public IReadOnlyList<int> RadiiFeet { get; init; } = [12, 9, 6, 4];
 
+    /// <inheritdoc/>
     public override string Title => "Proximity levels";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => null;
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("passed", "levels passed", "", Better.Higher),
         new("mean", "mean distance from the hole", "ft", Better.Lower, 1),
     ];
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Harder() => RadiiFeet[^1] > 2 ? this with { RadiiFeet = [.. RadiiFeet.Select(r => r - 1)] } : null;
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Easier() => RadiiFeet[0] < 30 ? this with { RadiiFeet = [.. RadiiFeet.Select(r => r + 1)] } : null;
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
         errors.Require(Stations.Count is >= 1 and <= 8, $"{path}.stations", "Between 1 and 8 stations, please.")
@@ -50,6 +59,7 @@ public sealed record ProximityLevels : ScoringProtocol
         for (var i = 0; i < Stations.Count; i++) errors.AllowText(Stations[i].Lie, $"{path}.stations[{i}].lie", LongestLabel);
     }
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder().Registers("_in", "_failed", "passed", "balls", "sum")

@@ -13,18 +13,23 @@ public sealed record RehearsedScenario : ScoringProtocol
     /// <summary>How many scenarios, one putt each.</summary>
     public int Scenarios { get; init; } = 3;
 
+    /// <inheritdoc/>
     public override string Title => "Rehearsed scenario";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Scenarios;
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("made", "holed", "", Better.Higher),
         new("behaved", "behaved as intended, on average", "", Better.Higher, 1),
     ];
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) => errors.RequireBetween(Scenarios, 1, 10, $"{path}.scenarios", "scenarios");
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder().Registers("made", "behaved", "putts")
         .Display($"{{0}} holed of {{1}}, {Scenarios} in all", Flow.Value("made"), Flow.Value("putts"))
         .Display("behaved as intended: {0} on average", Flow.Mean("behaved", "putts", 1))

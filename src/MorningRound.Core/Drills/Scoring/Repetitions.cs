@@ -9,19 +9,25 @@ public sealed record Repetitions : ScoringProtocol
     /// <summary>How many; none where the segment's exit rule decides.</summary>
     public int? Count { get; init; }
 
+    /// <inheritdoc/>
     public override string Title => "Repetitions";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Count;
 
+    /// <inheritdoc/>
     public override ScoringProtocol? WithCount(int attempts) => Count is null ? null : this with { Count = attempts };
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } = [new("count", "repetitions", "", Better.None)];
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
         if (Count is { } count) errors.RequireBetween(count, 1, MostAttempts, $"{path}.count", "repetitions");
     }
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder().Registers("count");

@@ -34,6 +34,7 @@ public abstract record ScoringProtocol
     /// <summary>More than any drill asks for; keeps flows small enough for a phone.</summary>
     public const int MostAttempts = 300;
 
+    /// <summary>Characters of a label.</summary>
     public const int LongestLabel = 120;
 
     /// <summary>What it is called: "Step ladder".</summary>
@@ -166,8 +167,10 @@ public abstract record ScoringProtocol
         ? $"{kind.Label} {(kind.Better == Better.Higher ? "at least" : "at most")} {Written.Number(goal.Limit, kind.Decimals)}{Written.Unit(kind.Unit)}"
         : "";
 
+    /// <summary>Adds everything that is wrong with the parameters under the path.</summary>
     protected abstract void Check(FieldErrors errors, string path);
 
+    /// <summary>Compiles the flow; nothing is missing when it is called.</summary>
     protected abstract AttemptFlow CompileWith(ulong seed);
 
     /// <summary>

@@ -8,15 +8,26 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <summary>Shapes are relative to the player: whoever normally draws ten yards treats five as a fade.</summary>
 public enum ShotShape
 {
+    /// <summary>Straight.</summary>
     Straight,
+
+    /// <summary>Bending from right to left, for a right-handed player.</summary>
     Draw,
+
+    /// <summary>Bending from left to right, for a right-handed player.</summary>
     Fade,
 }
 
+/// <summary>How high a shot flies.</summary>
 public enum ShotHeight
 {
+    /// <summary>Lower than usual.</summary>
     Low,
+
+    /// <summary>As usual.</summary>
     Normal,
+
+    /// <summary>Higher than usual.</summary>
     High,
 }
 
@@ -38,6 +49,7 @@ public sealed record PatternStep(ShotShape Shape, int Balls);
 /// <summary>How much a list of calls changes, as the share of neighbours that differ, 0 to 1; none for fewer than two calls.</summary>
 public sealed record CallVariety(double? Club, double? Shape, double? Target)
 {
+    /// <summary>How much a list of calls changes from one to the next.</summary>
     public static CallVariety Of(IReadOnlyList<ShotCall> calls)
     {
         double? Share(Func<ShotCall, object> of) =>

@@ -15,6 +15,7 @@ public sealed record StepLadder : ScoringProtocol
     /// <summary>The lowest step, in whole units.</summary>
     public int Start { get; init; } = 10;
 
+    /// <summary>How much longer each step is.</summary>
     public int Step { get; init; } = 3;
 
     /// <summary>No step is longer than this.</summary>
@@ -23,15 +24,19 @@ public sealed record StepLadder : ScoringProtocol
     /// <summary>A climb is a start from the bottom, an unfinished one included.</summary>
     public int Climbs { get; init; } = 5;
 
+    /// <summary>Feet or metres.</summary>
     public LengthUnit Unit { get; init; } = LengthUnit.Feet;
 
+    /// <inheritdoc/>
     public override string Title => "Step ladder";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => null;
 
     /// <summary>The steps from the bottom to the top: 10, 13, 16 …</summary>
     public IReadOnlyList<int> Steps() => [.. Enumerable.Range(0, ((Top - Start) / Step) + 1).Select(i => Start + (i * Step))];
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
     [
         new("furthest", "furthest step passed", Unit.Sign(), Better.Higher),
@@ -39,10 +44,13 @@ public sealed record StepLadder : ScoringProtocol
         new("left", "left for the second putt, on average", Unit.Sign(), Better.None, 1),
     ];
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Harder() => Start + Step <= Top - Step ? this with { Start = Start + Step } : null;
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Easier() => Start > Step ? this with { Start = Start - Step } : null;
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) => errors
         .RequireBetween(Start, 2, 60, $"{path}.start", Unit.Sign())
         .RequireBetween(Step, 1, 10, $"{path}.step", Unit.Sign())
@@ -50,6 +58,7 @@ public sealed record StepLadder : ScoringProtocol
         .RequireBetween(Climbs, 1, 20, $"{path}.climbs", "climbs")
         .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var steps = Steps();

@@ -15,28 +15,36 @@ public sealed record Streak : ScoringProtocol
     /// <summary>Attempts after which it ends all the same; none without a cap.</summary>
     public int? Cap { get; init; }
 
+    /// <summary>What a make is.</summary>
     public string Make { get; init; } = "Holed";
 
+    /// <inheritdoc/>
     public override string Title => "Streak";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => null;
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("best", "best run", "", Better.Higher),
         new("attempts", "attempts used", "", Better.Lower),
     ];
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Harder() => Lengths.FirstOrDefault(l => l > Length) is var next and > 0 ? this with { Length = next, Cap = CapFor(next) } : null;
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Easier() => Lengths.LastOrDefault(l => l < Length) is var next and > 0 ? this with { Length = next } : null;
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
         errors.RequireBetween(Length, 2, 100, $"{path}.length", "in a row").RequireText(Make, $"{path}.make", LongestLabel);
         if (Cap is { } cap) errors.RequireBetween(cap, Length, MostAttempts, $"{path}.cap", "attempts");
     }
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         FlowEffect[] made = [Flow.Add("attempts"), Flow.Add("run"), Flow.Max("best", "run")];

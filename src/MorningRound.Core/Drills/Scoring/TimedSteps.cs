@@ -7,6 +7,7 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <summary>One step: something done for so many seconds, or so many times.</summary>
 public sealed record TimedStep
 {
+    /// <summary>What is done.</summary>
     public required string Label { get; init; }
 
     /// <summary>None for a counted step.</summary>
@@ -21,8 +22,10 @@ public sealed record TimedSteps : ScoringProtocol
 {
     private const int MostSteps = 24;
 
+    /// <summary>The steps, in order.</summary>
     public required IReadOnlyList<TimedStep> Steps { get; init; }
 
+    /// <summary>How often they are gone through.</summary>
     public int Cycles { get; init; } = 1;
 
     /// <summary>In 4, hold 4, out 4, hold 4, three times over: 48 seconds. Common practice, no source.</summary>
@@ -41,17 +44,22 @@ public sealed record TimedSteps : ScoringProtocol
     /// <summary>How long the timed steps take, over all cycles.</summary>
     public int Seconds() => Cycles * Steps.Sum(s => s.Seconds ?? 0);
 
+    /// <inheritdoc/>
     public override string Title => "Timed or counted steps";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Steps.Count * Cycles;
 
+    /// <inheritdoc/>
     public override int AttemptsEach => Steps.Count;
 
     /// <summary>Fewer times over; steps that are gone through once stay whole.</summary>
     public override ScoringProtocol? WithCount(int attempts) => Cycles == 1 ? null : this with { Cycles = Math.Max(1, attempts / Steps.Count) };
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } = [new("steps", "steps done", "", Better.None)];
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
         errors.Require(Steps.Count is >= 1 and <= MostSteps, $"{path}.steps", $"Between 1 and {MostSteps} steps, please.")
@@ -66,6 +74,7 @@ public sealed record TimedSteps : ScoringProtocol
         }
     }
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder().Registers("steps").CountedInRounds(Steps.Count * Cycles, Steps.Count)

@@ -13,18 +13,23 @@ public sealed record WindowBound
     /// <summary>What is measured: "launch", "finish beside the line".</summary>
     public required string What { get; init; }
 
+    /// <summary>The unit; empty where it has none.</summary>
     public string Unit { get; init; } = "";
 
+    /// <summary>The lower end; none where it has none.</summary>
     public double? Least { get; init; }
 
+    /// <summary>The upper end; none where it has none.</summary>
     public double? Most { get; init; }
 }
 
 /// <summary>The window of one club.</summary>
 public sealed record ClubWindow
 {
+    /// <summary>The club.</summary>
     public required Club Club { get; init; }
 
+    /// <summary>The numbers that all have to lie inside.</summary>
     public required IReadOnlyList<WindowBound> Bounds { get; init; }
 }
 
@@ -33,24 +38,32 @@ public sealed record Window : ScoringProtocol
 {
     private const double Largest = 999;
 
+    /// <summary>The clubs, each with its bounds, in the order in which they are played.</summary>
     public required IReadOnlyList<ClubWindow> Clubs { get; init; }
 
+    /// <summary>Shots with each club.</summary>
     public int ShotsPerClub { get; init; } = 10;
 
+    /// <inheritdoc/>
     public override string Title => "Window";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Clubs.Count * ShotsPerClub;
 
+    /// <inheritdoc/>
     public override int AttemptsEach => Clubs.Count;
 
+    /// <inheritdoc/>
     public override ScoringProtocol WithCount(int attempts) => this with { ShotsPerClub = Math.Max(1, attempts / Clubs.Count) };
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("share", "shots through the window", "%", Better.Higher),
         new("hits", "hits", "", Better.Higher),
     ];
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
         errors.Require(Clubs.Count is >= 1 and <= 6, $"{path}.clubs", "Between 1 and 6 clubs, please.")
@@ -71,6 +84,7 @@ public sealed record Window : ScoringProtocol
         }
     }
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder()

@@ -16,6 +16,7 @@ public sealed record PuttZone
     /// <summary>How many inches short of the hole still count; zero for "at the hole or past it".</summary>
     public required int ShortInches { get; init; }
 
+    /// <summary>How far past the hole a ball may finish, in inches.</summary>
     public required int PastInches { get; init; }
 
     /// <summary>Inches to either side.</summary>
@@ -48,15 +49,19 @@ public sealed record ZoneSets : ScoringProtocol
         new PuttZone { Feet = 30, ShortInches = 10, PastInches = 36, SideInches = 12 },
     ];
 
+    /// <summary>How many sets have to be cleared.</summary>
     public int SetsToClear { get; init; } = 2;
 
     /// <summary>It ends after so many sets, cleared or not.</summary>
     public int MostSets { get; init; } = 10;
 
+    /// <inheritdoc/>
     public override string Title => "Zone sets";
 
+    /// <inheritdoc/>
     public override int? PlannedAttempts => null;
 
+    /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [
         new("cleared", "sets cleared", "", Better.Higher),
@@ -64,10 +69,13 @@ public sealed record ZoneSets : ScoringProtocol
         new("insideShare", "balls inside", "%", Better.None),
     ];
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Harder() => Zones.All(z => z.PastInches > 12) ? Resized(-6) : null;
 
+    /// <inheritdoc/>
     public override ScoringProtocol? Easier() => Zones.All(z => z.PastInches < 60) ? Resized(6) : null;
 
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
         errors.Require(Zones.Count is >= 2 and <= 5, $"{path}.zones", "Between 2 and 5 distances, please.")
@@ -99,6 +107,7 @@ public sealed record ZoneSets : ScoringProtocol
         return order;
     }
 
+    /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder().Registers("_in", "inside", "balls", "cleared", "used")

@@ -7,17 +7,26 @@ namespace MorningRound.Core.Plans.Checks;
 /// <summary>How much a finding weighs. Only a stop keeps a plan from being published.</summary>
 public enum FindingLevel
 {
+    /// <summary>Something to know.</summary>
     Note,
+
+    /// <summary>Something most coaches would change.</summary>
     Advice,
+
+    /// <summary>Something that can hurt or spoil the session.</summary>
     Caution,
+
+    /// <summary>Something that keeps it from being published.</summary>
     Stop,
 }
 
 /// <summary>One thing about a plan that a coach would want to know.</summary>
 public sealed record Finding
 {
+    /// <summary>Which rule found it.</summary>
     public required FindingId Id { get; init; }
 
+    /// <summary>How much it weighs.</summary>
     public required FindingLevel Level { get; init; }
 
     /// <summary>The segment it is about; none for the plan as a whole.</summary>

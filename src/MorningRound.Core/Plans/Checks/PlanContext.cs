@@ -14,18 +14,22 @@ public sealed record PlanContext
     /// <summary>The student's file; none for a plan that is for nobody in particular.</summary>
     public StudentFile? Student { get; init; }
 
+    /// <summary>The student's level; improving where nobody is named.</summary>
     public Level Level { get; init; } = Level.Improving;
 
+    /// <summary>The student's hand; right where nobody is named.</summary>
     public Hand Hand { get; init; } = Hand.Right;
 
     /// <summary>The grounds there are.</summary>
     public IReadOnlyList<ListedPlace> Places { get; init; } = [];
 
+    /// <summary>What hurts and nobody has cleared, each part once.</summary>
     public IReadOnlyList<HurtPart> Hurt { get; init; } = [];
 
     /// <summary>What the student has done lately; none where it is not known.</summary>
     public WeekLoad? Load { get; init; }
 
+    /// <summary>The student's season on the day; off season without a student.</summary>
     public Season Season => Student is { } file ? Seasons.On(Day, file) : Season.OffSeason;
 
     /// <summary>The approach by which a plan is judged: its own, or else the student's; none where neither says.</summary>

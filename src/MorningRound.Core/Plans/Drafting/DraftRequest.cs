@@ -6,8 +6,13 @@ namespace MorningRound.Core.Plans.Drafting;
 /// <summary>The few answers a draft is made from.</summary>
 public sealed record DraftRequest
 {
+    /// <summary>The fewest minutes of a draft.</summary>
     public const int LeastMinutes = 5;
+
+    /// <summary>The most minutes of a draft.</summary>
     public const int MostMinutes = 180;
+
+    /// <summary>The most range balls of a draft.</summary>
     public const int MostBalls = 200;
 
     /// <summary>Minutes for the whole visit, 5 to 180.</summary>
@@ -25,10 +30,13 @@ public sealed record DraftRequest
     /// <summary>What it is mostly about; none takes what the student believes is weak, or else what the place is for.</summary>
     public Area? Area { get; init; }
 
+    /// <summary>Whether the day is hot, which asks for pauses twice as often.</summary>
     public bool Hot { get; init; }
 
+    /// <summary>Where the wind comes from, 0 to 359 degrees, north is 0; none where that does not matter.</summary>
     public int? WindFromDegrees { get; init; }
 
+    /// <summary>Whether the student comes warmed up.</summary>
     public bool WarmedUpBefore { get; init; }
 
     /// <summary>0 for the first draft, 1 for another, and so on: the same number always gives the same draft.</summary>

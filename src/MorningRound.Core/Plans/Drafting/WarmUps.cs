@@ -23,6 +23,7 @@ public sealed record WarmUpPart(string Title, string Text, Area Area, SwingSize?
 /// </summary>
 public static class WarmUps
 {
+    /// <summary>The fewest minutes of a warm-up.</summary>
     public const int Shortest = 5;
 
     /// <summary>From so many minutes before a round on the range is used at all.</summary>

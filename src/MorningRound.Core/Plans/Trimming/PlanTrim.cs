@@ -29,18 +29,22 @@ public sealed record Trimmed(IReadOnlyList<TrimmedSegment> Kept, IReadOnlyList<G
 /// <summary>What a segment is, as far as shortening it needs to know.</summary>
 public sealed record TrimShare
 {
+    /// <summary>The segment.</summary>
     public required Guid SegmentId { get; init; }
 
     /// <summary>Whether its minutes stay whole, as those of stretching before anything is swung do.</summary>
     public required bool StaysWhole { get; init; }
 
+    /// <summary>Its minutes.</summary>
     public required int Minutes { get; init; }
 
+    /// <summary>Its balls.</summary>
     public required int Balls { get; init; }
 
     /// <summary>Whether its balls come out of the bucket.</summary>
     public required bool BallsAreBought { get; init; }
 
+    /// <summary>Its holes; none where it has none.</summary>
     public required int? Holes { get; init; }
 
     /// <summary>The number of attempts of its drill, where that can be shortened.</summary>
@@ -91,6 +95,7 @@ public sealed record PlanTrim
     /// <summary>Bought balls that the whole session takes.</summary>
     public required int Balls { get; init; }
 
+    /// <summary>The segments, in the order of the plan.</summary>
     public required IReadOnlyList<TrimShare> Segments { get; init; }
 
     /// <summary>The steps, the one for the most minutes first.</summary>
