@@ -36,7 +36,12 @@ function call(browser, method, path, body) {
           if (cookie) browser.cookie = cookie;
           const text = Buffer.concat(parts).toString();
           const json = text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : undefined;
-          done({ status: answer.statusCode, retryAfter: answer.headers['retry-after'], json, took: performance.now() - from });
+          done({
+            status: answer.statusCode,
+            retryAfter: answer.headers['retry-after'],
+            json,
+            took: performance.now() - from,
+          });
         });
       },
     );
@@ -57,8 +62,10 @@ function tell(name, answers) {
   const statuses = [...new Set(answers.map((a) => a.status))].sort();
   const by = statuses.map((status) => `${answers.filter((a) => a.status === status).length} × ${status}`);
   const waits = answers.filter((a) => a.status === 503 && a.retryAfter === undefined).length;
-  console.log(`${name}: ${by.join(', ')}; median ${at(0.5)} ms, p95 ${at(0.95)} ms, longest ${took.at(-1).toFixed(1)} ms` +
-    (waits > 0 ? `; ${waits} answers of 503 without Retry-After` : ''));
+  console.log(
+    `${name}: ${by.join(', ')}; median ${at(0.5)} ms, p95 ${at(0.95)} ms, longest ${took.at(-1).toFixed(1)} ms` +
+      (waits > 0 ? `; ${waits} answers of 503 without Retry-After` : ''),
+  );
 }
 
 const coach = {};
@@ -72,12 +79,30 @@ await must(coach, 'PUT', `/api/plans/${plan}`, {
   successTest: '',
   segments: [
     {
-      kind: 'practice', id: segment, title: 'Count', phase: 'block', intent: 'skill', place: 'puttingGreen', minutes: 60, balls: 200, exit: { kind: 'minutes' },
+      kind: 'practice',
+      id: segment,
+      title: 'Count',
+      phase: 'block',
+      intent: 'skill',
+      place: 'puttingGreen',
+      minutes: 60,
+      balls: 200,
+      exit: { kind: 'minutes' },
       drill: {
         drillId: randomUUID(),
         drill: {
-          name: 'Count', purpose: 'Count', area: 'putting', skill: 'start line', criterion: 'Holed', phases: ['block'], intents: ['skill'], places: ['puttingGreen'],
-          usualMinutes: 60, usualBalls: 200, setUp: 'A hole.', protocol: { kind: 'makeRate', attempts: 200, make: 'Holed' },
+          name: 'Count',
+          purpose: 'Count',
+          area: 'putting',
+          skill: 'start line',
+          criterion: 'Holed',
+          phases: ['block'],
+          intents: ['skill'],
+          places: ['puttingGreen'],
+          usualMinutes: 60,
+          usualBalls: 200,
+          setUp: 'A hole.',
+          protocol: { kind: 'makeRate', attempts: 200, make: 'Holed' },
         },
       },
     },
@@ -87,16 +112,29 @@ console.log(`Making ${students} students with ${sessionsEach} sessions each ...`
 const sessions = [];
 for (let n = 0; n < students; n++) {
   const id = randomUUID();
-  await must(coach, 'PUT', `/api/students/${id}`, { name: `Load ${n}`, hand: 'right', level: 'improving', coachNote: '' });
+  await must(coach, 'PUT', `/api/students/${id}`, {
+    name: `Load ${n}`,
+    hand: 'right',
+    level: 'improving',
+    coachNote: '',
+  });
   const { path } = await must(coach, 'POST', `/api/students/${id}/invitations`);
   const student = {};
   await must(student, 'POST', `/api/accounts/invitations/${path.slice('/join/'.length)}/accept`, {
-    email: `load-${randomUUID()}@nowhere.example`, password: 'a made-up password', name: `Load ${n}`,
+    email: `load-${randomUUID()}@nowhere.example`,
+    password: 'a made-up password',
+    name: `Load ${n}`,
   });
   const account = (await must(student, 'GET', '/api/accounts/session')).person.accountId;
   for (let s = 0; s < sessionsEach; s++) {
     const assignment = randomUUID();
-    await must(coach, 'PUT', `/api/weeks/assignments/${assignment}`, { studentId: id, planId: plan, week: person.week, day: person.today, requirement: 'must' });
+    await must(coach, 'PUT', `/api/weeks/assignments/${assignment}`, {
+      studentId: id,
+      planId: plan,
+      week: person.week,
+      day: person.today,
+      requirement: 'must',
+    });
     sessions.push({ student, studentId: id, account, assignment });
   }
   await must(coach, 'POST', `/api/weeks/${person.week}/students/${id}/publish`);
@@ -111,7 +149,10 @@ for (const path of ['/api/accounts/session', '/api/review/tee-line', `/api/weeks
 }
 
 // More than are let wait: those above are sent away with a word on when to come back.
-tell('1500 at once', await Promise.all(Array.from({ length: 1500 }, () => call(coach, 'GET', '/api/accounts/session'))));
+tell(
+  '1500 at once',
+  await Promise.all(Array.from({ length: 1500 }, () => call(coach, 'GET', '/api/accounts/session'))),
+);
 
 const start = Date.now();
 const answers = [];
@@ -122,11 +163,27 @@ await Promise.all(
     await new Promise((go) => setTimeout(go, (n / Number(phones)) * 10_000));
     for (let attempt = 1; Date.now() - start < Number(seconds) * 1000; attempt++) {
       const next = Date.now() + 10_000;
-      const entry = (sequence, more) => ({ sequence, at: new Date(Date.now()).toISOString(), segmentId: segment, ...more });
-      const made = { kind: 'answered', flowVersion: 1, input: { kind: 'choice', attempt, value: attempt % 3 ? 'made' : 'missed' } };
+      const entry = (sequence, more) => ({
+        sequence,
+        at: new Date(Date.now()).toISOString(),
+        segmentId: segment,
+        ...more,
+      });
+      const made = {
+        kind: 'answered',
+        flowVersion: 1,
+        input: { kind: 'choice', attempt, value: attempt % 3 ? 'made' : 'missed' },
+      };
       const entries = attempt === 1 ? [entry(1, { kind: 'entered' }), entry(2, made)] : [entry(attempt + 1, made)];
-      answers.push(await call(student, 'POST', `/api/sessions/logs/${log}/entries`, { assignmentId: assignment, accountId: account, entries }));
-      if (answers.at(-1).status >= 400 && answers.filter((a) => a.status >= 400).length === 1) console.log(JSON.stringify(answers.at(-1).json));
+      answers.push(
+        await call(student, 'POST', `/api/sessions/logs/${log}/entries`, {
+          assignmentId: assignment,
+          accountId: account,
+          entries,
+        }),
+      );
+      if (answers.at(-1).status >= 400 && answers.filter((a) => a.status >= 400).length === 1)
+        console.log(JSON.stringify(answers.at(-1).json));
       await new Promise((go) => setTimeout(go, Math.max(0, next - Date.now())));
     }
   }),

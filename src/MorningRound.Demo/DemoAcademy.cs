@@ -12,12 +12,17 @@ internal sealed class DemoAcademy(MorningRoundDb db, DomainClock clock) : IDemo
 
     public async Task<DemoView?> ViewAsync(CancellationToken cancel)
     {
-        var academy = await db.Academies.AsNoTracking().Where(a => a.DemoDay != null)
+        var academy = await db
+            .Academies.AsNoTracking()
+            .Where(a => a.DemoDay != null)
             .Select(a => new { a.DemoDay, a.TimeZone })
             .SingleOrDefaultAsync(cancel);
         return academy is null
             ? null
-            : new DemoView(academy.DemoDay!.Value, clock.Today(academy.TimeZone) >= academy.DemoDay.Value.AddDays(StaleAfterDays));
+            : new DemoView(
+                academy.DemoDay!.Value,
+                clock.Today(academy.TimeZone) >= academy.DemoDay.Value.AddDays(StaleAfterDays)
+            );
     }
 
     /// <summary>The account behind a demo button; none where there is no demo.</summary>
@@ -25,7 +30,9 @@ internal sealed class DemoAcademy(MorningRoundDb db, DomainClock clock) : IDemo
     {
         var name = person == DemoPerson.Coach ? DemoSquad.Coach : DemoSquad.SignedInStudent;
         return await db.Users.SingleOrDefaultAsync(
-            u => u.Name == name && db.Academies.Any(a => a.Id == u.AcademyId && a.DemoDay != null), cancel);
+            u => u.Name == name && db.Academies.Any(a => a.Id == u.AcademyId && a.DemoDay != null),
+            cancel
+        );
     }
 
     public Task LayOutAsync(CancellationToken cancel) => new DemoHistory(db, clock).LayOutAsync(cancel);

@@ -26,7 +26,14 @@ internal static class DemoDrill
         return inputs;
     }
 
-    private static DrillInput Answer(PublishedDrill drill, FlowState state, int attempt, double skill, IReadOnlyList<DrillInput> before, SplitMix64 random)
+    private static DrillInput Answer(
+        PublishedDrill drill,
+        FlowState state,
+        int attempt,
+        double skill,
+        IReadOnlyList<DrillInput> before,
+        SplitMix64 random
+    )
     {
         var tags = random.NextInt(9) == 0 ? new AttemptTags { Contact = (ContactTag)random.NextInt(6) } : null;
         return state.Question switch
@@ -37,22 +44,41 @@ internal static class DemoDrill
                 Value = choice.Options[random.NextDouble() < skill ? 0 : random.NextInt(choice.Options.Count)].Value,
                 Tags = tags,
             },
-            FlowQuestionNumber number => new NumberGiven { Attempt = attempt, Tenths = Number(drill, state, number, skill, before, random) },
-            FlowQuestionText => new TextWritten { Attempt = attempt, Text = "Last hole, one ahead, people watching. Calm and quick." },
+            FlowQuestionNumber number => new NumberGiven
+            {
+                Attempt = attempt,
+                Tenths = Number(drill, state, number, skill, before, random),
+            },
+            FlowQuestionText => new TextWritten
+            {
+                Attempt = attempt,
+                Text = "Last hole, one ahead, people watching. Calm and quick.",
+            },
             FlowQuestionTap => new Tapped { Attempt = attempt },
             _ => new TimerRanOut { Attempt = attempt },
         };
     }
 
-    private static int Number(PublishedDrill drill, FlowState state, FlowQuestionNumber asked, double skill, IReadOnlyList<DrillInput> before, SplitMix64 random)
+    private static int Number(
+        PublishedDrill drill,
+        FlowState state,
+        FlowQuestionNumber asked,
+        double skill,
+        IReadOnlyList<DrillInput> before,
+        SplitMix64 random
+    )
     {
         var band = state.Transitions.SelectMany(t => t.When ?? []).OfType<NumberIs>().FirstOrDefault();
         // The better the player, the more often a number falls into its band.
-        var spread = Math.Max(10, band is null ? (int)(60 * (1.1 - skill)) : (int)Math.Min(200, (band.Most - band.Least) / 2 * 1.3 / skill));
+        var spread = Math.Max(
+            10,
+            band is null ? (int)(60 * (1.1 - skill)) : (int)Math.Min(200, (band.Most - band.Least) / 2 * 1.3 / skill)
+        );
         // What was measured lies near what was guessed; anything with a band lies near its middle; the rest is a few feet.
-        var near = state.Name.StartsWith("measure", StringComparison.Ordinal) && before[^1] is NumberGiven
-            // There are as many guesses as quantities, so the guess lies that many inputs back.
-            ? ((NumberGiven)before[^((GuessAndCheck)drill.Protocol).Quantities.Count]).Tenths
+        var near =
+            state.Name.StartsWith("measure", StringComparison.Ordinal) && before[^1] is NumberGiven
+                // There are as many guesses as quantities, so the guess lies that many inputs back.
+                ? ((NumberGiven)before[^((GuessAndCheck)drill.Protocol).Quantities.Count]).Tenths
             : band is not null ? (band.Least + band.Most) / 2
             : 15 + (5 * random.NextInt(40));
         var drawn = near + random.NextInt((2 * spread) + 1) - spread;

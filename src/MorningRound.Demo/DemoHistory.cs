@@ -60,7 +60,15 @@ internal sealed class DemoHistory
     public async Task LayOutAsync(CancellationToken cancel)
     {
         await using var transaction = await _db.Database.BeginTransactionAsync(cancel);
-        _db.Academies.Add(new Academy { Id = _coach.AcademyId, Name = DemoSquad.AcademyName, TimeZone = TimeZone, DemoDay = _today });
+        _db.Academies.Add(
+            new Academy
+            {
+                Id = _coach.AcademyId,
+                Name = DemoSquad.AcademyName,
+                TimeZone = TimeZone,
+                DemoDay = _today,
+            }
+        );
         AddAccount(DemoSquad.Coach, AcademyRole.Owner, null, _coach.AccountId);
         await _db.SaveChangesAsync(cancel);
         _clock.Turn(ThisWeek.Plus(-12).Monday, 9);
@@ -72,7 +80,8 @@ internal sealed class DemoHistory
             await _plans.SaveAsync(_coach, _planIds[title], plan, RowVersion.New, cancel);
         }
 
-        foreach (var student in DemoSquad.Students) await LayOutAsync(student, cancel);
+        foreach (var student in DemoSquad.Students)
+            await LayOutAsync(student, cancel);
         await transaction.CommitAsync(cancel);
         _db.ChangeTracker.Clear();
     }
@@ -80,15 +89,23 @@ internal sealed class DemoHistory
     private async Task LayOutAsync(DemoStudent student, CancellationToken cancel)
     {
         var id = Guid.CreateVersion7();
-        var input = new StudentInput { Name = student.Name, Hand = student.Hand, Level = student.Level, CoachNote = student.Note };
+        var input = new StudentInput
+        {
+            Name = student.Name,
+            Hand = student.Hand,
+            Level = student.Level,
+            CoachNote = student.Note,
+        };
         await _students.SaveAsync(_coach, id, input, RowVersion.New, cancel);
-        if (student.Usual.Count > 0) AddAccount(student.Name, AcademyRole.Student, id, Guid.CreateVersion7());
+        if (student.Usual.Count > 0)
+            AddAccount(student.Name, AcademyRole.Student, id, Guid.CreateVersion7());
         await _db.SaveChangesAsync(cancel);
         // The file is that of today: what has happened in it must not lie ahead of the clock.
         _clock.Turn(_today, 7);
         await _files.SaveAsync(_coach, id, DemoFiles.Of(student.Name, _today), new RowVersion(0), cancel);
 
-        for (var back = student.FirstWeek; back >= student.LastWeek; back--) await LayOutWeekAsync(student, id, back, cancel);
+        for (var back = student.FirstWeek; back >= student.LastWeek; back--)
+            await LayOutWeekAsync(student, id, back, cancel);
     }
 
     private async Task LayOutWeekAsync(DemoStudent student, Guid id, int back, CancellationToken cancel)
@@ -100,14 +117,20 @@ internal sealed class DemoHistory
         {
             var day = usual.Day is { } offset ? week.Monday.AddDays(offset) : (DateOnly?)null;
             var assignment = Guid.CreateVersion7();
-            await _weeks.SaveAsync(_coach, assignment, new AssignmentInput
-            {
-                StudentId = id,
-                PlanId = _planIds[usual.Plan],
-                Week = week.ToString(),
-                Day = day,
-                Requirement = usual.Requirement,
-            }, RowVersion.New, cancel);
+            await _weeks.SaveAsync(
+                _coach,
+                assignment,
+                new AssignmentInput
+                {
+                    StudentId = id,
+                    PlanId = _planIds[usual.Plan],
+                    Week = week.ToString(),
+                    Day = day,
+                    Requirement = usual.Requirement,
+                },
+                RowVersion.New,
+                cancel
+            );
             set.Add((assignment, day ?? week.Monday.AddDays(_random.NextInt(7)), DemoSquad.Plans[usual.Plan], day is null));
         }
 
@@ -127,40 +150,63 @@ internal sealed class DemoHistory
     private IEnumerable<UsualSession> WithSomethingForToday(DemoStudent student, int back)
     {
         var weekday = _today.DayNumber - ThisWeek.Monday.DayNumber;
-        if (student.Name != DemoSquad.SignedInStudent || back > 0 || student.Usual.Any(u => u.Day == weekday)) return student.Usual;
+        if (student.Name != DemoSquad.SignedInStudent || back > 0 || student.Usual.Any(u => u.Day == weekday))
+            return student.Usual;
         return student.Usual.Select((u, i) => i == 0 ? u with { Day = weekday } : u);
     }
 
     private async Task PractiseAsync(
-        DemoStudent student, Guid id, Guid assignment, SessionPlan plan, DateOnly day, int back, CancellationToken cancel)
+        DemoStudent student,
+        Guid id,
+        Guid assignment,
+        SessionPlan plan,
+        DateOnly day,
+        int back,
+        CancellationToken cancel
+    )
     {
         // Pain ended one of the hurt student's sessions last week; the tee line has to show it.
         var hurts = student.Name == DemoSquad.HurtStudent && back == 1;
-        var began = new DateTimeOffset(day.ToDateTime(new TimeOnly(7 + _random.NextInt(10), 5 * _random.NextInt(12))), TimeSpan.Zero);
+        var began = new DateTimeOffset(
+            day.ToDateTime(new TimeOnly(7 + _random.NextInt(10), 5 * _random.NextInt(12))),
+            TimeSpan.Zero
+        );
         var drills = await _logs.DrillsAsync(_coach, assignment, cancel);
         var entries = new DemoSession(plan, drills, began, student, _random, hurts, weeksAgo: back).Entries();
         _clock.Turn(entries[^1].At);
         var caller = _coach with { Role = AcademyRole.Student, StudentId = id };
-        await _logs.AppendAsync(caller, Guid.CreateVersion7(), new AppendInput { AssignmentId = assignment, AccountId = caller.AccountId, Entries = entries }, cancel);
+        await _logs.AppendAsync(
+            caller,
+            Guid.CreateVersion7(),
+            new AppendInput
+            {
+                AssignmentId = assignment,
+                AccountId = caller.AccountId,
+                Entries = entries,
+            },
+            cancel
+        );
     }
 
     private void AddAccount(string name, AcademyRole role, Guid? studentId, Guid accountId)
     {
         // No password: these people can only come in by the demo's own buttons.
         var address = $"{name.ToLowerInvariant().Replace(' ', '.')}@osier-island.example";
-        _db.Users.Add(new Account
-        {
-            Id = accountId,
-            AcademyId = _coach.AcademyId,
-            Role = role,
-            StudentId = studentId,
-            Name = name,
-            Email = address,
-            UserName = address,
-            NormalizedEmail = address.ToUpperInvariant(),
-            NormalizedUserName = address.ToUpperInvariant(),
-            SecurityStamp = Guid.NewGuid().ToString(),
-        });
+        _db.Users.Add(
+            new Account
+            {
+                Id = accountId,
+                AcademyId = _coach.AcademyId,
+                Role = role,
+                StudentId = studentId,
+                Name = name,
+                Email = address,
+                UserName = address,
+                NormalizedEmail = address.ToUpperInvariant(),
+                NormalizedUserName = address.ToUpperInvariant(),
+                SecurityStamp = Guid.NewGuid().ToString(),
+            }
+        );
     }
 
     /// <summary>A clock that stands where the history has come to.</summary>
@@ -168,7 +214,8 @@ internal sealed class DemoHistory
     {
         private DateTimeOffset _now = real.GetUtcNow();
 
-        public void Turn(DateOnly day, int hour) => _now = new DateTimeOffset(day.ToDateTime(new TimeOnly(hour, 0)), TimeSpan.Zero);
+        public void Turn(DateOnly day, int hour) =>
+            _now = new DateTimeOffset(day.ToDateTime(new TimeOnly(hour, 0)), TimeSpan.Zero);
 
         public void Turn(DateTimeOffset now) => _now = now;
 

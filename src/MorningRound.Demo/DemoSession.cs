@@ -8,7 +8,14 @@ namespace MorningRound.Demo;
 
 /// <summary>Makes up how one session went: the entries a phone would have sent.</summary>
 internal sealed class DemoSession(
-    SessionPlan plan, IReadOnlyList<PublishedDrill> drills, DateTimeOffset began, DemoStudent student, SplitMix64 random, bool hurts, int weeksAgo)
+    SessionPlan plan,
+    IReadOnlyList<PublishedDrill> drills,
+    DateTimeOffset began,
+    DemoStudent student,
+    SplitMix64 random,
+    bool hurts,
+    int weeksAgo
+)
 {
     /// <summary>Before that, the squad only counted balls.</summary>
     private const int WeeksWithDrills = 6;
@@ -38,8 +45,10 @@ internal sealed class DemoSession(
                 break;
             }
 
-            if (i >= last) Settle(practised[i].Id, SegmentOutcome.Skipped);
-            else Practise(practised[i], partly: stopsEarly && i == last - 1);
+            if (i >= last)
+                Settle(practised[i].Id, SegmentOutcome.Skipped);
+            else
+                Practise(practised[i], partly: stopsEarly && i == last - 1);
         }
 
         Rate();
@@ -49,7 +58,12 @@ internal sealed class DemoSession(
 
     private void Practise(Segment segment, bool partly)
     {
-        Add(n => new SegmentEntered { Sequence = n, At = _now, SegmentId = segment.Id });
+        Add(n => new SegmentEntered
+        {
+            Sequence = n,
+            At = _now,
+            SegmentId = segment.Id,
+        });
         var share = partly ? 0.3 + (0.5 * random.NextDouble()) : 1;
         var minutes = segment.Minutes * share * (0.9 + (0.2 * random.NextDouble()));
         var end = _now.AddMinutes(minutes);
@@ -60,21 +74,42 @@ internal sealed class DemoSession(
             foreach (var input in inputs)
             {
                 _now = _now.AddSeconds(minutes * 60 / (inputs.Count + 1));
-                Add(n => new DrillAnswered { Sequence = n, At = _now, SegmentId = segment.Id, FlowVersion = drill.Flow.Version, Input = input });
+                Add(n => new DrillAnswered
+                {
+                    Sequence = n,
+                    At = _now,
+                    SegmentId = segment.Id,
+                    FlowVersion = drill.Flow.Version,
+                    Input = input,
+                });
             }
 
-            if (segment is PracticeSegment { Balls: > 0 }) Add(n => new BallsCounted { Sequence = n, At = _now, SegmentId = segment.Id, Balls = inputs[^1].Attempt });
-            if (_now < end) _now = end;
+            if (segment is PracticeSegment { Balls: > 0 })
+                Add(n => new BallsCounted
+                {
+                    Sequence = n,
+                    At = _now,
+                    SegmentId = segment.Id,
+                    Balls = inputs[^1].Attempt,
+                });
+            if (_now < end)
+                _now = end;
         }
         else if (segment is PracticeSegment { Balls: > 0 } practice)
         {
             var balls = (int)Math.Round(practice.Balls * share);
-            for (var counted = 0; counted < balls;)
+            for (var counted = 0; counted < balls; )
             {
                 var next = Math.Min(10, balls - counted);
                 counted += next;
                 _now = _now.AddSeconds((int)(minutes * 60 * next / balls));
-                Add(n => new BallsCounted { Sequence = n, At = _now, SegmentId = segment.Id, Balls = next });
+                Add(n => new BallsCounted
+                {
+                    Sequence = n,
+                    At = _now,
+                    SegmentId = segment.Id,
+                    Balls = next,
+                });
             }
         }
         else
@@ -89,7 +124,8 @@ internal sealed class DemoSession(
     private void Rate()
     {
         var note = random.NextInt(7) == 0 ? DemoSquad.Notes[random.NextInt(DemoSquad.Notes.Count)] : "";
-        if (hurts) note = "The wrist was fine until the last putts. I left the rest alone.";
+        if (hurts)
+            note = "The wrist was fine until the last putts. I left the rest alone.";
         Add(n => new SessionRated
         {
             Sequence = n,
@@ -106,13 +142,25 @@ internal sealed class DemoSession(
     }
 
     /// <summary>How often a shot comes off, 0 to 1: by level, and a little more with the weeks for those who practise.</summary>
-    private double SkillNow => student.Level switch { Level.New => 0.35, Level.Improving => 0.5, Level.SingleFigure => 0.62, _ => 0.72 }
-        + (student.Diligence * 0.012 * (11 - weeksAgo));
+    private double SkillNow =>
+        student.Level switch
+        {
+            Level.New => 0.35,
+            Level.Improving => 0.5,
+            Level.SingleFigure => 0.62,
+            _ => 0.72,
+        } + (student.Diligence * 0.012 * (11 - weeksAgo));
 
     private int Around(int mood) => Math.Clamp(mood - 1 + random.NextInt(4) - random.NextInt(2), 1, 10);
 
     private void Settle(Guid segmentId, SegmentOutcome outcome) =>
-        Add(n => new SegmentSettled { Sequence = n, At = _now, SegmentId = segmentId, Outcome = outcome });
+        Add(n => new SegmentSettled
+        {
+            Sequence = n,
+            At = _now,
+            SegmentId = segmentId,
+            Outcome = outcome,
+        });
 
     private void Add(Func<int, SessionEntry> entry) => _entries.Add(entry(_entries.Count + 1));
 }

@@ -19,8 +19,17 @@ internal sealed record UsualSession(string Plan, int? Day, Requirement Requireme
 /// <param name="Usual">A usual week.</param>
 /// <param name="AwayWeeks">Weeks, counted back, that are excused.</param>
 internal sealed record DemoStudent(
-    string Name, Hand Hand, Level Level, string Note, double Diligence, int Mood, int FirstWeek, int LastWeek,
-    IReadOnlyList<UsualSession> Usual, IReadOnlyList<int> AwayWeeks);
+    string Name,
+    Hand Hand,
+    Level Level,
+    string Note,
+    double Diligence,
+    int Mood,
+    int FirstWeek,
+    int LastWeek,
+    IReadOnlyList<UsualSession> Usual,
+    IReadOnlyList<int> AwayWeeks
+);
 
 internal static class DemoSquad
 {
@@ -32,11 +41,19 @@ internal static class DemoSquad
 
     public const string HurtStudent = "Henrik Solmar";
 
-    public static IReadOnlyDictionary<string, SessionPlan> Plans { get; } = new[]
-    {
-        DemoPlans.HundredBalls, DemoPlans.HourOfPutting, DemoPlans.ThreeParts, DemoPlans.SlowBuild, DemoPlans.Sharpen,
-        DemoPlans.GentleReturn, DemoPlans.FirstSteps, DemoPlans.NineOnTheRange, DemoPlans.TwentyMinutes,
-    }.ToDictionary(p => p.Title);
+    public static IReadOnlyDictionary<string, SessionPlan> Plans { get; } =
+        new[]
+        {
+            DemoPlans.HundredBalls,
+            DemoPlans.HourOfPutting,
+            DemoPlans.ThreeParts,
+            DemoPlans.SlowBuild,
+            DemoPlans.Sharpen,
+            DemoPlans.GentleReturn,
+            DemoPlans.FirstSteps,
+            DemoPlans.NineOnTheRange,
+            DemoPlans.TwentyMinutes,
+        }.ToDictionary(p => p.Title);
 
     private const string Hundred = "A hundred balls in an hour";
     private const string Putting = "An hour of putting";
@@ -50,25 +67,115 @@ internal static class DemoSquad
 
     public static IReadOnlyList<DemoStudent> Students { get; } =
     [
-        new("Otto Lanevik", Hand.Right, Level.Improving, "Wants to break 90 this season. Irons start left under pressure.", 0.78, 7, 11, 0,
-            [new(Three, 1), new(Putting, 3), new(Hundred, 5), new(Short, null, Requirement.Extra)], []),
-        new("Carla Vintholm", Hand.Right, Level.Elite, "Island Open in nine days. Sharpen, no changes.", 0.97, 8, 11, 0,
-            [new(Hundred, 0), new(Putting, 1), new(Before, 3), new(Nine, 5), new(Short, null)], []),
-        new("Henrik Solmar", Hand.Right, Level.SingleFigure, "Back after a trail wrist sprain in spring. No full swings without his physiotherapist's word.", 0.85, 6, 11, 0,
-            [new(Gentle, 1), new(Putting, 4)], [8, 7]),
-        new("Tilda Brockhus", Hand.Right, Level.New, "Started this summer. Small successes, short sessions.", 0.7, 6, 9, 0,
-            [new(First, 2), new(First, 6)], []),
-        new("Jonne Weilander", Hand.Right, Level.Improving, "Junior, 14. School first; brings his own music.", 0.6, 8, 11, 0,
-            [new(Three, 2), new(Short, null), new(Hundred, 6)], [4]),
-        new("Pia Ruskamo", Hand.Left, Level.Improving, "Left-handed. Mirror everything you show her.", 0.8, 7, 11, 0,
-            [new(Three, 0), new(Putting, 4)], []),
-        new("Nadia Ferrolin", Hand.Right, Level.SingleFigure, "Travels for work; plans that fit any day.", 0.35, 6, 11, 0,
-            [new(Hundred, null), new(Putting, null)], [5]),
-        new("Bram Keelstra", Hand.Right, Level.SingleFigure, "Swing change under way: low point. Patience.", 0.92, 7, 11, 0,
-            [new(Slow, 1), new(Slow, 4), new(Putting, 6)], []),
+        new(
+            "Otto Lanevik",
+            Hand.Right,
+            Level.Improving,
+            "Wants to break 90 this season. Irons start left under pressure.",
+            0.78,
+            7,
+            11,
+            0,
+            [new(Three, 1), new(Putting, 3), new(Hundred, 5), new(Short, null, Requirement.Extra)],
+            []
+        ),
+        new(
+            "Carla Vintholm",
+            Hand.Right,
+            Level.Elite,
+            "Island Open in nine days. Sharpen, no changes.",
+            0.97,
+            8,
+            11,
+            0,
+            [new(Hundred, 0), new(Putting, 1), new(Before, 3), new(Nine, 5), new(Short, null)],
+            []
+        ),
+        new(
+            "Henrik Solmar",
+            Hand.Right,
+            Level.SingleFigure,
+            "Back after a trail wrist sprain in spring. No full swings without his physiotherapist's word.",
+            0.85,
+            6,
+            11,
+            0,
+            [new(Gentle, 1), new(Putting, 4)],
+            [8, 7]
+        ),
+        new(
+            "Tilda Brockhus",
+            Hand.Right,
+            Level.New,
+            "Started this summer. Small successes, short sessions.",
+            0.7,
+            6,
+            9,
+            0,
+            [new(First, 2), new(First, 6)],
+            []
+        ),
+        new(
+            "Jonne Weilander",
+            Hand.Right,
+            Level.Improving,
+            "Junior, 14. School first; brings his own music.",
+            0.6,
+            8,
+            11,
+            0,
+            [new(Three, 2), new(Short, null), new(Hundred, 6)],
+            [4]
+        ),
+        new(
+            "Pia Ruskamo",
+            Hand.Left,
+            Level.Improving,
+            "Left-handed. Mirror everything you show her.",
+            0.8,
+            7,
+            11,
+            0,
+            [new(Three, 0), new(Putting, 4)],
+            []
+        ),
+        new(
+            "Nadia Ferrolin",
+            Hand.Right,
+            Level.SingleFigure,
+            "Travels for work; plans that fit any day.",
+            0.35,
+            6,
+            11,
+            0,
+            [new(Hundred, null), new(Putting, null)],
+            [5]
+        ),
+        new(
+            "Bram Keelstra",
+            Hand.Right,
+            Level.SingleFigure,
+            "Swing change under way: low point. Patience.",
+            0.92,
+            7,
+            11,
+            0,
+            [new(Slow, 1), new(Slow, 4), new(Putting, 6)],
+            []
+        ),
         new("Ines Holtmark", Hand.Right, Level.New, "Came for a trial lesson last week. Nothing set yet.", 0, 7, 0, 1, [], []),
-        new("Rafe Dunvale", Hand.Right, Level.Elite, "Away with his university team.", 0.9, 8, 11, 0,
-            [new(Nine, 2), new(Before, 4)], [1, 0]),
+        new(
+            "Rafe Dunvale",
+            Hand.Right,
+            Level.Elite,
+            "Away with his university team.",
+            0.9,
+            8,
+            11,
+            0,
+            [new(Nine, 2), new(Before, 4)],
+            [1, 0]
+        ),
     ];
 
     public static IReadOnlyList<string> Notes { get; } =

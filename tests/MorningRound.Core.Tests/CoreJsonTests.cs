@@ -13,7 +13,8 @@ public class CoreJsonTests
     private static T Read<T>(string json) => JsonSerializer.Deserialize<T>(json, CoreJson.Options)!;
 
     [Fact]
-    public void A_segment_is_read_even_when_its_kind_comes_last() => Assert.Equal(5, Assert.IsType<Pause>(Read<Segment>(Pause)).Minutes);
+    public void A_segment_is_read_even_when_its_kind_comes_last() =>
+        Assert.Equal(5, Assert.IsType<Pause>(Read<Segment>(Pause)).Minutes);
 
     [Theory]
     [InlineData("""{"id":"00000001-0000-0000-0000-000000000000","title":"Water"}""")] // minutes missing

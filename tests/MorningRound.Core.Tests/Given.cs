@@ -17,7 +17,14 @@ internal static class Given
     public static Guid Id(int number) => new(number, 0, 0, new byte[8]);
 
     public static PracticeSegment Segment(
-        int id, Phase phase, int minutes, int balls = 0, Intent intent = Intent.Skill, PlaceKind place = PlaceKind.Range) => new()
+        int id,
+        Phase phase,
+        int minutes,
+        int balls = 0,
+        Intent intent = Intent.Skill,
+        PlaceKind place = PlaceKind.Range
+    ) =>
+        new()
         {
             Id = Id(id),
             Title = $"Segment {id}",
@@ -29,39 +36,83 @@ internal static class Given
             Exit = new AfterMinutes(),
         };
 
-    public static Pause Pause(int id, int minutes) => new() { Id = Id(id), Title = "Water", Minutes = minutes };
+    public static Pause Pause(int id, int minutes) =>
+        new()
+        {
+            Id = Id(id),
+            Title = "Water",
+            Minutes = minutes,
+        };
 
-    public static SessionPlan Plan(params Segment[] segments) => new()
-    {
-        Title = "A plan",
-        Purpose = "Start the ball on line",
-        Segments = segments,
-    };
+    public static SessionPlan Plan(params Segment[] segments) =>
+        new()
+        {
+            Title = "A plan",
+            Purpose = "Start the ball on line",
+            Segments = segments,
+        };
 
     /// <summary>A log of entries, numbered from 1, each so many minutes after nine.</summary>
     public static SessionLog Log(params (double Minute, SessionEntry Entry)[] entries) =>
         SessionLog.From(entries.Select((e, i) => e.Entry with { Sequence = i + 1, At = Nine.AddMinutes(e.Minute) }));
 
-    public static SessionEntry Entered(int segment) => new SegmentEntered { SegmentId = Id(segment), Sequence = 0, At = Nine };
+    public static SessionEntry Entered(int segment) =>
+        new SegmentEntered
+        {
+            SegmentId = Id(segment),
+            Sequence = 0,
+            At = Nine,
+        };
 
     public static SessionEntry Stopped() => new ClockStopped { Sequence = 0, At = Nine };
 
     public static SessionEntry Counted(int segment, int balls) =>
-        new BallsCounted { SegmentId = Id(segment), Balls = balls, Sequence = 0, At = Nine };
+        new BallsCounted
+        {
+            SegmentId = Id(segment),
+            Balls = balls,
+            Sequence = 0,
+            At = Nine,
+        };
 
     public static SessionEntry Settled(int segment, SegmentOutcome outcome) =>
-        new SegmentSettled { SegmentId = Id(segment), Outcome = outcome, Sequence = 0, At = Nine };
+        new SegmentSettled
+        {
+            SegmentId = Id(segment),
+            Outcome = outcome,
+            Sequence = 0,
+            At = Nine,
+        };
 
     public static SessionEntry Pain(int level, bool sharp = false) =>
-        new PainReported { Part = BodyPart.LowerBack, Level = level, Sharp = sharp, Sequence = 0, At = Nine };
+        new PainReported
+        {
+            Part = BodyPart.LowerBack,
+            Level = level,
+            Sharp = sharp,
+            Sequence = 0,
+            At = Nine,
+        };
 
     public static SessionEntry Finished() => new SessionFinished { Sequence = 0, At = Nine };
 
-    public static SessionEntry Undone(int sequence) => new EntryUndone { Undoes = sequence, Sequence = 0, At = Nine };
+    public static SessionEntry Undone(int sequence) =>
+        new EntryUndone
+        {
+            Undoes = sequence,
+            Sequence = 0,
+            At = Nine,
+        };
 
     /// <summary>A session of the week of 5 May 2026 of which so many of its minutes were done.</summary>
     public static AssignedSession Assigned(
-        int planned, double? done, Requirement requirement = Requirement.Must, Excuse? excuse = null, DateOnly? day = null) => new()
+        int planned,
+        double? done,
+        Requirement requirement = Requirement.Must,
+        Excuse? excuse = null,
+        DateOnly? day = null
+    ) =>
+        new()
         {
             Week = Week,
             Day = day,

@@ -6,7 +6,8 @@ internal static class Repository
     public static string File(string path)
     {
         var folder = AppContext.BaseDirectory;
-        while (!System.IO.File.Exists(Path.Combine(folder, "MorningRound.slnx"))) folder = Path.GetDirectoryName(folder)!;
+        while (!System.IO.File.Exists(Path.Combine(folder, "MorningRound.slnx")))
+            folder = Path.GetDirectoryName(folder)!;
         return Path.Combine(folder, path);
     }
 
@@ -16,7 +17,11 @@ internal static class Repository
     /// </summary>
     public static void AssertIs(string path, string made)
     {
-        if (Environment.GetEnvironmentVariable("UPDATE_FIXTURES") == "1") System.IO.File.WriteAllText(File(path), made);
-        Assert.True(System.IO.File.ReadAllText(File(path)) == made, $"{path} is not what the code makes today; UPDATE_FIXTURES=1 writes it anew.");
+        if (Environment.GetEnvironmentVariable("UPDATE_FIXTURES") == "1")
+            System.IO.File.WriteAllText(File(path), made);
+        Assert.True(
+            System.IO.File.ReadAllText(File(path)) == made,
+            $"{path} is not what the code makes today; UPDATE_FIXTURES=1 writes it anew."
+        );
     }
 }

@@ -1,6 +1,8 @@
 namespace MorningRound.Core.Tests;
 
-/// <summary>How much of a large property is tried: a fifth with the other tests, all that is stated with <c>./test --long</c>.</summary>
+/// <summary>
+/// How much of a large property is tried: a fifth with the other tests, all that is stated with <c>./test --long</c>.
+/// </summary>
 public static class Samples
 {
     private const int Share = 5;

@@ -10,7 +10,9 @@ internal static class SeededProperties
 {
     private const int Usually = 100;
 
-    private static readonly uint First = uint.TryParse(Environment.GetEnvironmentVariable("FIRST_SEED"), out var first) ? first : 0;
+    private static readonly uint First = uint.TryParse(Environment.GetEnvironmentVariable("FIRST_SEED"), out var first)
+        ? first
+        : 0;
 
     public static void ForEachSeed<T>(this Gen<T> gen, Action<T> property, int seeds = Usually)
     {
@@ -34,9 +36,15 @@ internal static class SeededProperties
     public static void ForEachSeed<T1, T2, T3>(this Gen<(T1, T2, T3)> gen, Action<T1, T2, T3> property, int seeds = Usually) =>
         gen.ForEachSeed(v => property(v.Item1, v.Item2, v.Item3), seeds);
 
-    public static void ForEachSeed<T1, T2, T3, T4, T5>(this Gen<(T1, T2, T3, T4, T5)> gen, Action<T1, T2, T3, T4, T5> property, int seeds = Usually) =>
-        gen.ForEachSeed(v => property(v.Item1, v.Item2, v.Item3, v.Item4, v.Item5), seeds);
+    public static void ForEachSeed<T1, T2, T3, T4, T5>(
+        this Gen<(T1, T2, T3, T4, T5)> gen,
+        Action<T1, T2, T3, T4, T5> property,
+        int seeds = Usually
+    ) => gen.ForEachSeed(v => property(v.Item1, v.Item2, v.Item3, v.Item4, v.Item5), seeds);
 
-    public static void ForEachSeed<T1, T2, T3, T4, T5, T6>(this Gen<(T1, T2, T3, T4, T5, T6)> gen, Action<T1, T2, T3, T4, T5, T6> property, int seeds = Usually) =>
-        gen.ForEachSeed(v => property(v.Item1, v.Item2, v.Item3, v.Item4, v.Item5, v.Item6), seeds);
+    public static void ForEachSeed<T1, T2, T3, T4, T5, T6>(
+        this Gen<(T1, T2, T3, T4, T5, T6)> gen,
+        Action<T1, T2, T3, T4, T5, T6> property,
+        int seeds = Usually
+    ) => gen.ForEachSeed(v => property(v.Item1, v.Item2, v.Item3, v.Item4, v.Item5, v.Item6), seeds);
 }

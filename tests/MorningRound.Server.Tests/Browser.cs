@@ -24,18 +24,29 @@ public sealed class Browser(HttpClient client)
     public Task<Answer> PostAsync(string path, object? body = null) => SendAsync(HttpMethod.Post, path, body);
 
     /// <summary>Removes a row of a version; 1 is that of a row that was only made.</summary>
-    public Task<Answer> DeleteAsync(string path, int version = 1) => SendAsync(HttpMethod.Delete, path, null, ("If-Match", $"\"{version}\""));
+    public Task<Answer> DeleteAsync(string path, int version = 1) =>
+        SendAsync(HttpMethod.Delete, path, null, ("If-Match", $"\"{version}\""));
 
     /// <summary>Puts a new row, or with a version changes one.</summary>
     public Task<Answer> PutAsync(string path, object body, int? version = null) =>
         SendAsync(HttpMethod.Put, path, body, version is { } v ? ("If-Match", $"\"{v}\"") : ("If-None-Match", "*"));
 
-    public async Task<Answer> SendAsync(HttpMethod method, string path, object? body = null, params (string Name, string Value)[] headers)
+    public async Task<Answer> SendAsync(
+        HttpMethod method,
+        string path,
+        object? body = null,
+        params (string Name, string Value)[] headers
+    )
     {
         using var request = new HttpRequestMessage(method, path);
-        foreach (var (name, value) in headers) request.Headers.TryAddWithoutValidation(name, value);
+        foreach (var (name, value) in headers)
+            request.Headers.TryAddWithoutValidation(name, value);
         if (body is not null)
-            request.Content = new StringContent(body as string ?? JsonSerializer.Serialize(body), Encoding.UTF8, "application/json");
+            request.Content = new StringContent(
+                body as string ?? JsonSerializer.Serialize(body),
+                Encoding.UTF8,
+                "application/json"
+            );
         using var response = await client.SendAsync(request);
         var text = await response.Content.ReadAsStringAsync();
         var isJson = response.Content.Headers.ContentType?.MediaType?.Contains("json", StringComparison.Ordinal) == true;

@@ -53,72 +53,129 @@ public sealed class School
     }
 
     public static object StudentInput(string name = "Somebody Made-Up", string note = "") =>
-        new { name, hand = "right", level = "improving", coachNote = note };
+        new
+        {
+            name,
+            hand = "right",
+            level = "improving",
+            coachNote = note,
+        };
 
-    public static object Place(string name = "River range") => new
-    {
-        name,
-        kind = "range",
-        surface = "grass",
-        targets = new[] { new { name = "Middle board", distance = new { value = 147.0, unit = "yards" }, bearingDegrees = 2.0, look = "white" } },
-    };
+    public static object Place(string name = "River range") =>
+        new
+        {
+            name,
+            kind = "range",
+            surface = "grass",
+            targets = new[]
+            {
+                new
+                {
+                    name = "Middle board",
+                    distance = new { value = 147.0, unit = "yards" },
+                    bearingDegrees = 2.0,
+                    look = "white",
+                },
+            },
+        };
 
-    public static object Streak(int length = 3) => new { kind = "streak", length, make = "Through without a touch" };
+    public static object Streak(int length = 3) =>
+        new
+        {
+            kind = "streak",
+            length,
+            make = "Through without a touch",
+        };
 
     /// <summary>A drill that is counted as a streak of three.</summary>
-    public static object Drill(string name = "Gate", object? protocol = null) => new
-    {
-        name,
-        purpose = "Start it on line",
-        area = "putting",
-        skill = "start line",
-        criterion = "Through the gate",
-        phases = new[] { "block" },
-        intents = new[] { "technique" },
-        places = new[] { "puttingGreen" },
-        usualMinutes = 10,
-        usualBalls = 20,
-        setUp = "Two tees in front of the ball.",
-        protocol = protocol ?? Streak(),
-    };
+    public static object Drill(string name = "Gate", object? protocol = null) =>
+        new
+        {
+            name,
+            purpose = "Start it on line",
+            area = "putting",
+            skill = "start line",
+            criterion = "Through the gate",
+            phases = new[] { "block" },
+            intents = new[] { "technique" },
+            places = new[] { "puttingGreen" },
+            usualMinutes = 10,
+            usualBalls = 20,
+            setUp = "Two tees in front of the ball.",
+            protocol = protocol ?? Streak(),
+        };
 
     /// <summary>A plan of one segment done with a drill.</summary>
-    public static object PlanWithDrill(object? protocol = null, string phase = "block", object? goal = null) => new
-    {
-        title = "A gate",
-        purpose = "Start it on line",
-        successTest = "",
-        segments = new object[]
+    public static object PlanWithDrill(object? protocol = null, string phase = "block", object? goal = null) =>
+        new
         {
-            new
+            title = "A gate",
+            purpose = "Start it on line",
+            successTest = "",
+            segments = new object[]
             {
-                kind = "practice", id = First, title = "Gate", phase, intent = "skill", place = "puttingGreen", minutes = 20, balls = 20,
-                exit = new { kind = "balls" }, drill = new { drillId = Second, drill = Drill(protocol: protocol), goal },
+                new
+                {
+                    kind = "practice",
+                    id = First,
+                    title = "Gate",
+                    phase,
+                    intent = "skill",
+                    place = "puttingGreen",
+                    minutes = 20,
+                    balls = 20,
+                    exit = new { kind = "balls" },
+                    drill = new
+                    {
+                        drillId = Second,
+                        drill = Drill(protocol: protocol),
+                        goal,
+                    },
+                },
             },
-        },
-    };
+        };
 
     /// <summary>A plan of two segments: 20 minutes with 30 balls, and 10 minutes without.</summary>
-    public static object Plan(string title = "Half an hour", string purpose = "Start it on line") => new
-    {
-        title,
-        purpose,
-        successTest = "",
-        segments = new object[]
+    public static object Plan(string title = "Half an hour", string purpose = "Start it on line") =>
+        new
         {
-            new
+            title,
+            purpose,
+            successTest = "",
+            segments = new object[]
             {
-                kind = "practice", id = First, title = "Gate", phase = "block", intent = "technique", place = "range", minutes = 20,
-                balls = 30, exit = new { kind = "balls" },
+                new
+                {
+                    kind = "practice",
+                    id = First,
+                    title = "Gate",
+                    phase = "block",
+                    intent = "technique",
+                    place = "range",
+                    minutes = 20,
+                    balls = 30,
+                    exit = new { kind = "balls" },
+                },
+                new
+                {
+                    kind = "pause",
+                    id = Guid.CreateVersion7(),
+                    title = "Water",
+                    minutes = 3,
+                },
+                new
+                {
+                    kind = "practice",
+                    id = Second,
+                    title = "Read",
+                    phase = "random",
+                    intent = "skill",
+                    place = "puttingGreen",
+                    minutes = 10,
+                    exit = new { kind = "minutes" },
+                },
             },
-            new { kind = "pause", id = Guid.CreateVersion7(), title = "Water", minutes = 3 },
-            new
-            {
-                kind = "practice", id = Second, title = "Read", phase = "random", intent = "skill", place = "puttingGreen", minutes = 10,
-                exit = new { kind = "minutes" },
-            },
-        },
-    };
+        };
 
     public static Guid First { get; } = Guid.Parse("00000001-0000-7000-8000-000000000000");
 
@@ -135,7 +192,14 @@ public sealed class School
     public async Task<Guid> SetAsync(Guid planId, string? day = "2026-05-06", string requirement = "must", Guid? studentId = null)
     {
         var id = Guid.CreateVersion7();
-        var input = new { studentId = studentId ?? StudentId, planId, week = TestServer.Week, day, requirement };
+        var input = new
+        {
+            studentId = studentId ?? StudentId,
+            planId,
+            week = TestServer.Week,
+            day,
+            requirement,
+        };
         Assert.Equal(HttpStatusCode.OK, (await Coach.PutAsync($"/api/weeks/assignments/{id}", input)).Status);
         return id;
     }
@@ -148,8 +212,18 @@ public sealed class School
     {
         var path = $"/api/students/{StudentId}/file";
         var version = (await Coach.GetAsync(path)).Get<int>("version");
-        var cleared = new { part, side, since = "2026-05-01", clearedOn = "2026-05-06", clearedBy = "A physiotherapist" };
-        Assert.Equal(HttpStatusCode.OK, (await Coach.PutAsync(path, new { coach = new { painfulParts = new[] { cleared } } }, version)).Status);
+        var cleared = new
+        {
+            part,
+            side,
+            since = "2026-05-01",
+            clearedOn = "2026-05-06",
+            clearedBy = "A physiotherapist",
+        };
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await Coach.PutAsync(path, new { coach = new { painfulParts = new[] { cleared } } }, version)).Status
+        );
     }
 
     /// <summary>A published session of the half-hour plan.</summary>
@@ -161,7 +235,12 @@ public sealed class School
     }
 
     /// <summary>An entry of a log, so many minutes after half past eight.</summary>
-    public static Dictionary<string, object?> Entry(int sequence, string kind, double minute, params (string Name, object? Value)[] more)
+    public static Dictionary<string, object?> Entry(
+        int sequence,
+        string kind,
+        double minute,
+        params (string Name, object? Value)[] more
+    )
     {
         var entry = new Dictionary<string, object?>
         {
@@ -169,16 +248,33 @@ public sealed class School
             ["sequence"] = sequence,
             ["at"] = new DateTimeOffset(2026, 5, 6, 8, 30, 0, TimeSpan.Zero).AddMinutes(minute),
         };
-        foreach (var (name, value) in more) entry[name] = value;
+        foreach (var (name, value) in more)
+            entry[name] = value;
         return entry;
     }
 
     public Task<Answer> SendAsync(Guid logId, Guid assignmentId, params Dictionary<string, object?>[] entries) =>
-        Student.PostAsync($"/api/sessions/logs/{logId}/entries", new { assignmentId, accountId = StudentAccount, entries });
+        Student.PostAsync(
+            $"/api/sessions/logs/{logId}/entries",
+            new
+            {
+                assignmentId,
+                accountId = StudentAccount,
+                entries,
+            }
+        );
 
     /// <summary>Sends entries as the coach, from the coach's own device.</summary>
     public Task<Answer> SendAsCoachAsync(Guid logId, Guid assignmentId, params Dictionary<string, object?>[] entries) =>
-        Coach.PostAsync($"/api/sessions/logs/{logId}/entries", new { assignmentId, accountId = CoachAccount, entries });
+        Coach.PostAsync(
+            $"/api/sessions/logs/{logId}/entries",
+            new
+            {
+                assignmentId,
+                accountId = CoachAccount,
+                entries,
+            }
+        );
 
     private static async Task<Guid> AccountAsync(Browser browser) =>
         Guid.Parse((await browser.GetAsync("/api/accounts/session")).Body!["person"]!["accountId"]!.GetValue<string>());
@@ -194,20 +290,25 @@ public sealed class School
     private static async Task<Browser> JoinAsync(TestServer server, string link, string email, string? academy = null)
     {
         var browser = server.NewBrowser();
-        var joined = await browser.PostAsync($"/api/accounts/invitations/{link["/join/".Length..]}/accept", new
-        {
-            email,
-            password = "a made-up password",
-            name = "Somebody Made-Up",
-            academyName = academy,
-            timeZone = "UTC",
-        });
+        var joined = await browser.PostAsync(
+            $"/api/accounts/invitations/{link["/join/".Length..]}/accept",
+            new
+            {
+                email,
+                password = "a made-up password",
+                name = "Somebody Made-Up",
+                academyName = academy,
+                timeZone = "UTC",
+            }
+        );
         Assert.Equal(HttpStatusCode.OK, joined.Status);
         return browser;
     }
 }
 
-/// <summary>A server with one academy, shared by the tests of a class. Tests make their own plans, weeks and logs in it.</summary>
+/// <summary>
+/// A server with one academy, shared by the tests of a class. Tests make their own plans, weeks and logs in it.
+/// </summary>
 public sealed class OneSchool : IAsyncLifetime
 {
     public School School { get; private set; } = null!;

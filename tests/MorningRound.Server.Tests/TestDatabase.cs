@@ -42,15 +42,19 @@ public sealed class TestDatabase : IAsyncLifetime
     /// <summary>A new, empty database.</summary>
     public static Task<string> NewAsync() => MakeAsync("template0");
 
-    /// <summary>A new database with the demo of Wednesday 6 May 2026 in it: a copy, because laying it out takes a while.</summary>
+    /// <summary>
+    /// A new database with the demo of Wednesday 6 May 2026 in it: a copy, because laying it out takes a while.
+    /// </summary>
     public static async Task<string> WithDemoAsync() => await MakeAsync(await Demo.Value);
 
     private static async Task<string> LayOutDemoAsync()
     {
         var connection = await NewAsync();
-        await using (var server = new TestServer(connection, isDemo: true)) await server.NewBrowser().GetAsync("/health/ready");
+        await using (var server = new TestServer(connection, isDemo: true))
+            await server.NewBrowser().GetAsync("/health/ready");
         // A database can only be copied while nobody is connected to it.
-        await using (var pool = new NpgsqlConnection(DatabaseConnection.From(connection))) NpgsqlConnection.ClearPool(pool);
+        await using (var pool = new NpgsqlConnection(DatabaseConnection.From(connection)))
+            NpgsqlConnection.ClearPool(pool);
         return new NpgsqlConnectionStringBuilder(connection).Database!;
     }
 
@@ -75,7 +79,8 @@ internal static class Repository
     private static string Find()
     {
         var folder = AppContext.BaseDirectory;
-        while (!File.Exists(Path.Combine(folder, "MorningRound.slnx"))) folder = Path.GetDirectoryName(folder)!;
+        while (!File.Exists(Path.Combine(folder, "MorningRound.slnx")))
+            folder = Path.GetDirectoryName(folder)!;
         return folder;
     }
 }

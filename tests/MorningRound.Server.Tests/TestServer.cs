@@ -10,13 +10,15 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Tests;
 
 /// <summary>The whole server on a database of its own, on Wednesday 6 May 2026, whatever day it is outside.</summary>
-public sealed class TestServer(string connection, bool isDemo = false, string today = "2026-05-06") : WebApplicationFactory<Program>
+public sealed class TestServer(string connection, bool isDemo = false, string today = "2026-05-06")
+    : WebApplicationFactory<Program>
 {
     public const string Week = "2026-W19";
 
     public SettableClock RealClock { get; } = new();
 
-    public static async Task<TestServer> NewAsync(bool isDemo = false) => new(isDemo ? await TestDatabase.WithDemoAsync() : await TestDatabase.NewAsync(), isDemo);
+    public static async Task<TestServer> NewAsync(bool isDemo = false) =>
+        new(isDemo ? await TestDatabase.WithDemoAsync() : await TestDatabase.NewAsync(), isDemo);
 
     /// <summary>Somebody's browser: keeps cookies, and is nobody until signed in.</summary>
     public Browser NewBrowser() => new(CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false }));
@@ -30,7 +32,9 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
     public async Task<string> SetupLinkAsync()
     {
         await using var scope = Services.CreateAsyncScope();
-        var link = await scope.ServiceProvider.GetRequiredService<InvitationService>().InviteAsync(null, AcademyRole.Owner, null, default);
+        var link = await scope
+            .ServiceProvider.GetRequiredService<InvitationService>()
+            .InviteAsync(null, AcademyRole.Owner, null, default);
         return link.Path;
     }
 
@@ -43,7 +47,8 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
         builder.ConfigureTestServices(services =>
         {
             services.AddSingleton<TimeProvider>(RealClock);
-            if (isDemo) services.AddDemo();
+            if (isDemo)
+                services.AddDemo();
         });
     }
 }

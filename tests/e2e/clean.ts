@@ -2,14 +2,16 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
 /**
- * WCAG 2.2 AA, as far as a program can tell; nothing that scrolls sideways, is cut or lies over something; a title of its own; and, where a thumb presses, links and
+ * WCAG 2.2 AA, as far as a program can tell; nothing that scrolls sideways, is cut or lies over something; a title of
+ * its own; and, where a thumb presses, links and
  * buttons of at least 44 pixels.
  */
 export async function isClean(page: Page, name: string, of: 'all' | 'colours' | 'allButColours' = 'all') {
   // What is half behind a bar that stays in sight is not too small: it is scrolled.
   await page.evaluate(() => window.scrollTo(0, 0));
   const axe = new AxeBuilder({ page }).options({ preload: false, resultTypes: ['violations'] });
-  // The outdoor look changes colours and nothing else; another size of screen everything but colours, which take longest to look at.
+  // The outdoor look changes colours and nothing else; another size of screen everything but colours, which take
+  // longest to look at.
   if (of === 'colours') axe.withRules(['color-contrast', 'target-size']);
   else axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']);
   if (of === 'allButColours') axe.disableRules(['color-contrast']);

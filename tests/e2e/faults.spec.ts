@@ -2,7 +2,8 @@ import { expect, test, type Page } from '@playwright/test';
 import { isClean } from './clean';
 import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
 
-// What a day on the range does to a phone: storage that fails, a second phone, a wrong clock, a coach who changes the week meanwhile.
+// What a day on the range does to a phone: storage that fails, a second phone, a wrong clock, a coach who changes the
+// week meanwhile.
 
 test.describe.configure({ timeout: 90_000 });
 

@@ -10,7 +10,9 @@ public static class Days
 
     /// <summary>The day moved by a number of days; it stops at the ends of the calendar.</summary>
     public static DateOnly Plus(this DateOnly day, int days) =>
-        DateOnly.FromDayNumber((int)Math.Clamp((long)day.DayNumber + days, DateOnly.MinValue.DayNumber, DateOnly.MaxValue.DayNumber));
+        DateOnly.FromDayNumber(
+            (int)Math.Clamp((long)day.DayNumber + days, DateOnly.MinValue.DayNumber, DateOnly.MaxValue.DayNumber)
+        );
 
     /// <summary>Whether a day lies within <see cref="Years"/> of today.</summary>
     public static bool IsNear(this DateOnly day, DateOnly today) => Math.Abs(day.DayNumber - today.DayNumber) <= Years * 366;

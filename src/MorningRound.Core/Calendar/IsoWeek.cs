@@ -24,15 +24,21 @@ public readonly record struct IsoWeek : IComparable<IsoWeek>
     /// <summary>The week that holds a day.</summary>
     public static IsoWeek Of(DateOnly day) => new(day.Plus(-(((int)day.DayOfWeek + 6) % 7)));
 
-    /// <summary>Reads a week written as <c>2026-W53</c>. False for anything else, also for a 53rd week that its year lacks.</summary>
+    /// <summary>
+    /// Reads a week written as <c>2026-W53</c>. False for anything else, also for a 53rd week that its year lacks.
+    /// </summary>
     public static bool TryParse([NotNullWhen(true)] string? text, out IsoWeek week)
     {
         week = default;
-        if (text is not { Length: 8 } || text[4] != '-' || text[5] != 'W') return false;
-        if (!int.TryParse(text.AsSpan(0, 4), NumberStyles.None, CultureInfo.InvariantCulture, out var year)) return false;
-        if (!int.TryParse(text.AsSpan(6, 2), NumberStyles.None, CultureInfo.InvariantCulture, out var number)) return false;
+        if (text is not { Length: 8 } || text[4] != '-' || text[5] != 'W')
+            return false;
+        if (!int.TryParse(text.AsSpan(0, 4), NumberStyles.None, CultureInfo.InvariantCulture, out var year))
+            return false;
+        if (!int.TryParse(text.AsSpan(6, 2), NumberStyles.None, CultureInfo.InvariantCulture, out var number))
+            return false;
         // The calendar of DateOnly ends inside the last ISO year, so the outermost years are left out.
-        if (year is < 1900 or > 9998 || number < 1 || number > ISOWeek.GetWeeksInYear(year)) return false;
+        if (year is < 1900 or > 9998 || number < 1 || number > ISOWeek.GetWeeksInYear(year))
+            return false;
         week = new IsoWeek(DateOnly.FromDateTime(ISOWeek.ToDateTime(year, number, DayOfWeek.Monday)));
         return true;
     }

@@ -27,14 +27,17 @@ public enum PhaseGroup
 public static class ComparabilityKey
 {
     /// <summary>The group of a phase.</summary>
-    public static PhaseGroup Group(this Phase phase) => phase switch
-    {
-        Phase.WarmUp => PhaseGroup.WarmUp,
-        Phase.Block => PhaseGroup.Block,
-        _ => PhaseGroup.RandomOrOnCourse,
-    };
+    public static PhaseGroup Group(this Phase phase) =>
+        phase switch
+        {
+            Phase.WarmUp => PhaseGroup.WarmUp,
+            Phase.Block => PhaseGroup.Block,
+            _ => PhaseGroup.RandomOrOnCourse,
+        };
 
-    /// <summary>The key, as 32 hexadecimal digits. A drill's name may change without breaking its trend, its parameters may not.</summary>
+    /// <summary>
+    /// The key, as 32 hexadecimal digits. A drill's name may change without breaking its trend, its parameters may not.
+    /// </summary>
     public static string Of(Guid drillId, ScoringProtocol protocol, int rung, Modifiers modifiers, Phase phase)
     {
         var text = CanonicalText.Of(new Parts(drillId, protocol, rung, modifiers, phase.Group()));

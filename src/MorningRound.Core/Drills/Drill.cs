@@ -156,7 +156,8 @@ public sealed record Drill
     public bool CountsTowardsSwingChange { get; init; }
 
     /// <summary>The protocol of a rung, counted from 0; the drill's own where there is no ladder.</summary>
-    public ScoringProtocol ProtocolAt(int rung) => Ladder.Count == 0 ? Protocol : Ladder[Math.Clamp(rung, 0, Ladder.Count - 1)].Protocol;
+    public ScoringProtocol ProtocolAt(int rung) =>
+        Ladder.Count == 0 ? Protocol : Ladder[Math.Clamp(rung, 0, Ladder.Count - 1)].Protocol;
 
     /// <summary>The rung whose parameters are the drill's own; none when no rung has them.</summary>
     public int? OwnRung() =>
@@ -169,9 +170,11 @@ public sealed record Drill
     public IReadOnlyList<Rung> SuggestedLadder()
     {
         var steps = new List<ScoringProtocol> { Protocol };
-        while (steps.Count < 3 && steps[0].Easier() is { } easier) steps.Insert(0, easier);
+        while (steps.Count < 3 && steps[0].Easier() is { } easier)
+            steps.Insert(0, easier);
         var below = steps.Count - 1;
-        while (steps.Count - below <= 3 && steps[^1].Harder() is { } harder) steps.Add(harder);
+        while (steps.Count - below <= 3 && steps[^1].Harder() is { } harder)
+            steps.Add(harder);
         return steps.Count == 1 ? [] : [.. steps.Select((p, i) => new Rung { Name = $"Step {i + 1}", Protocol = p })];
     }
 
@@ -179,5 +182,6 @@ public sealed record Drill
     /// The room left on each side of a ball of the smallest allowed size, in millimetres: 6.2 in a gate of 55. None without a
     /// gate. Ball diameter: Equipment Rules, R&amp;A and USGA.
     /// </summary>
-    public double? RoomInGate() => GateMillimetres is { } gate ? Math.Round((gate - 42.67) / 2, 1, MidpointRounding.AwayFromZero) : null;
+    public double? RoomInGate() =>
+        GateMillimetres is { } gate ? Math.Round((gate - 42.67) / 2, 1, MidpointRounding.AwayFromZero) : null;
 }

@@ -34,7 +34,13 @@ public sealed record DrillFile
     public required IReadOnlyList<ShelvedDrill> Drills { get; init; }
 
     /// <summary>A file of today's version.</summary>
-    public static DrillFile Of(IReadOnlyList<ShelvedDrill> drills) => new() { Format = FormatName, Version = CurrentVersion, Drills = drills };
+    public static DrillFile Of(IReadOnlyList<ShelvedDrill> drills) =>
+        new()
+        {
+            Format = FormatName,
+            Version = CurrentVersion,
+            Drills = drills,
+        };
 
     /// <summary>Everything wrong, each with its place in the file; empty when all of it can be imported.</summary>
     public IReadOnlyList<FieldError> Check()
@@ -43,11 +49,17 @@ public sealed record DrillFile
             .Require(Format == FormatName, "format", $"This is not a drill file; it should say {FormatName}.")
             .Require(Version == CurrentVersion, "version", $"This release reads version {CurrentVersion}.")
             .RequireAtMost(Drills.Count, MostDrills, "drills");
-        if (Drills.Count > MostDrills) return errors.Found;
+        if (Drills.Count > MostDrills)
+            return errors.Found;
         for (var i = 0; i < Drills.Count; i++)
         {
             var id = Drills[i].Id;
-            errors.Require(id != Guid.Empty && Drills.Count(d => d.Id == id) == 1, $"drills[{i}].id", "Every drill needs an id of its own.")
+            errors
+                .Require(
+                    id != Guid.Empty && Drills.Count(d => d.Id == id) == 1,
+                    $"drills[{i}].id",
+                    "Every drill needs an id of its own."
+                )
                 .Include(DrillRules.Check(Drills[i].Drill).Select(e => e with { Path = $"drills[{i}].drill.{e.Path}" }));
         }
 

@@ -32,9 +32,12 @@ public static class DrillRules
             .RequireText(drill.Criterion, "criterion", LongestSentence)
             .RequireText(drill.SetUp, "setUp", LongestText)
             .AllowText(drill.WhenCrowded, "whenCrowded", LongestSentence)
-            .Require(drill.Phases.Count > 0, "phases", "Name at least one phase it suits.").RequireOnce(drill.Phases, "phases")
-            .Require(drill.Intents.Count > 0, "intents", "Name at least one intent it suits.").RequireOnce(drill.Intents, "intents")
-            .Require(drill.Places.Count > 0, "places", "Name at least one place.").RequireOnce(drill.Places, "places")
+            .Require(drill.Phases.Count > 0, "phases", "Name at least one phase it suits.")
+            .RequireOnce(drill.Phases, "phases")
+            .Require(drill.Intents.Count > 0, "intents", "Name at least one intent it suits.")
+            .RequireOnce(drill.Intents, "intents")
+            .Require(drill.Places.Count > 0, "places", "Name at least one place.")
+            .RequireOnce(drill.Places, "places")
             .RequireBetween(drill.UsualMinutes, 1, PlanRules.MostMinutesInSegment, "usualMinutes", "minutes")
             .RequireBetween(drill.UsualBalls, 0, PlanRules.MostBallsInSegment, "usualBalls", "balls")
             .RequireAtMost(drill.Equipment.Count, MostOfAnything, "equipment")
@@ -42,24 +45,36 @@ public static class DrillRules
             .RequireAtMost(drill.Loads.Count, MostOfAnything, "loads")
             .RequireOnce(drill.Hide, "hide")
             .RequireAtMost(drill.Ladder.Count, MostOfAnything, "ladder");
-        for (var i = 0; i < drill.Equipment.Count; i++) errors.AllowText(drill.Equipment[i].Substitute, $"equipment[{i}].substitute", LongestSentence);
+        for (var i = 0; i < drill.Equipment.Count; i++)
+            errors.AllowText(drill.Equipment[i].Substitute, $"equipment[{i}].substitute", LongestSentence);
         for (var i = 0; i < drill.Loads.Count; i++)
-            errors.Require(drill.Loads[i].Part.IsPaired() || drill.Loads[i].Side is null, $"loads[{i}].side", "This part has no lead or trail side.");
+            errors.Require(
+                drill.Loads[i].Part.IsPaired() || drill.Loads[i].Side is null,
+                $"loads[{i}].side",
+                "This part has no lead or trail side."
+            );
         CheckLines(drill.Cues, "cues", errors);
         CheckLines(drill.Cautions, "cautions", errors);
         if (drill.GateMillimetres is { } gate)
         {
-            errors.Require(drill.Drawing == SetUpDrawing.Gate, "gateMillimetres", "Only a drill with a gate has a gate's width.")
+            errors
+                .Require(drill.Drawing == SetUpDrawing.Gate, "gateMillimetres", "Only a drill with a gate has a gate's width.")
                 .RequireBetween(gate, NarrowestGate, 300, "gateMillimetres", "mm");
         }
 
         var found = new List<FieldError>([.. errors.Found, .. drill.Protocol.Check("protocol")]);
         for (var i = 0; i < drill.Ladder.Count; i++)
         {
-            found.AddRange(new FieldErrors()
-                .RequireText(drill.Ladder[i].Name, $"ladder[{i}].name", LongestName)
-                .Require(drill.Ladder[i].Protocol.GetType() == drill.Protocol.GetType(), $"ladder[{i}].protocol", "Every step of a ladder is scored in the same way.")
-                .Found);
+            found.AddRange(
+                new FieldErrors()
+                    .RequireText(drill.Ladder[i].Name, $"ladder[{i}].name", LongestName)
+                    .Require(
+                        drill.Ladder[i].Protocol.GetType() == drill.Protocol.GetType(),
+                        $"ladder[{i}].protocol",
+                        "Every step of a ladder is scored in the same way."
+                    )
+                    .Found
+            );
             found.AddRange(drill.Ladder[i].Protocol.Check($"ladder[{i}].protocol"));
         }
 
@@ -71,7 +86,8 @@ public static class DrillRules
     private static void CheckLines(IReadOnlyList<string> lines, string path, FieldErrors errors)
     {
         errors.RequireAtMost(lines.Count, MostOfAnything, path);
-        for (var i = 0; i < lines.Count; i++) errors.RequireText(lines[i], $"{path}[{i}]", LongestSentence);
+        for (var i = 0; i < lines.Count; i++)
+            errors.RequireText(lines[i], $"{path}[{i}]", LongestSentence);
     }
 }
 
@@ -111,7 +127,9 @@ public sealed record DrillSearch
         && (Minutes is null || drill.UsualMinutes <= Minutes)
         && (Protocol is null || Protocol == protocolKind)
         && (AtHand is null || drill.Equipment.All(e => AtHand.Contains(e.Item) || e.Substitute.Length > 0))
-        && Text.Split(' ', StringSplitOptions.RemoveEmptyEntries).All(word => Everything(drill).Contains(word, StringComparison.OrdinalIgnoreCase));
+        && Text.Split(' ', StringSplitOptions.RemoveEmptyEntries)
+            .All(word => Everything(drill).Contains(word, StringComparison.OrdinalIgnoreCase));
 
-    private static string Everything(Drill drill) => string.Join('\n', drill.Name, drill.Purpose, drill.Skill, drill.Criterion, drill.SetUp);
+    private static string Everything(Drill drill) =>
+        string.Join('\n', drill.Name, drill.Purpose, drill.Skill, drill.Criterion, drill.SetUp);
 }

@@ -62,7 +62,12 @@ public sealed record Modifiers
     {
         string[] parts =
         [
-            Hands switch { HandsOnClub.LeadOnly => "lead hand only", HandsOnClub.TrailOnly => "trail hand only", _ => "" },
+            Hands switch
+            {
+                HandsOnClub.LeadOnly => "lead hand only",
+                HandsOnClub.TrailOnly => "trail hand only",
+                _ => "",
+            },
             Stance switch
             {
                 Stance.FeetTogether => "feet together",
@@ -86,5 +91,6 @@ public sealed record Modifiers
     }
 
     /// <summary>Everything wrong, added under the path.</summary>
-    public void Check(FieldErrors errors, string path) => errors.RequireBetween(EffortPercent, 10, 100, $"{path}.effortPercent", "percent");
+    public void Check(FieldErrors errors, string path) =>
+        errors.RequireBetween(EffortPercent, 10, 100, $"{path}.effortPercent", "percent");
 }

@@ -55,8 +55,11 @@ public static class BodyParts
 
     /// <summary>Paired parts need a side, the others have none.</summary>
     public static FieldErrors RequireSide(this FieldErrors errors, BodyPart part, BodySide? side, string path) =>
-        errors.Require(part.IsPaired() == side.HasValue, path,
-            part.IsPaired() ? "Say whether it is the lead or the trail side." : "This part has no lead or trail side.");
+        errors.Require(
+            part.IsPaired() == side.HasValue,
+            path,
+            part.IsPaired() ? "Say whether it is the lead or the trail side." : "This part has no lead or trail side."
+        );
 
     /// <summary>A part as it is said: "trail wrist or hand".</summary>
     public static string InWords(BodyPart part, BodySide? side)
@@ -70,7 +73,12 @@ public static class BodyParts
             BodyPart.AnotherPart => "another part",
             _ => part.ToString().ToLowerInvariant(),
         };
-        return side switch { BodySide.Lead => $"lead {name}", BodySide.Trail => $"trail {name}", _ => name };
+        return side switch
+        {
+            BodySide.Lead => $"lead {name}",
+            BodySide.Trail => $"trail {name}",
+            _ => name,
+        };
     }
 }
 

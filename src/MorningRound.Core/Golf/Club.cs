@@ -59,18 +59,19 @@ public enum Club
 public static class Clubs
 {
     /// <summary>A club as it is said: "7 iron", "pitching wedge".</summary>
-    public static string InWords(this Club club) => club switch
-    {
-        Club.Driver => "driver",
-        Club.Hybrid => "hybrid",
-        Club.PitchingWedge => "pitching wedge",
-        Club.GapWedge => "gap wedge",
-        Club.SandWedge => "sand wedge",
-        Club.LobWedge => "lob wedge",
-        Club.Putter => "putter",
-        <= Club.Wood7 => $"{club.ToString()[^1]} wood",
-        _ => $"{club.ToString()[^1]} iron",
-    };
+    public static string InWords(this Club club) =>
+        club switch
+        {
+            Club.Driver => "driver",
+            Club.Hybrid => "hybrid",
+            Club.PitchingWedge => "pitching wedge",
+            Club.GapWedge => "gap wedge",
+            Club.SandWedge => "sand wedge",
+            Club.LobWedge => "lob wedge",
+            Club.Putter => "putter",
+            <= Club.Wood7 => $"{club.ToString()[^1]} wood",
+            _ => $"{club.ToString()[^1]} iron",
+        };
 }
 
 /// <summary>Which clubs a drill is for.</summary>

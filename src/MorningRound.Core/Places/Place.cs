@@ -90,12 +90,24 @@ public static class PlaceRules
             .RequireText(place.Name, "name", 80)
             .AllowText(place.Rules, "rules", 2000)
             .Require(place.Surface is null || isRange, "surface", "Only a range has a surface.")
-            .Require(place.FacesDegrees is null or (>= 0 and <= 359), "facesDegrees", "A direction lies between 0 and 359 degrees.")
+            .Require(
+                place.FacesDegrees is null or (>= 0 and <= 359),
+                "facesDegrees",
+                "A direction lies between 0 and 359 degrees."
+            )
             .RequireOnce(place.ForbiddenClubs, "forbiddenClubs")
             .RequireOnce(place.Equipment, "equipment")
-            .Require(place.GreenSpeedFeet is null || place.Kind == PlaceKind.PuttingGreen, "greenSpeedFeet", "Only a putting green has a speed.")
+            .Require(
+                place.GreenSpeedFeet is null || place.Kind == PlaceKind.PuttingGreen,
+                "greenSpeedFeet",
+                "Only a putting green has a speed."
+            )
             .Require(place.GreenSpeedFeet is null or (>= 4 and <= 16), "greenSpeedFeet", "Between 4 and 16 feet, please.")
-            .Require(place.GreenSpeedFeet is null == place.GreenSpeedOn is null, "greenSpeedOn", "A speed and the day it was measured belong together.")
+            .Require(
+                place.GreenSpeedFeet is null == place.GreenSpeedOn is null,
+                "greenSpeedOn",
+                "A speed and the day it was measured belong together."
+            )
             .RequirePast(place.GreenSpeedOn, today, "greenSpeedOn")
             .Require(place.Targets.Count == 0 || isRange, "targets", "Only a range has targets.")
             .RequireAtMost(place.Targets.Count, MostTargets, "targets")
@@ -104,15 +116,29 @@ public static class PlaceRules
         for (var i = 0; i < place.Targets.Count; i++)
         {
             var (target, at) = (place.Targets[i], $"targets[{i}]");
-            errors.RequireText(target.Name, $"{at}.name", 80)
+            errors
+                .RequireText(target.Name, $"{at}.name", 80)
                 .AllowText(target.Look, $"{at}.look", 120)
                 .RequirePast(target.MeasuredOn, today, $"{at}.measuredOn")
-                .Require(target.Distance.Unit is LengthUnit.Yards or LengthUnit.Metres, $"{at}.distance.unit", "Targets are marked in yards or metres.")
-                .Require(target.Distance.Value is > 0 and <= 400, $"{at}.distance.value", "A distance lies above 0 and up to 400.")
-                .Require(Math.Abs(target.BearingDegrees) <= 60, $"{at}.bearingDegrees", "A bearing lies within 60 degrees to either side.");
+                .Require(
+                    target.Distance.Unit is LengthUnit.Yards or LengthUnit.Metres,
+                    $"{at}.distance.unit",
+                    "Targets are marked in yards or metres."
+                )
+                .Require(
+                    target.Distance.Value is > 0 and <= 400,
+                    $"{at}.distance.value",
+                    "A distance lies above 0 and up to 400."
+                )
+                .Require(
+                    Math.Abs(target.BearingDegrees) <= 60,
+                    $"{at}.bearingDegrees",
+                    "A bearing lies within 60 degrees to either side."
+                );
         }
 
-        for (var i = 0; i < place.Walks.Count; i++) errors.RequireBetween(place.Walks[i].Minutes, 0, 60, $"walks[{i}].minutes", "minutes");
+        for (var i = 0; i < place.Walks.Count; i++)
+            errors.RequireBetween(place.Walks[i].Minutes, 0, 60, $"walks[{i}].minutes", "minutes");
         return errors.Found;
     }
 }

@@ -34,7 +34,13 @@ public sealed record PlaceFile
     public required IReadOnlyList<ListedPlace> Places { get; init; }
 
     /// <summary>A file of today's version.</summary>
-    public static PlaceFile Of(IReadOnlyList<ListedPlace> places) => new() { Format = FormatName, Version = CurrentVersion, Places = places };
+    public static PlaceFile Of(IReadOnlyList<ListedPlace> places) =>
+        new()
+        {
+            Format = FormatName,
+            Version = CurrentVersion,
+            Places = places,
+        };
 
     /// <summary>Everything wrong, each with its place in the file; empty when all of it can be imported.</summary>
     /// <param name="known">Places that are there already, to which walks may lead.</param>
@@ -45,17 +51,27 @@ public sealed record PlaceFile
             .Require(Format == FormatName, "format", $"This is not a place file; it should say {FormatName}.")
             .Require(Version == CurrentVersion, "version", $"This release reads version {CurrentVersion}.")
             .RequireAtMost(Places.Count, MostPlaces, "places");
-        if (Places.Count > MostPlaces) return errors.Found;
+        if (Places.Count > MostPlaces)
+            return errors.Found;
         errors.RequireAtMost(known.Concat(Places.Select(p => p.Id)).Distinct().Count(), MostPlaces, "places");
         for (var i = 0; i < Places.Count; i++)
         {
             var (id, place) = (Places[i].Id, Places[i].Place);
-            errors.Require(id != Guid.Empty && Places.Count(p => p.Id == id) == 1, $"places[{i}].id", "Every place needs an id of its own.")
+            errors
+                .Require(
+                    id != Guid.Empty && Places.Count(p => p.Id == id) == 1,
+                    $"places[{i}].id",
+                    "Every place needs an id of its own."
+                )
                 .Include(PlaceRules.Check(place, today).Select(e => e with { Path = $"places[{i}].place.{e.Path}" }));
             for (var w = 0; w < place.Walks.Count; w++)
             {
                 var to = place.Walks[w].Place;
-                errors.Require(to != id && (known.Contains(to) || Places.Any(p => p.Id == to)), $"places[{i}].place.walks[{w}].place", "There is no such other place.");
+                errors.Require(
+                    to != id && (known.Contains(to) || Places.Any(p => p.Id == to)),
+                    $"places[{i}].place.walks[{w}].place",
+                    "There is no such other place."
+                );
             }
         }
 

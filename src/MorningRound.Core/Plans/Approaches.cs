@@ -45,42 +45,60 @@ public static class Approaches
     [
         new(Approach.EvenSplit, "Even split", "Putting above all; five minutes or three hours, always half and half.", Common),
         new(Approach.ThreeParts, "Three parts", "Technique for 15 to 20 minutes, then a skills test, then play.", Common),
-        new(Approach.StepUp, "Step up", "Picture, numbers, skill, performance; how much technique depends on the season.", OwnNumbers),
+        new(
+            Approach.StepUp,
+            "Step up",
+            "Picture, numbers, skill, performance; how much technique depends on the season.",
+            OwnNumbers
+        ),
         new(Approach.SlowBuild, "Slow build", "A swing change under way.", OwnNumbers),
         new(Approach.PlayIt, "Play it", "An hour, a card, no lesson to work on.", OwnNumbers),
-        new(Approach.Sharpen, "Sharpen", "The days before a competition: technique short, numbers checked and left, putting start line.", Common),
+        new(
+            Approach.Sharpen,
+            "Sharpen",
+            "The days before a competition: technique short, numbers checked and left, putting start line.",
+            Common
+        ),
     ];
 
     /// <summary>
     /// The shares of the minutes after warm-up that an approach asks for; empty where it asks for none. A new golfer has ten
     /// points more technique in "step up", since more is technical at the start.
     /// </summary>
-    public static IReadOnlyList<ShareBand> Bands(Approach approach, Season season, Level level) => approach switch
-    {
-        Approach.EvenSplit => [new(ShareOf.Block, 45, 55), new(ShareOf.RandomAndOnCourse, 45, 55)],
-        Approach.ThreeParts => [new(ShareOf.Technique, 25, 40), new(ShareOf.Skill, 25, 40), new(ShareOf.Performance, 25, 40)],
-        Approach.StepUp => [StepUpTechnique(season, level == Level.New ? 10 : 0), new(ShareOf.Skill, 25, 100), new(ShareOf.Performance, 15, 100)],
-        Approach.SlowBuild => [new(ShareOf.Technique, 70, 90), new(ShareOf.Performance, 10, 20)],
-        Approach.PlayIt => [new(ShareOf.Performance, 70, 100)],
-        _ => [],
-    };
+    public static IReadOnlyList<ShareBand> Bands(Approach approach, Season season, Level level) =>
+        approach switch
+        {
+            Approach.EvenSplit => [new(ShareOf.Block, 45, 55), new(ShareOf.RandomAndOnCourse, 45, 55)],
+            Approach.ThreeParts => [new(ShareOf.Technique, 25, 40), new(ShareOf.Skill, 25, 40), new(ShareOf.Performance, 25, 40)],
+            Approach.StepUp =>
+            [
+                StepUpTechnique(season, level == Level.New ? 10 : 0),
+                new(ShareOf.Skill, 25, 100),
+                new(ShareOf.Performance, 15, 100),
+            ],
+            Approach.SlowBuild => [new(ShareOf.Technique, 70, 90), new(ShareOf.Performance, 10, 20)],
+            Approach.PlayIt => [new(ShareOf.Performance, 70, 100)],
+            _ => [],
+        };
 
     /// <summary>Minutes of a segment that a share is made of.</summary>
-    public static bool Counts(this ShareOf of, PracticeSegment segment) => of switch
-    {
-        ShareOf.Block => segment.Phase == Phase.Block,
-        ShareOf.RandomAndOnCourse => segment.Phase is Phase.Random or Phase.OnCourse,
-        ShareOf.Technique => segment.Intent == Intent.Technique,
-        ShareOf.Skill => segment.Intent == Intent.Skill,
-        _ => segment.Intent == Intent.Performance,
-    };
+    public static bool Counts(this ShareOf of, PracticeSegment segment) =>
+        of switch
+        {
+            ShareOf.Block => segment.Phase == Phase.Block,
+            ShareOf.RandomAndOnCourse => segment.Phase is Phase.Random or Phase.OnCourse,
+            ShareOf.Technique => segment.Intent == Intent.Technique,
+            ShareOf.Skill => segment.Intent == Intent.Skill,
+            _ => segment.Intent == Intent.Performance,
+        };
 
     /// <summary>What a share is made of, as it is said: "random and on-course".</summary>
-    public static string InWords(this ShareOf of) => of switch
-    {
-        ShareOf.RandomAndOnCourse => "random and on-course",
-        _ => of.ToString().ToLowerInvariant(),
-    };
+    public static string InWords(this ShareOf of) =>
+        of switch
+        {
+            ShareOf.RandomAndOnCourse => "random and on-course",
+            _ => of.ToString().ToLowerInvariant(),
+        };
 
     private static ShareBand StepUpTechnique(Season season, double more)
     {

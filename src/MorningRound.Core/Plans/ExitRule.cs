@@ -13,17 +13,21 @@ namespace MorningRound.Core.Plans;
 public abstract record ExitRule
 {
     /// <summary>The rule in words for the student: "until three centred running, at most 15 balls".</summary>
-    public string InWords(PracticeSegment segment) => Template(segment.Balls > 0)
-        .Replace("{minutes}", $"{segment.Minutes} min", StringComparison.Ordinal)
-        .Replace("{balls}", segment.Balls == 1 ? "1 ball" : $"{segment.Balls} balls", StringComparison.Ordinal);
+    public string InWords(PracticeSegment segment) =>
+        Template(segment.Balls > 0)
+            .Replace("{minutes}", $"{segment.Minutes} min", StringComparison.Ordinal)
+            .Replace("{balls}", segment.Balls == 1 ? "1 ball" : $"{segment.Balls} balls", StringComparison.Ordinal);
 
-    /// <summary>The rule with <c>{minutes}</c> and <c>{balls}</c> for the numbers, for a segment that has balls or has none.</summary>
-    public string Template(bool hasBalls) => this switch
-    {
-        AfterBalls when hasBalls => "after {balls}",
-        UntilMet until => $"until {until.Criterion.Trim()}, at most {(hasBalls ? "{balls}" : "{minutes}")}",
-        _ => "after {minutes}",
-    };
+    /// <summary>
+    /// The rule with <c>{minutes}</c> and <c>{balls}</c> for the numbers, for a segment that has balls or has none.
+    /// </summary>
+    public string Template(bool hasBalls) =>
+        this switch
+        {
+            AfterBalls when hasBalls => "after {balls}",
+            UntilMet until => $"until {until.Criterion.Trim()}, at most {(hasBalls ? "{balls}" : "{minutes}")}",
+            _ => "after {minutes}",
+        };
 }
 
 /// <summary>Over when the segment's minutes are up.</summary>

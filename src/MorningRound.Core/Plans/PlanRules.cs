@@ -33,7 +33,9 @@ public static class PlanRules
     /// <summary>The most holes of a segment.</summary>
     public const int MostHoles = 18;
 
-    /// <summary>Bytes of a plan as JSON, with the drills in it: some ten times a full hour's. It is sent at every stroke on the bench.</summary>
+    /// <summary>
+    /// Bytes of a plan as JSON, with the drills in it: some ten times a full hour's. It is sent at every stroke on the bench.
+    /// </summary>
     public const int LargestPlan = 200_000;
 
     /// <summary>
@@ -47,9 +49,21 @@ public static class PlanRules
             .AllowText(plan.Title, "title", LongestTitle)
             .AllowText(plan.Purpose, "purpose", LongestSentence)
             .AllowText(plan.SuccessTest, "successTest", LongestSentence)
-            .Require(plan.Constraints.Minutes is null or (>= 5 and <= MostMinutesInPlan), "constraints.minutes", $"Between 5 and {MostMinutesInPlan} minutes, please.")
-            .Require(plan.Constraints.Balls is null or (>= 0 and <= 1000), "constraints.balls", "Between 0 and 1000 balls, please.")
-            .Require(plan.Constraints.WindFromDegrees is null or (>= 0 and <= 359), "constraints.windFromDegrees", "A direction lies between 0 and 359 degrees.")
+            .Require(
+                plan.Constraints.Minutes is null or (>= 5 and <= MostMinutesInPlan),
+                "constraints.minutes",
+                $"Between 5 and {MostMinutesInPlan} minutes, please."
+            )
+            .Require(
+                plan.Constraints.Balls is null or (>= 0 and <= 1000),
+                "constraints.balls",
+                "Between 0 and 1000 balls, please."
+            )
+            .Require(
+                plan.Constraints.WindFromDegrees is null or (>= 0 and <= 359),
+                "constraints.windFromDegrees",
+                "A direction lies between 0 and 359 degrees."
+            )
             .RequireAtMost(plan.Overruled.Count, 100, "overruled")
             .Require(plan.Segments.Count <= MostSegments, "segments", $"A plan holds at most {MostSegments} segments.");
 
@@ -58,17 +72,29 @@ public static class PlanRules
         {
             var path = $"segments[{i}]";
             var segment = plan.Segments[i];
-            errors.Require(segment.Id != Guid.Empty && seen.Add(segment.Id), $"{path}.id", "Every segment needs an id of its own.");
+            errors.Require(
+                segment.Id != Guid.Empty && seen.Add(segment.Id),
+                $"{path}.id",
+                "Every segment needs an id of its own."
+            );
             CheckSegment(segment, path, errors);
-            if (segment is PracticeSegment { Drill: { } drill }) errors.Include(drill.Check($"{path}.drill"));
+            if (segment is PracticeSegment { Drill: { } drill })
+                errors.Include(drill.Check($"{path}.drill"));
         }
 
-        for (var i = 0; i < Math.Min(100, plan.Overruled.Count); i++) errors.RequireText(plan.Overruled[i].Reason, $"overruled[{i}].reason", LongestSentence);
+        for (var i = 0; i < Math.Min(100, plan.Overruled.Count); i++)
+            errors.RequireText(plan.Overruled[i].Reason, $"overruled[{i}].reason", LongestSentence);
         return errors
-            .Require(plan.Segments.Sum(s => (long)s.Minutes) <= MostMinutesInPlan, "segments",
-                $"A session is at most {MostMinutesInPlan} minutes long.")
-            .Require(CanonicalText.LengthOf(plan) <= LargestPlan, "segments",
-                "So much text is no session any more: shorten what to do, or make two plans of it.")
+            .Require(
+                plan.Segments.Sum(s => (long)s.Minutes) <= MostMinutesInPlan,
+                "segments",
+                $"A session is at most {MostMinutesInPlan} minutes long."
+            )
+            .Require(
+                CanonicalText.LengthOf(plan) <= LargestPlan,
+                "segments",
+                "So much text is no session any more: shorten what to do, or make two plans of it."
+            )
             .Found;
     }
 
@@ -77,13 +103,21 @@ public static class PlanRules
     /// published.
     /// </summary>
     public static IReadOnlyList<FieldError> ToPublish(SessionPlan plan) =>
-    [
-        .. ToKeep(plan),
-        .. new FieldErrors()
-            .Require(!string.IsNullOrWhiteSpace(plan.Purpose), "purpose", "A session needs a purpose before a student sees it.")
-            .Require(plan.Practice().Any(), "segments", "A session needs at least one segment of practice before a student sees it.")
-            .Found,
-    ];
+        [
+            .. ToKeep(plan),
+            .. new FieldErrors()
+                .Require(
+                    !string.IsNullOrWhiteSpace(plan.Purpose),
+                    "purpose",
+                    "A session needs a purpose before a student sees it."
+                )
+                .Require(
+                    plan.Practice().Any(),
+                    "segments",
+                    "A session needs at least one segment of practice before a student sees it."
+                )
+                .Found,
+        ];
 
     /// <summary>Everything wrong with one segment by itself, under the path.</summary>
     public static IReadOnlyList<FieldError> Check(Segment segment, string path)
@@ -95,35 +129,57 @@ public static class PlanRules
 
     private static void CheckSegment(Segment segment, string path, FieldErrors errors)
     {
-        errors.RequireText(segment.Title, $"{path}.title", LongestTitle)
+        errors
+            .RequireText(segment.Title, $"{path}.title", LongestTitle)
             .RequireBetween(segment.Minutes, 1, MostMinutesInSegment, $"{path}.minutes", "minutes")
             .AllowText(segment.Instruction, $"{path}.instruction", LongestInstruction);
-        if (segment is not PracticeSegment practice) return;
+        if (segment is not PracticeSegment practice)
+            return;
 
-        errors.RequireBetween(practice.Balls, 0, MostBallsInSegment, $"{path}.balls", "balls")
+        errors
+            .RequireBetween(practice.Balls, 0, MostBallsInSegment, $"{path}.balls", "balls")
             .AllowText(practice.Cue, $"{path}.cue", LongestSentence)
             .Require(practice.Clubs.Distinct().Count() == practice.Clubs.Count, $"{path}.clubs", "Name each club once.")
             .Require(!practice.Bridge || practice.Phase == Phase.WarmUp, $"{path}.bridge", "Only a warm-up has a bridge.");
-        errors.AllowText(practice.Focus, $"{path}.focus", LongestSentence)
+        errors
+            .AllowText(practice.Focus, $"{path}.focus", LongestSentence)
             .AllowText(practice.Skill, $"{path}.skill", LongestTitle)
             .AllowText(practice.Criterion, $"{path}.criterion", LongestSentence)
             .RequireOnce(practice.Aids, $"{path}.aids")
-            .Require(practice.DeclaredRun is null or (>= 2 and <= 5), $"{path}.declaredRun", "A declared run is two to five balls.")
+            .Require(
+                practice.DeclaredRun is null or (>= 2 and <= 5),
+                $"{path}.declaredRun",
+                "A declared run is two to five balls."
+            )
             .RequireAtMost(practice.Calls.Count, 60, $"{path}.calls")
-            .Require(practice.FairwayYards is null or (> 0 and <= 200), $"{path}.fairwayYards", "Above 0 and up to 200 yards, please.")
-            .Require(practice.RealFairwayYards is null or (> 0 and <= 200), $"{path}.realFairwayYards", "Above 0 and up to 200 yards, please.")
+            .Require(
+                practice.FairwayYards is null or (> 0 and <= 200),
+                $"{path}.fairwayYards",
+                "Above 0 and up to 200 yards, please."
+            )
+            .Require(
+                practice.RealFairwayYards is null or (> 0 and <= 200),
+                $"{path}.realFairwayYards",
+                "Above 0 and up to 200 yards, please."
+            )
             .RequireBetween(practice.Priority, 1, 3, $"{path}.priority", "as a priority");
-        for (var i = 0; i < Math.Min(60, practice.Calls.Count); i++) errors.AllowText(practice.Calls[i].Target, $"{path}.calls[{i}].target", 40);
+        for (var i = 0; i < Math.Min(60, practice.Calls.Count); i++)
+            errors.AllowText(practice.Calls[i].Target, $"{path}.calls[{i}].target", 40);
         if (practice.Holes is { } holes)
         {
-            errors.Require(practice.Phase == Phase.OnCourse, $"{path}.holes", "Only an on-course segment has holes.")
+            errors
+                .Require(practice.Phase == Phase.OnCourse, $"{path}.holes", "Only an on-course segment has holes.")
                 .RequireBetween(holes, 1, MostHoles, $"{path}.holes", "holes");
         }
 
         switch (practice.Exit)
         {
             case AfterBalls:
-                errors.Require(practice.Balls > 0, $"{path}.balls", "A segment that ends after its balls needs a number of balls.");
+                errors.Require(
+                    practice.Balls > 0,
+                    $"{path}.balls",
+                    "A segment that ends after its balls needs a number of balls."
+                );
                 break;
             case UntilMet until:
                 errors.RequireText(until.Criterion, $"{path}.exit.criterion", LongestSentence);

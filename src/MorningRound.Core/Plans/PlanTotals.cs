@@ -73,17 +73,23 @@ public sealed record PlanTotals
             BallsPerMinute = balls > 0 && practiceMinutes > 0 ? (double)balls / practiceMinutes : null,
             Phases =
             [
-                .. practice.GroupBy(s => s.Phase).OrderBy(g => g.Key).Select(g => new PhaseShare(
-                    g.Key,
-                    g.Sum(MinutesOf),
-                    g.Sum(BallsOf),
-                    Percent(g.Sum(MinutesOf), practiceMinutes),
-                    g.Key == Phase.WarmUp ? null : Percent(g.Sum(MinutesOf), minutesAfterWarmUp))),
+                .. practice
+                    .GroupBy(s => s.Phase)
+                    .OrderBy(g => g.Key)
+                    .Select(g => new PhaseShare(
+                        g.Key,
+                        g.Sum(MinutesOf),
+                        g.Sum(BallsOf),
+                        Percent(g.Sum(MinutesOf), practiceMinutes),
+                        g.Key == Phase.WarmUp ? null : Percent(g.Sum(MinutesOf), minutesAfterWarmUp)
+                    )),
             ],
             Intents =
             [
-                .. afterWarmUp.GroupBy(s => s.Intent).OrderBy(g => g.Key).Select(g => new IntentShare(
-                    g.Key, g.Sum(MinutesOf), Percent(g.Sum(MinutesOf), minutesAfterWarmUp))),
+                .. afterWarmUp
+                    .GroupBy(s => s.Intent)
+                    .OrderBy(g => g.Key)
+                    .Select(g => new IntentShare(g.Key, g.Sum(MinutesOf), Percent(g.Sum(MinutesOf), minutesAfterWarmUp))),
             ],
             Paces = [.. plan.Segments.Select(s => new SegmentPace(s.Id, PaceOf(s)))],
         };

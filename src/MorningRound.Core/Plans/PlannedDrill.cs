@@ -28,7 +28,9 @@ public sealed record PlannedDrill
     /// <summary>How it is scored at its rung, before the student's own numbers are filled in.</summary>
     public ScoringProtocol Protocol() => Drill.ProtocolAt(Rung);
 
-    /// <summary>The drill as it is set: only its own step of the ladder is left, because the others can no longer be chosen.</summary>
+    /// <summary>
+    /// The drill as it is set: only its own step of the ladder is left, because the others can no longer be chosen.
+    /// </summary>
     public PlannedDrill ForPublishing() => this with { Drill = Drill with { Protocol = Protocol(), Ladder = [] } };
 
     /// <summary>Everything wrong, added under the path.</summary>
@@ -37,8 +39,16 @@ public sealed record PlannedDrill
         var errors = new FieldErrors()
             .Require(DrillId != Guid.Empty, $"{path}.drillId", "An id is needed.")
             .RequireBetween(Rung, 0, Math.Max(0, Drill.Ladder.Count - 1), $"{path}.rung", "steps")
-            .Require(Goal is not { } goal || Protocol().GoalMeasures.Any(m => m.Name == goal.Measure), $"{path}.goal.measure", "No goal can be stated in this for this drill.")
-            .Require(Goal is not { } asked || Math.Abs(asked.Limit) <= 1000, $"{path}.goal.limit", "A goal lies between −1000 and 1000.");
+            .Require(
+                Goal is not { } goal || Protocol().GoalMeasures.Any(m => m.Name == goal.Measure),
+                $"{path}.goal.measure",
+                "No goal can be stated in this for this drill."
+            )
+            .Require(
+                Goal is not { } asked || Math.Abs(asked.Limit) <= 1000,
+                $"{path}.goal.limit",
+                "A goal lies between −1000 and 1000."
+            );
         Modifiers.Check(errors, $"{path}.modifiers");
         return [.. errors.Found, .. DrillRules.Check(Drill).Select(e => e with { Path = $"{path}.drill.{e.Path}" })];
     }

@@ -39,14 +39,19 @@ public sealed record PublishedDrill
     /// publishing again draws the same calls. What a drill lacks in the student's file is an error at its segment, and so is a
     /// drill with which the session holds more than <see cref="MostQuestions"/>.
     /// </summary>
-    public static (IReadOnlyList<PublishedDrill> Drills, IReadOnlyList<FieldError> Errors) Of(SessionPlan plan, StudentFile student, Guid assignmentId)
+    public static (IReadOnlyList<PublishedDrill> Drills, IReadOnlyList<FieldError> Errors) Of(
+        SessionPlan plan,
+        StudentFile student,
+        Guid assignmentId
+    )
     {
         var drills = new List<PublishedDrill>();
         var errors = new List<FieldError>();
         var questions = 0;
         for (var i = 0; i < plan.Segments.Count; i++)
         {
-            if (plan.Segments[i] is not PracticeSegment { Drill: { } planned } segment) continue;
+            if (plan.Segments[i] is not PracticeSegment { Drill: { } planned } segment)
+                continue;
             var protocol = planned.Protocol().For(student.Numbers);
             if (protocol.WhatIsMissing() is { } missing)
             {
@@ -59,18 +64,32 @@ public sealed record PublishedDrill
             questions += flow.States.Count;
             if (questions > MostQuestions)
             {
-                errors.Add(new FieldError($"segments[{i}].drill", $"{segment.Title}: with this drill the session asks for more than a phone should carry. Fewer calls or putts, please, or two sessions."));
+                errors.Add(
+                    new FieldError(
+                        $"segments[{i}].drill",
+                        $"{segment.Title}: with this drill the session asks for more than a phone should carry. Fewer calls or "
+                            + "putts, please, or two sessions."
+                    )
+                );
                 continue;
             }
 
-            drills.Add(new PublishedDrill
-            {
-                SegmentId = segment.Id,
-                Protocol = protocol,
-                Seed = seed,
-                Flow = flow,
-                ComparabilityKey = Drills.ComparabilityKey.Of(planned.DrillId, protocol, planned.Rung, planned.Modifiers, segment.Phase),
-            });
+            drills.Add(
+                new PublishedDrill
+                {
+                    SegmentId = segment.Id,
+                    Protocol = protocol,
+                    Seed = seed,
+                    Flow = flow,
+                    ComparabilityKey = Drills.ComparabilityKey.Of(
+                        planned.DrillId,
+                        protocol,
+                        planned.Rung,
+                        planned.Modifiers,
+                        segment.Phase
+                    ),
+                }
+            );
         }
 
         return (drills, errors);

@@ -125,5 +125,6 @@ public sealed record PracticeSegment : Segment
     public FeedbackSource? EffectiveFeedback => Feedback ?? Drill?.Drill.Feedback;
 
     /// <summary>Whether it loads a part of the body: its drill says so, or, without a drill, the size of its swings.</summary>
-    public bool Loads(BodyPart part, BodySide? side) => (Drill?.Drill.Loads ?? SwingLoads.Of(this)).Any(l => l.Touches(part, side));
+    public bool Loads(BodyPart part, BodySide? side) =>
+        (Drill?.Drill.Loads ?? SwingLoads.Of(this)).Any(l => l.Touches(part, side));
 }

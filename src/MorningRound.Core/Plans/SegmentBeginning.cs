@@ -23,6 +23,7 @@ public sealed record SegmentBeginning(Phase Phase, Intent Intent, int Minutes, i
             drill.UsualMinutes,
             drill.UsualBalls,
             phase == Phase.OnCourse && drill.Protocol is Repetitions { Count: { } holes } ? holes : null,
-            drill.UsualBalls > 0 ? new AfterBalls() : new AfterMinutes());
+            drill.UsualBalls > 0 ? new AfterBalls() : new AfterMinutes()
+        );
     }
 }

@@ -57,10 +57,16 @@ public sealed record SessionPlan
     public IReadOnlyList<OverruledFinding> Overruled { get; init; } = [];
 
     /// <summary>The plan as it is set for a student, with nothing in it that only a coach who is still writing needs.</summary>
-    public SessionPlan ForPublishing() => this with
-    {
-        Segments = [.. Segments.Select(s => s is PracticeSegment { Drill: { } drill } practice ? practice with { Drill = drill.ForPublishing() } : s)],
-    };
+    public SessionPlan ForPublishing() =>
+        this with
+        {
+            Segments =
+            [
+                .. Segments.Select(s =>
+                    s is PracticeSegment { Drill: { } drill } practice ? practice with { Drill = drill.ForPublishing() } : s
+                ),
+            ],
+        };
 
     /// <summary>The segments that are practice, in order, pauses left out.</summary>
     public IEnumerable<PracticeSegment> Practice() => Segments.OfType<PracticeSegment>();

@@ -22,19 +22,22 @@ internal static class SwingLoads
     ];
 
     /// <summary>The loads; none where nothing is swung, as in stretching, reading a green or breathing.</summary>
-    public static IReadOnlyList<BodyLoad> Of(PracticeSegment segment) => SizeOf(segment) switch
-    {
-        null => [],
-        SwingSize.Putt => Putts,
-        SwingSize.Chip or SwingSize.Half => PartSwings,
-        _ => Swings,
-    };
+    public static IReadOnlyList<BodyLoad> Of(PracticeSegment segment) =>
+        SizeOf(segment) switch
+        {
+            null => [],
+            SwingSize.Putt => Putts,
+            SwingSize.Chip or SwingSize.Half => PartSwings,
+            _ => Swings,
+        };
 
     /// <summary>The swing the segment names; else the usual one of its area, or of its place where it has no area.</summary>
     private static SwingSize? SizeOf(PracticeSegment segment)
     {
-        if (segment.Swing is { } named) return named;
-        if (segment.Area is Area.Body or Area.Mind || segment.Balls == 0) return null;
+        if (segment.Swing is { } named)
+            return named;
+        if (segment.Area is Area.Body or Area.Mind || segment.Balls == 0)
+            return null;
         return (segment.Area, segment.Place) switch
         {
             (Area.Putting, _) or (null, PlaceKind.PuttingGreen) => SwingSize.Putt,

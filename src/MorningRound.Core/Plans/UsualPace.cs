@@ -14,11 +14,14 @@ internal static class UsualPace
     /// <summary>The usual pace of a segment in balls per minute; none for what has none.</summary>
     public static (double Least, double Most, string Kind)? Of(PracticeSegment segment)
     {
-        if (segment.Intent is Intent.Body or Intent.Mind || segment.Balls <= 0) return null;
-        if (segment.Phase == Phase.WarmUp) return (0, 4.0, "a warm-up");
+        if (segment.Intent is Intent.Body or Intent.Mind || segment.Balls <= 0)
+            return null;
+        if (segment.Phase == Phase.WarmUp)
+            return (0, 4.0, "a warm-up");
         if (segment.Part() == GamePart.Putting)
         {
-            if (segment.Phase == Phase.OnCourse || segment.EffectiveSkill == "reading") return null;
+            if (segment.Phase == Phase.OnCourse || segment.EffectiveSkill == "reading")
+                return null;
             return segment.Phase == Phase.Block ? (2, 5, "putting in block") : (0.5, 1.5, "random putting");
         }
 

@@ -46,7 +46,9 @@ public enum AttentionReason
 /// <param name="ThisWeek">Published sessions of this week.</param>
 /// <param name="LastWeek">Published sessions of the week before.</param>
 /// <param name="LastNoteOn">The day of the last session with a note; none if never.</param>
-/// <param name="KeptAfterTakenOutOn">The last day on which a session was practised that had been taken out of the week; none if never.</param>
+/// <param name="KeptAfterTakenOutOn">
+/// The last day on which a session was practised that had been taken out of the week; none if never.
+/// </param>
 public sealed record AttentionFacts(
     IReadOnlyList<OpenPain> Pain,
     Unwell? Unwell,
@@ -54,7 +56,8 @@ public sealed record AttentionFacts(
     IReadOnlyCollection<AssignedSession> ThisWeek,
     IReadOnlyCollection<AssignedSession> LastWeek,
     DateOnly? LastNoteOn,
-    DateOnly? KeptAfterTakenOutOn);
+    DateOnly? KeptAfterTakenOutOn
+);
 
 /// <summary>Whether and why a student needs a look today. The order of the reasons is the order of the walk.</summary>
 /// <param name="Reason">The most pressing reason.</param>
@@ -70,21 +73,31 @@ public sealed record Attention(AttentionReason Reason, [property: JsonIgnore] Me
     /// <summary>The first reason that fits, most pressing first. The days are the product's own defaults.</summary>
     public static Attention At(AttentionFacts facts, DateOnly today)
     {
-        if (facts.Pain.FirstOrDefault(p => p.NeedsClearing) is { } hurt) return new Attention(AttentionReason.Pain, ReviewSentences.Said.Of(hurt.InWords()));
+        if (facts.Pain.FirstOrDefault(p => p.NeedsClearing) is { } hurt)
+            return new Attention(AttentionReason.Pain, ReviewSentences.Said.Of(hurt.InWords()));
         if (facts.UnwellOn is { } unwellOn && unwellOn.Plus(UnwellDays) >= today)
-            return new Attention(AttentionReason.Pain, (facts.Unwell == Unwell.Dizzy ? ReviewSentences.Dizzy : ReviewSentences.Overheated).Of());
+            return new Attention(
+                AttentionReason.Pain,
+                (facts.Unwell == Unwell.Dizzy ? ReviewSentences.Dizzy : ReviewSentences.Overheated).Of()
+            );
         var set = facts.ThisWeek.Where(s => s.Requirement != Requirement.Own).ToList();
-        if (facts.Pain.Count > 0) return new Attention(AttentionReason.LightPain, ReviewSentences.Said.Of(facts.Pain[0].InWords()));
-        if (set.Count == 0) return new Attention(AttentionReason.NothingSet, ReviewSentences.NothingSet.Of());
+        if (facts.Pain.Count > 0)
+            return new Attention(AttentionReason.LightPain, ReviewSentences.Said.Of(facts.Pain[0].InWords()));
+        if (set.Count == 0)
+            return new Attention(AttentionReason.NothingSet, ReviewSentences.NothingSet.Of());
 
-        var missed = facts.ThisWeek.Concat(facts.LastWeek)
+        var missed = facts
+            .ThisWeek.Concat(facts.LastWeek)
             .Count(s => s.Requirement == Requirement.Must && s.StatusOn(today) == SessionStatus.Missed);
-        if (missed > 0) return new Attention(AttentionReason.Missed, ReviewSentences.Missed.Of(missed));
+        if (missed > 0)
+            return new Attention(AttentionReason.Missed, ReviewSentences.Missed.Of(missed));
         var week = WeekCompletion.Of(set, today);
-        if (!week.IsOnTrack) return new Attention(AttentionReason.Behind, ReviewSentences.Behind.Of(week.DueDoneMinutes, week.DueMinutes));
+        if (!week.IsOnTrack)
+            return new Attention(AttentionReason.Behind, ReviewSentences.Behind.Of(week.DueDoneMinutes, week.DueMinutes));
         if (facts.KeptAfterTakenOutOn is { } kept && kept.Plus(NoteDays) >= today)
             return new Attention(AttentionReason.TakenOut, ReviewSentences.TakenOut.Of());
-        if (facts.LastNoteOn is { } noted && noted.Plus(NoteDays) >= today) return new Attention(AttentionReason.Note, ReviewSentences.Note.Of());
+        if (facts.LastNoteOn is { } noted && noted.Plus(NoteDays) >= today)
+            return new Attention(AttentionReason.Note, ReviewSentences.Note.Of());
         return set.All(s => s.StatusOn(today) == SessionStatus.Excused)
             ? new Attention(AttentionReason.Away, ReviewSentences.Away.Of())
             : new Attention(AttentionReason.OnTrack, ReviewSentences.OnTrack.Of());

@@ -10,16 +10,23 @@ namespace MorningRound.Core.Serialization;
 /// <summary>How the core's types are written as JSON, on the wire and in storage alike.</summary>
 public static class CoreJson
 {
-    /// <summary>The deepest nesting that is read or written. A plan with drills needs a dozen levels, the API's description of one about thirty.</summary>
+    /// <summary>
+    /// The deepest nesting that is read or written. A plan with drills needs a dozen levels, the API's description of one about
+    /// thirty.
+    /// </summary>
     public const int MaxDepth = 48;
 
     /// <summary>Ready-made options for storage and tests. Immutable.</summary>
     public static JsonSerializerOptions Options { get; } = Made();
 
-    /// <summary>The longest list that is read from outside. No honest one comes near it; what a list may hold in earnest is its own rule.</summary>
+    /// <summary>
+    /// The longest list that is read from outside. No honest one comes near it; what a list may hold in earnest is its own rule.
+    /// </summary>
     public const int LongestListFromOutside = 1000;
 
-    /// <summary>The same shape for what comes from outside: lists have an end, so that no call costs more than it is worth.</summary>
+    /// <summary>
+    /// The same shape for what comes from outside: lists have an end, so that no call costs more than it is worth.
+    /// </summary>
     public static void ApplyToOutside(JsonSerializerOptions options)
     {
         Apply(options);
@@ -38,7 +45,8 @@ public static class CoreJson
         // The database reorders the keys of a stored document, so a type's name is not first when it is read back.
         options.AllowOutOfOrderMetadataProperties = true;
         options.TypeInfoResolver = new DefaultJsonTypeInfoResolver()
-            .WithAddedModifier(LeaveOutWhatIsWorkedOut).WithAddedModifier(RefuseGaps);
+            .WithAddedModifier(LeaveOutWhatIsWorkedOut)
+            .WithAddedModifier(RefuseGaps);
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         options.Converters.Add(new CleanTextConverter());
         options.Converters.Add(new UtcInstantConverter());
@@ -50,8 +58,10 @@ public static class CoreJson
     /// </summary>
     private static void LeaveOutWhatIsWorkedOut(JsonTypeInfo type)
     {
-        if (!typeof(ScoringProtocol).IsAssignableFrom(type.Type)) return;
-        foreach (var workedOut in type.Properties.Where(p => p.Set is null).ToList()) type.Properties.Remove(workedOut);
+        if (!typeof(ScoringProtocol).IsAssignableFrom(type.Type))
+            return;
+        foreach (var workedOut in type.Properties.Where(p => p.Set is null).ToList())
+            type.Properties.Remove(workedOut);
     }
 
     /// <summary>
@@ -60,30 +70,40 @@ public static class CoreJson
     /// </summary>
     private static void RefuseGaps(JsonTypeInfo type)
     {
-        if (type.Kind != JsonTypeInfoKind.Object) return;
+        if (type.Kind != JsonTypeInfoKind.Object)
+            return;
         // Numbers and names of states cannot be missing, so only lists of objects and texts are looked through.
-        var lists = type.Properties
-            .Where(p => p.Get is not null && p.PropertyType.IsGenericType && typeof(IEnumerable).IsAssignableFrom(p.PropertyType))
+        var lists = type
+            .Properties.Where(p =>
+                p.Get is not null && p.PropertyType.IsGenericType && typeof(IEnumerable).IsAssignableFrom(p.PropertyType)
+            )
             .Where(p => p.PropertyType.GetGenericArguments() is [{ IsValueType: false }])
             .Select(p => (p.Name, Get: p.Get!))
             .ToArray();
-        var numbers = type.Properties.Where(p => p.Get is not null && (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) == typeof(double))
+        var numbers = type
+            .Properties.Where(p =>
+                p.Get is not null && (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) == typeof(double)
+            )
             .Select(p => (p.Name, Get: p.Get!))
             .ToArray();
-        if (lists.Length + numbers.Length == 0) return;
+        if (lists.Length + numbers.Length == 0)
+            return;
         type.OnDeserialized = read =>
         {
             foreach (var (name, get) in numbers)
             {
-                if (get(read) is double number && !double.IsFinite(number)) throw new JsonException($"The number '{name}' is too large.");
+                if (get(read) is double number && !double.IsFinite(number))
+                    throw new JsonException($"The number '{name}' is too large.");
             }
 
             foreach (var (name, get) in lists)
             {
-                if (get(read) is not IList items) continue;
+                if (get(read) is not IList items)
+                    continue;
                 for (var i = 0; i < items.Count; i++)
                 {
-                    if (items[i] is null) throw new JsonException($"The list '{name}' has a gap.");
+                    if (items[i] is null)
+                        throw new JsonException($"The list '{name}' has a gap.");
                 }
             }
         };
@@ -91,19 +111,24 @@ public static class CoreJson
 
     private static void RefuseLongLists(JsonTypeInfo type)
     {
-        if (type.Kind != JsonTypeInfoKind.Object) return;
-        var lists = type.Properties
-            .Where(p => p.Get is not null && p.PropertyType != typeof(string) && typeof(IEnumerable).IsAssignableFrom(p.PropertyType))
+        if (type.Kind != JsonTypeInfoKind.Object)
+            return;
+        var lists = type
+            .Properties.Where(p =>
+                p.Get is not null && p.PropertyType != typeof(string) && typeof(IEnumerable).IsAssignableFrom(p.PropertyType)
+            )
             .Select(p => (p.Name, Get: p.Get!))
             .ToArray();
-        if (lists.Length == 0) return;
+        if (lists.Length == 0)
+            return;
         var before = type.OnDeserialized;
         type.OnDeserialized = read =>
         {
             before?.Invoke(read);
             foreach (var (name, get) in lists)
             {
-                if (get(read) is ICollection { Count: > LongestListFromOutside }) throw new JsonException($"The list '{name}' is too long.");
+                if (get(read) is ICollection { Count: > LongestListFromOutside })
+                    throw new JsonException($"The list '{name}' is too long.");
             }
         };
     }
@@ -121,7 +146,8 @@ public static class CoreJson
     {
         public override string? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
         {
-            if (reader.TokenType != JsonTokenType.String) throw new JsonException("Expected text.");
+            if (reader.TokenType != JsonTokenType.String)
+                throw new JsonException("Expected text.");
             var text = reader.GetString();
             return text is not null && text.Contains('\0') ? throw new JsonException("The text holds a NUL character.") : text;
         }
@@ -136,7 +162,9 @@ public static class CoreJson
             writer.WritePropertyName(value);
     }
 
-    /// <summary>Instants are taken with any offset and kept in UTC, to the microsecond, which is what the database keeps.</summary>
+    /// <summary>
+    /// Instants are taken with any offset and kept in UTC, to the microsecond, which is what the database keeps.
+    /// </summary>
     private sealed class UtcInstantConverter : JsonConverter<DateTimeOffset>
     {
         public override DateTimeOffset Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)

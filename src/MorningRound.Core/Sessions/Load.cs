@@ -46,7 +46,8 @@ public sealed record Load
         var efforts = counted.Where(s => s.Effort is not null).Select(s => (double)s.Effort!.Value).ToList();
         var mean = efforts.Count == 0 ? (double?)null : efforts.Average();
         var hasHistory = sessions.Any(s => s.Day < oldest.Plus(7));
-        double Sum(DateOnly from, DateOnly to) => counted.Where(s => s.Day >= from && s.Day < to).Sum(s => s.Minutes * (s.Effort ?? mean ?? 0));
+        double Sum(DateOnly from, DateOnly to) =>
+            counted.Where(s => s.Day >= from && s.Day < to).Sum(s => s.Minutes * (s.Effort ?? mean ?? 0));
         return new Load
         {
             ThisWeek = Sum(monday, monday.Plus(7)),
@@ -55,9 +56,12 @@ public sealed record Load
         };
     }
 
-    /// <summary>The ratio once so many more minutes were practised at the student's mean effort; none with too little history.</summary>
+    /// <summary>
+    /// The ratio once so many more minutes were practised at the student's mean effort; none with too little history.
+    /// </summary>
     public double? RatioWith(double minutes) => ForPlanning()?.RatioWith(minutes);
 
     /// <summary>The numbers a plan is checked against; none with too little history, or where no effort was ever rated.</summary>
-    public WeekLoad? ForPlanning() => MeanBefore is > 0 and { } before && MeanEffort is { } effort ? new WeekLoad(ThisWeek, before, effort) : null;
+    public WeekLoad? ForPlanning() =>
+        MeanBefore is > 0 and { } before && MeanEffort is { } effort ? new WeekLoad(ThisWeek, before, effort) : null;
 }

@@ -6,14 +6,16 @@ namespace MorningRound.Core.Sessions;
 public static class LogBranches
 {
     /// <summary>
-    /// One log of several branches: for each segment the fuller branch counts, its shared start included; pain and notes of all of
+    /// One log of several branches: for each segment the fuller branch counts, its shared start included; pain and notes of all
+    /// of
     /// them stay.
     /// </summary>
     /// <param name="plan">The plan they are logs of.</param>
     /// <param name="branches">At least one; each reads its shared start too.</param>
     public static SessionLog AsOne(SessionPlan plan, IReadOnlyList<SessionLog> branches)
     {
-        if (branches.Count == 1) return branches[0];
+        if (branches.Count == 1)
+            return branches[0];
         var ids = branches.SelectMany(b => b.Segments).Select(s => s.SegmentId).Distinct();
         return branches[0] with
         {
@@ -38,7 +40,9 @@ public static class LogBranches
     {
         var touched = branches.Where(b => b.Segments.Any(s => s.SegmentId == segmentId)).ToList();
         // A pause is nowhere fuller.
-        var log = plan.Practice().FirstOrDefault(s => s.Id == segmentId) is { } segment ? SessionCompletion.FullestLog(segment, plan, touched)! : touched[0];
+        var log = plan.Practice().FirstOrDefault(s => s.Id == segmentId) is { } segment
+            ? SessionCompletion.FullestLog(segment, plan, touched)!
+            : touched[0];
         return log.Segments.First(s => s.SegmentId == segmentId);
     }
 }

@@ -41,7 +41,16 @@ public sealed record OpenPain
 
     /// <summary>Where and how bad: "lead knee, 2 of 10".</summary>
     public string InWords() =>
-        new PainReported { Sequence = 0, At = default, Part = Part, Side = Side, Where = Where, Level = Level, Sharp = Sharp }.InWords();
+        new PainReported
+        {
+            Sequence = 0,
+            At = default,
+            Part = Part,
+            Side = Side,
+            Where = Where,
+            Level = Level,
+            Sharp = Sharp,
+        }.InWords();
 
     /// <summary>The pain of a student that still counts, the worst first.</summary>
     /// <param name="logs">Logs that say something of pain, in any order.</param>
@@ -57,8 +66,10 @@ public sealed record OpenPain
                 foreach (var key in open.Keys.Where(k => k.Part == followUp.Part && k.Side == followUp.Side).ToList())
                 {
                     var before = open[key];
-                    if (followUp.Level > 0) open[key] = before with { Level = followUp.Level, LastOn = day };
-                    else if (!before.NeedsClearing) open.Remove(key);
+                    if (followUp.Level > 0)
+                        open[key] = before with { Level = followUp.Level, LastOn = day };
+                    else if (!before.NeedsClearing)
+                        open.Remove(key);
                 }
             }
 
@@ -82,19 +93,28 @@ public sealed record OpenPain
 
         return
         [
-            .. open.Values
-                .Where(p => !file.Coach.PainfulParts.Any(c => c.Part == p.Part && c.Side == p.Side && c.ClearedOn >= p.LastOn))
-                .OrderByDescending(p => p.NeedsClearing).ThenByDescending(p => p.Level).ThenBy(p => p.Part).ThenBy(p => p.Side),
+            .. open
+                .Values.Where(p =>
+                    !file.Coach.PainfulParts.Any(c => c.Part == p.Part && c.Side == p.Side && c.ClearedOn >= p.LastOn)
+                )
+                .OrderByDescending(p => p.NeedsClearing)
+                .ThenByDescending(p => p.Level)
+                .ThenBy(p => p.Part)
+                .ThenBy(p => p.Side),
         ];
     }
 
-    /// <summary>The parts a plan must spare: uncleared pain of the file, and reported pain that needs clearing, each part once.</summary>
+    /// <summary>
+    /// The parts a plan must spare: uncleared pain of the file, and reported pain that needs clearing, each part once.
+    /// </summary>
     /// <param name="file">The student's file.</param>
     /// <param name="reported">Pain reported in sessions that still counts.</param>
     public static IReadOnlyList<HurtPart> HurtParts(StudentFile file, IEnumerable<OpenPain> reported) =>
-    [
-        .. file.Coach.PainfulParts.Where(p => !p.IsCleared).Select(p => new HurtPart(p.Part, p.Side))
-            .Concat(reported.Where(p => p.NeedsClearing).Select(p => new HurtPart(p.Part, p.Side)))
-            .Distinct(),
-    ];
+        [
+            .. file
+                .Coach.PainfulParts.Where(p => !p.IsCleared)
+                .Select(p => new HurtPart(p.Part, p.Side))
+                .Concat(reported.Where(p => p.NeedsClearing).Select(p => new HurtPart(p.Part, p.Side)))
+                .Distinct(),
+        ];
 }

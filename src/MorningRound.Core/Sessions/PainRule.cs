@@ -22,32 +22,33 @@ public static class PainRule
 
     /// <summary>What a student reads when pain ends the session.</summary>
     public const string Advice =
-        "Stop here for today. Coaching is not medicine: please see a doctor or physiotherapist before you practise with it again. "
+        "Stop here for today. Coaching is not medicine: please see a doctor or physiotherapist before you practise with it "
+        + "again. "
         + "Your coach will see this, and nothing is held against you.";
 
     /// <summary>The whole scale with what each step leads to, so that a screen needs no rule of its own.</summary>
     public static IReadOnlyList<PainStep> Scale { get; } =
-        [.. Enumerable.Range(0, 11).Select(level => new PainStep(level, EndsSession(level, sharp: false)))];
+    [.. Enumerable.Range(0, 11).Select(level => new PainStep(level, EndsSession(level, sharp: false)))];
 
     /// <summary>
     /// The segments of a plan that load a part which hurts without ending the session: they fall out. What loads a paired part
     /// without naming a side loads both.
     /// </summary>
     public static IReadOnlyList<Guid> SegmentsLoading(SessionPlan plan, BodyPart part, BodySide? side) =>
-    [.. plan.Practice().Where(s => s.Loads(part, side)).Select(s => s.Id)];
+        [.. plan.Practice().Where(s => s.Loads(part, side)).Select(s => s.Id)];
 
     /// <summary>
     /// For every part and side that some segment loads, which segments those are: worked out beforehand, so that a phone without
     /// a signal knows what falls out.
     /// </summary>
     public static IReadOnlyList<PainDrop> Drops(SessionPlan plan) =>
-    [
-        .. from part in Enum.GetValues<BodyPart>()
-           from side in part.IsPaired() ? new BodySide?[] { BodySide.Lead, BodySide.Trail } : [null]
-           let segments = SegmentsLoading(plan, part, side)
-           where segments.Count > 0
-           select new PainDrop(part, side, segments),
-    ];
+        [
+            .. from part in Enum.GetValues<BodyPart>()
+            from side in part.IsPaired() ? new BodySide?[] { BodySide.Lead, BodySide.Trail } : [null]
+            let segments = SegmentsLoading(plan, part, side)
+            where segments.Count > 0
+            select new PainDrop(part, side, segments),
+        ];
 
     /// <summary>Four or more of ten, or any sharp pain, ends the session.</summary>
     public static bool EndsSession(int level, bool sharp) => level >= EndsSessionFrom || sharp;

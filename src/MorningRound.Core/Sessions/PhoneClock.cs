@@ -17,19 +17,29 @@ public static class PhoneClock
     /// <param name="entry">The entry as the phone sent it.</param>
     /// <param name="sentAt">The phone's own time when it sent the entry; none where it did not say.</param>
     /// <param name="now">The server's time when it arrived.</param>
-    /// <param name="earliest">Nothing can have happened before this: when the session was published, or the entry before it.</param>
-    /// <returns>Seconds to add; the moved time lies between <paramref name="earliest"/> and <paramref name="now"/>, or at the latter.</returns>
+    /// <param name="earliest">
+    /// Nothing can have happened before this: when the session was published, or the entry before it.
+    /// </param>
+    /// <returns>
+    /// Seconds to add; the moved time lies between <paramref name="earliest"/> and <paramref name="now"/>, or at the latter.
+    /// </returns>
     public static long Shift(SessionEntry entry, DateTimeOffset? sentAt, DateTimeOffset now, DateTimeOffset earliest)
     {
-        if (earliest > now) earliest = now;
+        if (earliest > now)
+            earliest = now;
         var isPlausible = entry.At <= now + Tolerance && entry.At >= earliest - Tolerance;
-        if (isPlausible && entry.ClockOffset is not null) return 0;
+        if (isPlausible && entry.ClockOffset is not null)
+            return 0;
         // How far the clocks are apart now tells how far they were apart then, unless the phone's was set in between.
         var apart = sentAt is { } sent ? SecondsBetween(sent, now) : (long?)null;
         var known = entry.ClockOffset ?? 0;
-        if (isPlausible && (apart is not { } seen || Math.Abs(seen - known) <= Tolerance.TotalSeconds)) return 0;
+        if (isPlausible && (apart is not { } seen || Math.Abs(seen - known) <= Tolerance.TotalSeconds))
+            return 0;
         var right = apart is { } measured ? Moved(entry.At, measured - known) : entry.At;
-        right = right > now ? now : right < earliest ? earliest : right;
+        right =
+            right > now ? now
+            : right < earliest ? earliest
+            : right;
         return SecondsBetween(entry.At, right);
     }
 
@@ -42,7 +52,8 @@ public static class PhoneClock
     /// <summary>Stops at the ends of the calendar instead of falling off.</summary>
     private static DateTimeOffset Moved(DateTimeOffset at, long seconds)
     {
-        var room = seconds > 0 ? SecondsBetween(at, DateTimeOffset.MaxValue) - 1 : SecondsBetween(DateTimeOffset.MinValue, at) - 1;
+        var room =
+            seconds > 0 ? SecondsBetween(at, DateTimeOffset.MaxValue) - 1 : SecondsBetween(DateTimeOffset.MinValue, at) - 1;
         return at.AddSeconds(Math.Sign(seconds) * Math.Min(Math.Abs(seconds), Math.Max(0, room)));
     }
 }

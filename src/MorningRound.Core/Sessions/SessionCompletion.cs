@@ -10,10 +10,19 @@ namespace MorningRound.Core.Sessions;
 /// <param name="Outcome">How it was left; none where nobody touched it or it was left open.</param>
 /// <param name="Balls">Balls counted in the log that counts; none when nothing was counted.</param>
 /// <param name="Seconds">Seconds the clock ran in the log that counts.</param>
-/// <param name="Ticked">Done by the student's word alone: ticked off in less than a fifth of its minutes, with nothing counted.</param>
+/// <param name="Ticked">
+/// Done by the student's word alone: ticked off in less than a fifth of its minutes, with nothing counted.
+/// </param>
 /// <param name="HowMuchUnknown">Done in part, and nobody knows how much: it counts as half.</param>
 public sealed record SegmentCompletion(
-    Guid SegmentId, double? Fraction, SegmentOutcome? Outcome, int? Balls, int Seconds, bool Ticked = false, bool HowMuchUnknown = false);
+    Guid SegmentId,
+    double? Fraction,
+    SegmentOutcome? Outcome,
+    int? Balls,
+    int Seconds,
+    bool Ticked = false,
+    bool HowMuchUnknown = false
+);
 
 /// <summary>How much of a session was done, in figures: planned minutes of what was done ÷ planned minutes that count.</summary>
 public record CompletionFigures
@@ -46,9 +55,7 @@ public sealed record SessionCompletion : CompletionFigures
     /// </summary>
     public static SessionCompletion Of(SessionPlan plan, IReadOnlyCollection<SessionLog> logs)
     {
-        var counted = plan.Practice()
-            .Select(segment => (segment, completion: Fullest(segment, plan, logs)))
-            .ToList();
+        var counted = plan.Practice().Select(segment => (segment, completion: Fullest(segment, plan, logs))).ToList();
         var counting = counted.Where(c => c.completion.Fraction is not null).ToList();
         return new SessionCompletion
         {
@@ -63,52 +70,83 @@ public sealed record SessionCompletion : CompletionFigures
         FullestLog(segment, plan, logs) is { } log ? In(segment, plan, log) : new SegmentCompletion(segment.Id, 0, null, null, 0);
 
     /// <summary>
-    /// The log that counts for a segment: one that did something of it beats one in which it was dropped for pain, which beats one
+    /// The log that counts for a segment: one that did something of it beats one in which it was dropped for pain, which beats
+    /// one
     /// that never touched it; of those that did something, the one that did more. None without logs.
     /// </summary>
     public static SessionLog? FullestLog(PracticeSegment segment, SessionPlan plan, IEnumerable<SessionLog> logs) =>
-        logs.MaxBy(log => In(segment, plan, log).Fraction switch { > 0 and var done => 1 + done, null => 1, _ => 0 });
+        logs.MaxBy(log =>
+            In(segment, plan, log).Fraction switch
+            {
+                > 0 and var done => 1 + done,
+                null => 1,
+                _ => 0,
+            }
+        );
 
     private static SegmentCompletion In(PracticeSegment segment, SessionPlan plan, SessionLog log)
     {
         var kept = log.Segments.FirstOrDefault(s => s.SegmentId == segment.Id) ?? new SegmentLog { SegmentId = segment.Id };
-        var fallsOut = log.EndedForCare || log.Pain.Any(p => segment.Loads(p.Part, p.Side)) || log.FollowUps.Any(f => f.LeavesOut() && segment.Loads(f.Part, f.Side));
+        var fallsOut =
+            log.EndedForCare
+            || log.Pain.Any(p => segment.Loads(p.Part, p.Side))
+            || log.FollowUps.Any(f => f.LeavesOut() && segment.Loads(f.Part, f.Side));
         var dropped = fallsOut && kept.Outcome is null;
         var counted = kept.Balls > 0 || kept.DrillAttempts > 0;
         return new SegmentCompletion(
-            segment.Id, dropped ? null : FractionOf(segment, kept, log.Recording) * LeftAfterTrim(segment, kept, log), kept.Outcome, kept.Balls, (int)Math.Round(kept.Spent.TotalSeconds))
+            segment.Id,
+            dropped ? null : FractionOf(segment, kept, log.Recording) * LeftAfterTrim(segment, kept, log),
+            kept.Outcome,
+            kept.Balls,
+            (int)Math.Round(kept.Spent.TotalSeconds)
+        )
         {
-            Ticked = log.Recording != Recording.Paper && kept.Outcome == SegmentOutcome.Done && !counted && kept.Spent.TotalMinutes * 5 < segment.Minutes,
+            Ticked =
+                log.Recording != Recording.Paper
+                && kept.Outcome == SegmentOutcome.Done
+                && !counted
+                && kept.Spent.TotalMinutes * 5 < segment.Minutes,
             HowMuchUnknown = IsPartUnknown(kept, log.Recording),
         };
     }
 
     /// <summary>Whether a part of unknown size was done: a card says "in part" and no number with it.</summary>
     private static bool IsPartUnknown(SegmentLog kept, Recording recording) =>
-        recording == Recording.Paper && kept is { Outcome: SegmentOutcome.PartDone, Percent: null, DrillAttempts: 0, Balls: null };
+        recording == Recording.Paper
+        && kept is { Outcome: SegmentOutcome.PartDone, Percent: null, DrillAttempts: 0, Balls: null };
 
-    /// <summary>A segment that was shortened before it began and then done counts for what was left of it: the number stays honest.</summary>
+    /// <summary>
+    /// A segment that was shortened before it began and then done counts for what was left of it: the number stays honest.
+    /// </summary>
     private static double LeftAfterTrim(PracticeSegment planned, SegmentLog kept, SessionLog log)
     {
-        if (log.Trim is not { } trim || (kept.Outcome != SegmentOutcome.Done && kept.ResultStatus != ResultStatus.Complete)) return 1;
-        return Math.Min(1, (trim.Kept.FirstOrDefault(k => k.SegmentId == planned.Id)?.Minutes ?? planned.Minutes) / (double)planned.Minutes);
+        if (log.Trim is not { } trim || (kept.Outcome != SegmentOutcome.Done && kept.ResultStatus != ResultStatus.Complete))
+            return 1;
+        return Math.Min(
+            1,
+            (trim.Kept.FirstOrDefault(k => k.SegmentId == planned.Id)?.Minutes ?? planned.Minutes) / (double)planned.Minutes
+        );
     }
 
     /// <summary>
     /// Done is whole and skipped is nothing, and a drill that came to its own end is done. Otherwise what the student said of a
-    /// part, else attempts ÷ the protocol's number, else balls counted ÷ balls planned, else the clock's minutes; never above 1. A
+    /// part, else attempts ÷ the protocol's number, else balls counted ÷ balls planned, else the clock's minutes; never above 1.
+    /// A
     /// part of which a card says no more counts as half.
     /// </summary>
-    private static double FractionOf(PracticeSegment planned, SegmentLog kept, Recording recording) => kept.Outcome switch
-    {
-        SegmentOutcome.Done => 1,
-        SegmentOutcome.Skipped => 0,
-        _ when kept.ResultStatus == ResultStatus.Complete => 1,
-        SegmentOutcome.PartDone when kept.Percent is { } percent => percent / 100.0,
-        _ when IsPartUnknown(kept, recording) => 0.5,
-        _ when kept.DrillAttempts > 0 && planned.Drill?.Protocol().PlannedAttempts is { } asked =>
-            Math.Min(1, (double)kept.DrillAttempts / asked),
-        _ when planned.Balls > 0 && kept.Balls is { } balls => Math.Min(1, (double)balls / planned.Balls),
-        _ => Math.Min(1, kept.Spent.TotalMinutes / planned.Minutes),
-    };
+    private static double FractionOf(PracticeSegment planned, SegmentLog kept, Recording recording) =>
+        kept.Outcome switch
+        {
+            SegmentOutcome.Done => 1,
+            SegmentOutcome.Skipped => 0,
+            _ when kept.ResultStatus == ResultStatus.Complete => 1,
+            SegmentOutcome.PartDone when kept.Percent is { } percent => percent / 100.0,
+            _ when IsPartUnknown(kept, recording) => 0.5,
+            _ when kept.DrillAttempts > 0 && planned.Drill?.Protocol().PlannedAttempts is { } asked => Math.Min(
+                1,
+                (double)kept.DrillAttempts / asked
+            ),
+            _ when planned.Balls > 0 && kept.Balls is { } balls => Math.Min(1, (double)balls / planned.Balls),
+            _ => Math.Min(1, kept.Spent.TotalMinutes / planned.Minutes),
+        };
 }

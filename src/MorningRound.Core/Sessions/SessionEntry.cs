@@ -134,7 +134,9 @@ public sealed record SegmentSettled : SessionEntry
     /// <summary>How it was left.</summary>
     public required SegmentOutcome Outcome { get; init; }
 
-    /// <summary>How much of it was done, 1 to 99 percent, where it was done in part and the student can say; none otherwise.</summary>
+    /// <summary>
+    /// How much of it was done, 1 to 99 percent, where it was done in part and the student can say; none otherwise.
+    /// </summary>
     public int? Percent { get; init; }
 }
 
@@ -175,7 +177,8 @@ public sealed record PainReported : SessionEntry
     /// <summary>Where and how bad, as a coach reads it: "trail wrist or hand, 5 of 10, sharp".</summary>
     public string InWords() => $"{Place}, {Level} of 10{(Sharp ? ", sharp" : "")}";
 
-    private string Place => Part == BodyPart.AnotherPart && !string.IsNullOrWhiteSpace(Where) ? Where.Trim() : BodyParts.InWords(Part, Side);
+    private string Place =>
+        Part == BodyPart.AnotherPart && !string.IsNullOrWhiteSpace(Where) ? Where.Trim() : BodyParts.InWords(Part, Side);
 }
 
 /// <summary>What a student said of pain was not right. The first report stays in the log; this one counts.</summary>
@@ -210,7 +213,9 @@ public sealed record PainFollowedUp : SessionEntry
     public bool LeavesOut() => NeedsClearing || Level > 0;
 }
 
-/// <summary>The student feels unwell in a way that has no place in the body. It ends the session like pain that ends one.</summary>
+/// <summary>
+/// The student feels unwell in a way that has no place in the body. It ends the session like pain that ends one.
+/// </summary>
 public sealed record UnwellReported : SessionEntry
 {
     /// <summary>How the student feels.</summary>
@@ -306,19 +311,20 @@ public sealed record Homework
     public int Balls { get; init; }
 
     /// <summary>The segment it becomes: technique with the student's own feel, because nobody else is there to watch.</summary>
-    public PracticeSegment ToSegment() => new()
-    {
-        Id = SegmentId,
-        Title = Title,
-        Instruction = Instruction,
-        Minutes = Minutes,
-        Phase = Phase,
-        Intent = Phase == Phase.Block ? Intent.Technique : Intent.Skill,
-        Place = Place,
-        Balls = Balls,
-        Feedback = FeedbackSource.OwnFeel,
-        Exit = Balls > 0 ? new AfterBalls() : new AfterMinutes(),
-    };
+    public PracticeSegment ToSegment() =>
+        new()
+        {
+            Id = SegmentId,
+            Title = Title,
+            Instruction = Instruction,
+            Minutes = Minutes,
+            Phase = Phase,
+            Intent = Phase == Phase.Block ? Intent.Technique : Intent.Skill,
+            Place = Place,
+            Balls = Balls,
+            Feedback = FeedbackSource.OwnFeel,
+            Exit = Balls > 0 ? new AfterBalls() : new AfterMinutes(),
+        };
 }
 
 /// <summary>The session is over.</summary>

@@ -40,8 +40,10 @@ public static class SessionEntryRules
         {
             case SessionReadied readied:
                 RequireRating(readied.Nerves, 1, "nerves");
-                if (readied.MinutesAtHand is { } minutes) errors.RequireBetween(minutes, 1, PlanRules.MostMinutesInPlan, $"{path}.minutesAtHand", "minutes");
-                if (readied.BallsAtHand is { } balls) errors.RequireBetween(balls, 0, 1000, $"{path}.ballsAtHand", "balls");
+                if (readied.MinutesAtHand is { } minutes)
+                    errors.RequireBetween(minutes, 1, PlanRules.MostMinutesInPlan, $"{path}.minutesAtHand", "minutes");
+                if (readied.BallsAtHand is { } balls)
+                    errors.RequireBetween(balls, 0, 1000, $"{path}.ballsAtHand", "balls");
                 break;
             case SegmentEntered entered:
                 RequireSegment(entered.SegmentId);
@@ -51,20 +53,33 @@ public static class SessionEntryRules
                 for (var i = 0; i < Math.Min(trimmed.Kept.Count, PlanRules.MostSegments); i++)
                 {
                     var (kept, at) = (trimmed.Kept[i], $"{path}.kept[{i}]");
-                    errors.Require(plan.Segments.Any(s => s.Id == kept.SegmentId), $"{at}.segmentId", "This session has no such segment.")
+                    errors
+                        .Require(
+                            plan.Segments.Any(s => s.Id == kept.SegmentId),
+                            $"{at}.segmentId",
+                            "This session has no such segment."
+                        )
                         .RequireBetween(kept.Minutes, 1, PlanRules.MostMinutesInSegment, $"{at}.minutes", "minutes")
                         .RequireBetween(kept.Balls, 0, PlanRules.MostBallsInSegment, $"{at}.balls", "balls");
-                    if (kept.Attempts is { } attempts) errors.RequireBetween(attempts, 1, ScoringProtocol.MostAttempts, $"{at}.attempts", "attempts");
+                    if (kept.Attempts is { } attempts)
+                        errors.RequireBetween(attempts, 1, ScoringProtocol.MostAttempts, $"{at}.attempts", "attempts");
                 }
 
                 break;
             case BallsCounted counted:
                 RequireSegment(counted.SegmentId);
-                errors.RequireBetween(counted.Balls, -PlanRules.MostBallsInSegment, PlanRules.MostBallsInSegment, $"{path}.balls", "balls");
+                errors.RequireBetween(
+                    counted.Balls,
+                    -PlanRules.MostBallsInSegment,
+                    PlanRules.MostBallsInSegment,
+                    $"{path}.balls",
+                    "balls"
+                );
                 break;
             case DrillAnswered answered:
                 RequireSegment(answered.SegmentId);
-                errors.RequireBetween(answered.Input.Attempt, 1, MostEntriesInLog, $"{path}.input.attempt", "attempts")
+                errors
+                    .RequireBetween(answered.Input.Attempt, 1, MostEntriesInLog, $"{path}.input.attempt", "attempts")
                     .AllowText((answered.Input as TextWritten)?.Text, $"{path}.input.text", DrillInput.LongestText)
                     .AllowText((answered.Input as ChoiceMade)?.Value, $"{path}.input.value", LongestChoice);
                 break;
@@ -74,17 +89,33 @@ public static class SessionEntryRules
             case SegmentSettled settled:
                 RequireSegment(settled.SegmentId);
                 if (settled.Percent is { } percent)
-                    errors.RequireBetween(percent, 1, 99, $"{path}.percent", "%").Require(settled.Outcome == SegmentOutcome.PartDone, $"{path}.percent", "Only what was done in part has a share.");
+                    errors
+                        .RequireBetween(percent, 1, 99, $"{path}.percent", "%")
+                        .Require(
+                            settled.Outcome == SegmentOutcome.PartDone,
+                            $"{path}.percent",
+                            "Only what was done in part has a share."
+                        );
                 break;
             case PainReported pain:
-                errors.RequireBetween(pain.Level, 1, 10, $"{path}.level", "of 10").RequireSide(pain.Part, pain.Side, $"{path}.side")
+                errors
+                    .RequireBetween(pain.Level, 1, 10, $"{path}.level", "of 10")
+                    .RequireSide(pain.Part, pain.Side, $"{path}.side")
                     .AllowText(pain.Where, $"{path}.where", LongestWhere);
                 break;
             case PainFollowedUp followUp:
-                errors.RequireBetween(followUp.Level, 0, 10, $"{path}.level", "of 10").RequireSide(followUp.Part, followUp.Side, $"{path}.side");
+                errors
+                    .RequireBetween(followUp.Level, 0, 10, $"{path}.level", "of 10")
+                    .RequireSide(followUp.Part, followUp.Side, $"{path}.side");
                 break;
             case PainMended mended:
-                errors.RequireBetween(mended.Level, 0, 10, $"{path}.level", "of 10").Require(mended.Mends >= 1 && mended.Mends < entry.Sequence, $"{path}.mends", "Only an earlier report can be mended.");
+                errors
+                    .RequireBetween(mended.Level, 0, 10, $"{path}.level", "of 10")
+                    .Require(
+                        mended.Mends >= 1 && mended.Mends < entry.Sequence,
+                        $"{path}.mends",
+                        "Only an earlier report can be mended."
+                    );
                 break;
             case TagsMended tags:
                 RequireSegment(tags.SegmentId);
@@ -99,11 +130,18 @@ public static class SessionEntryRules
                 errors.AllowText(rated.Note, $"{path}.note", LongestNote);
                 break;
             case LessonNoted noted:
-                errors.AllowText(noted.Checkpoint, $"{path}.checkpoint", PlanRules.LongestSentence).AllowText(noted.Notes, $"{path}.notes", LongestNote);
-                if (noted.Homework is { } homework) errors.Include(PlanRules.Check(homework.ToSegment(), $"{path}.homework"));
+                errors
+                    .AllowText(noted.Checkpoint, $"{path}.checkpoint", PlanRules.LongestSentence)
+                    .AllowText(noted.Notes, $"{path}.notes", LongestNote);
+                if (noted.Homework is { } homework)
+                    errors.Include(PlanRules.Check(homework.ToSegment(), $"{path}.homework"));
                 break;
             case EntryUndone undone:
-                errors.Require(undone.Undoes >= 1 && undone.Undoes < entry.Sequence, $"{path}.undoes", "Only an earlier entry can be undone.");
+                errors.Require(
+                    undone.Undoes >= 1 && undone.Undoes < entry.Sequence,
+                    $"{path}.undoes",
+                    "Only an earlier entry can be undone."
+                );
                 break;
         }
 
@@ -114,11 +152,14 @@ public static class SessionEntryRules
 
         void RequireRating(int? value, int least, string name)
         {
-            if (value is { } given) errors.RequireBetween(given, least, 10, $"{path}.{name}", "of 10");
+            if (value is { } given)
+                errors.RequireBetween(given, least, 10, $"{path}.{name}", "of 10");
         }
     }
 
-    /// <summary>What is wrong with mending a log that was finished; empty where it is not, or still within <see cref="MendingDays"/>.</summary>
+    /// <summary>
+    /// What is wrong with mending a log that was finished; empty where it is not, or still within <see cref="MendingDays"/>.
+    /// </summary>
     /// <param name="entry">The entry, with its time put right.</param>
     /// <param name="finishedAt">When the log was finished; none while it is open.</param>
     /// <param name="path">Where the entry stands in what was sent.</param>
@@ -128,12 +169,16 @@ public static class SessionEntryRules
             : [];
 
     /// <summary>Characters of free text in an entry; 0 for most.</summary>
-    public static int TextIn(SessionEntry entry) => entry switch
-    {
-        SessionRated rated => rated.Note.Length,
-        LessonNoted noted => noted.Checkpoint.Length + noted.Notes.Length + (noted.Homework?.Title.Length ?? 0) + (noted.Homework?.Instruction.Length ?? 0),
-        DrillAnswered { Input: TextWritten written } => written.Text.Length,
-        PainReported pain => pain.Where.Length,
-        _ => 0,
-    };
+    public static int TextIn(SessionEntry entry) =>
+        entry switch
+        {
+            SessionRated rated => rated.Note.Length,
+            LessonNoted noted => noted.Checkpoint.Length
+                + noted.Notes.Length
+                + (noted.Homework?.Title.Length ?? 0)
+                + (noted.Homework?.Instruction.Length ?? 0),
+            DrillAnswered { Input: TextWritten written } => written.Text.Length,
+            PainReported pain => pain.Where.Length,
+            _ => 0,
+        };
 }

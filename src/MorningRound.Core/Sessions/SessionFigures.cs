@@ -16,9 +16,11 @@ public sealed record SessionFigures(double Minutes, Strokes Strokes, int? WorstP
     public static SessionFigures Of(SessionPlan plan, IReadOnlyCollection<SessionLog> logs) => Of(logs, Strokes.Of(plan, logs));
 
     /// <summary>The figures of logs whose strokes have been counted.</summary>
-    public static SessionFigures Of(IReadOnlyCollection<SessionLog> logs, Strokes strokes) => new(
-        logs.Sum(l => l.Spent.TotalMinutes),
-        strokes,
-        logs.SelectMany(l => l.Pain).Max(p => (int?)p.Level),
-        [.. logs.Select(l => l.Rating).OfType<SessionRated>()]);
+    public static SessionFigures Of(IReadOnlyCollection<SessionLog> logs, Strokes strokes) =>
+        new(
+            logs.Sum(l => l.Spent.TotalMinutes),
+            strokes,
+            logs.SelectMany(l => l.Pain).Max(p => (int?)p.Level),
+            [.. logs.Select(l => l.Rating).OfType<SessionRated>()]
+        );
 }

@@ -38,7 +38,8 @@ public sealed record SegmentLog
     public int DrillAttempts { get; init; }
 
     /// <summary>
-    /// What the drill's protocol makes of the inputs; none without inputs, and like them not in a stored reading. Where they do not fit the drill that was set, or no
+    /// What the drill's protocol makes of the inputs; none without inputs, and like them not in a stored reading. Where they do
+    /// not fit the drill that was set, or no
     /// drill was set, they are not scored, and it says so.
     /// </summary>
     [JsonIgnore]
@@ -64,7 +65,9 @@ public sealed record ClockState(DateTimeOffset SeenAt, TimeSpan Counted);
 /// </summary>
 public sealed record SessionLog
 {
-    /// <summary>The longest stretch without any entry that still counts as practice: a phone left running overnight is not.</summary>
+    /// <summary>
+    /// The longest stretch without any entry that still counts as practice: a phone left running overnight is not.
+    /// </summary>
     public static readonly TimeSpan LongestStretch = TimeSpan.FromHours(2);
 
     /// <summary>After so long without any entry the phone asks how much of it was practice.</summary>
@@ -97,7 +100,9 @@ public sealed record SessionLog
     /// <summary>What was agreed, where it was a lesson; the last said counts.</summary>
     public LessonNoted? Agreed { get; init; }
 
-    /// <summary>All pain that was reported, in order, as it counts: mended where it was mended, left out where it was a slip.</summary>
+    /// <summary>
+    /// All pain that was reported, in order, as it counts: mended where it was mended, left out where it was a slip.
+    /// </summary>
     public required IReadOnlyList<PainReported> Pain { get; init; }
 
     /// <summary>The reports that were mended, in order.</summary>
@@ -132,7 +137,8 @@ public sealed record SessionLog
 
     /// <summary>
     /// Reads a log's entries in the order of their numbers, whatever order they come in. Clocks that run backwards add no
-    /// time, and what lies between two entries counts for at most <see cref="LongestStretch"/>, unless it was typed in from paper.
+    /// time, and what lies between two entries counts for at most <see cref="LongestStretch"/>, unless it was typed in from
+    /// paper.
     /// </summary>
     /// <param name="entries">The entries.</param>
     /// <param name="drills">The drills of the session as they were set, by which inputs are scored.</param>
@@ -141,7 +147,8 @@ public sealed record SessionLog
         var ordered = entries.OrderBy(e => e.Sequence).ToList();
         var undone = ordered.OfType<EntryUndone>().Select(e => e.Undoes).ToHashSet();
         var reading = new Reading(drills ?? []);
-        foreach (var entry in ordered.Where(e => e is not EntryUndone && !undone.Contains(e.Sequence))) reading.Take(entry);
+        foreach (var entry in ordered.Where(e => e is not EntryUndone && !undone.Contains(e.Sequence)))
+            reading.Take(entry);
         return reading.Result(ordered.Count == 0 ? null : ordered[0].At) with { Undone = [.. undone.Order()] };
     }
 
@@ -153,13 +160,14 @@ public sealed record SessionLog
         entry is SegmentEntered or ClockStopped or BallsCounted or DrillAnswered or AttemptDropped or SegmentSettled;
 
     /// <summary>The segment whose drill an entry says something of; none for any other entry.</summary>
-    public static Guid? DrillSegmentOf(SessionEntry entry) => entry switch
-    {
-        DrillAnswered answered => answered.SegmentId,
-        AttemptDropped dropped => dropped.SegmentId,
-        TagsMended mended => mended.SegmentId,
-        _ => null,
-    };
+    public static Guid? DrillSegmentOf(SessionEntry entry) =>
+        entry switch
+        {
+            DrillAnswered answered => answered.SegmentId,
+            AttemptDropped dropped => dropped.SegmentId,
+            TagsMended mended => mended.SegmentId,
+            _ => null,
+        };
 
     /// <summary>
     /// This log with more entries at its end: the same as reading the whole log anew, for the price of the new entries and of the
@@ -168,12 +176,18 @@ public sealed record SessionLog
     /// <param name="added">The new entries, in order; <see cref="CanContinueWith"/> holds for each.</param>
     /// <param name="drills">The drills of the session as they were set.</param>
     /// <param name="drillEntries">The log's earlier entries of the drills that the new entries belong to, in any order.</param>
-    public SessionLog Continue(IReadOnlyList<SessionEntry> added, IReadOnlyList<PublishedDrill> drills, IEnumerable<SessionEntry> drillEntries)
+    public SessionLog Continue(
+        IReadOnlyList<SessionEntry> added,
+        IReadOnlyList<PublishedDrill> drills,
+        IEnumerable<SessionEntry> drillEntries
+    )
     {
         var reading = new Reading(drills, this);
         var undone = Undone.ToHashSet();
-        foreach (var earlier in drillEntries.Where(e => !undone.Contains(e.Sequence)).OrderBy(e => e.Sequence)) reading.TakeInput(earlier);
-        foreach (var entry in added) reading.Take(entry);
+        foreach (var earlier in drillEntries.Where(e => !undone.Contains(e.Sequence)).OrderBy(e => e.Sequence))
+            reading.TakeInput(earlier);
+        foreach (var entry in added)
+            reading.Take(entry);
         var read = reading.Result(StartedAt);
         return this with
         {
@@ -217,7 +231,8 @@ public sealed record SessionLog
             }
 
             _running = before.Running;
-            if (before.ClockState is { } clock) (_seen, _stretch) = (clock.SeenAt, clock.Counted);
+            if (before.ClockState is { } clock)
+                (_seen, _stretch) = (clock.SeenAt, clock.Counted);
             _recording = before.Recording;
             _trim = before.Trim;
             _clockLeftRunning = before.ClockLeftRunning;
@@ -264,12 +279,14 @@ public sealed record SessionLog
                     _scored.Add(DrillSegmentOf(entry)!.Value);
                     break;
                 case SegmentSettled settled:
-                    if (_running?.SegmentId == settled.SegmentId) StopClock();
+                    if (_running?.SegmentId == settled.SegmentId)
+                        StopClock();
                     Change(settled.SegmentId, s => s with { Outcome = settled.Outcome, Percent = settled.Percent });
                     break;
                 case PainReported pain:
                     _pain.Add(pain);
-                    if (PainRule.EndsSession(pain.Level, pain.Sharp)) StopClock();
+                    if (PainRule.EndsSession(pain.Level, pain.Sharp))
+                        StopClock();
                     break;
                 case PainFollowedUp followUp:
                     _followUps.RemoveAll(f => f.Part == followUp.Part && f.Side == followUp.Side);
@@ -305,46 +322,62 @@ public sealed record SessionLog
             }
         }
 
-        public SessionLog Result(DateTimeOffset? startedAt) => new()
-        {
-            StartedAt = startedAt,
-            FinishedAt = _finished,
-            Running = _running,
-            ClockState = _running is null ? null : new ClockState(_seen, _stretch),
-            Segments = [.. _order.Select(id => _segments[id]).Select(Scored)],
-            Pain = [.. _pain.Select(Mended).OfType<PainReported>()],
-            MendedPain = [.. _pain.Where(p => _mended.ContainsKey(p.Sequence)).Select(p => new MendedPain(p, Mended(p)))],
-            FollowUps = _followUps,
-            Unwell = _unwell,
-            RatedAfterwards = _ratedAfterwards,
-            ClockLeftRunning = _clockLeftRunning,
-            Rating = _rating,
-            Ready = _ready,
-            Recording = _recording,
-            Agreed = _agreed,
-            Trim = _trim,
-        };
+        public SessionLog Result(DateTimeOffset? startedAt) =>
+            new()
+            {
+                StartedAt = startedAt,
+                FinishedAt = _finished,
+                Running = _running,
+                ClockState = _running is null ? null : new ClockState(_seen, _stretch),
+                Segments = [.. _order.Select(id => _segments[id]).Select(Scored)],
+                Pain = [.. _pain.Select(Mended).OfType<PainReported>()],
+                MendedPain = [.. _pain.Where(p => _mended.ContainsKey(p.Sequence)).Select(p => new MendedPain(p, Mended(p)))],
+                FollowUps = _followUps,
+                Unwell = _unwell,
+                RatedAfterwards = _ratedAfterwards,
+                ClockLeftRunning = _clockLeftRunning,
+                Rating = _rating,
+                Ready = _ready,
+                Recording = _recording,
+                Agreed = _agreed,
+                Trim = _trim,
+            };
 
         private SegmentLog Scored(SegmentLog segment)
         {
-            if (!_scored.Contains(segment.SegmentId)) return segment;
-            if (segment.Inputs.Count == 0) return segment with { ResultStatus = null, DrillAttempts = 0, Result = null };
-            var drill = _foreignFlows.Contains(segment.SegmentId) ? null : drills.FirstOrDefault(d => d.SegmentId == segment.SegmentId);
+            if (!_scored.Contains(segment.SegmentId))
+                return segment;
+            if (segment.Inputs.Count == 0)
+                return segment with { ResultStatus = null, DrillAttempts = 0, Result = null };
+            var drill = _foreignFlows.Contains(segment.SegmentId)
+                ? null
+                : drills.FirstOrDefault(d => d.SegmentId == segment.SegmentId);
             // A trimmed drill was over at its own, smaller number, unless it was published before flows read theirs.
-            var count = drill?.Flow.ReadsItsCount() != true ? null : _trim?.Kept.FirstOrDefault(k => k.SegmentId == segment.SegmentId)?.Attempts;
-            var result = drill is null ? ProtocolResult.NotScored
-                : ((count is { } attempts ? drill.Protocol.WithCount(attempts) : null) ?? drill.Protocol).Score(segment.Inputs, drill.Seed);
+            var count =
+                drill?.Flow.ReadsItsCount() != true
+                    ? null
+                    : _trim?.Kept.FirstOrDefault(k => k.SegmentId == segment.SegmentId)?.Attempts;
+            var result = drill is null
+                ? ProtocolResult.NotScored
+                : ((count is { } attempts ? drill.Protocol.WithCount(attempts) : null) ?? drill.Protocol).Score(
+                    segment.Inputs,
+                    drill.Seed
+                );
             return segment with { Result = result, ResultStatus = result.Status, DrillAttempts = result.Attempts };
         }
 
-        private PainReported? Mended(PainReported report) => !_mended.TryGetValue(report.Sequence, out var mended)
-            ? report
-            : mended.Level == 0 ? null : report with { Level = mended.Level, Sharp = mended.Sharp };
+        private PainReported? Mended(PainReported report) =>
+            !_mended.TryGetValue(report.Sequence, out var mended) ? report
+            : mended.Level == 0 ? null
+            : report with { Level = mended.Level, Sharp = mended.Sharp };
 
-        /// <summary>Any entry is a sign of life: the time since the one before was practice, as far as that can be believed.</summary>
+        /// <summary>
+        /// Any entry is a sign of life: the time since the one before was practice, as far as that can be believed.
+        /// </summary>
         private void Advance(DateTimeOffset at)
         {
-            if (_running is null) return;
+            if (_running is null)
+                return;
             var since = at - _seen;
             _seen = at;
             if (since > LongestStretch && _recording != Recording.Paper)
@@ -353,12 +386,14 @@ public sealed record SessionLog
                 _clockLeftRunning = true;
             }
 
-            if (since > TimeSpan.Zero) _stretch += since;
+            if (since > TimeSpan.Zero)
+                _stretch += since;
         }
 
         private void StopClock()
         {
-            if (_running is not { } running) return;
+            if (_running is not { } running)
+                return;
             var stretch = _stretch;
             Change(running.SegmentId, s => s with { Spent = s.Spent + stretch });
             (_running, _stretch) = (null, TimeSpan.Zero);

@@ -7,7 +7,8 @@ using MorningRound.Core.Plans;
 namespace MorningRound.Core.Sessions;
 
 /// <summary>
-/// Strokes that were played, as far as they are known: balls counted, else a drill's attempts. Breathing and reading have none, and
+/// Strokes that were played, as far as they are known: balls counted, else a drill's attempts. Breathing and reading have none,
+/// and
 /// what nobody counted is unknown, which is not zero.
 /// </summary>
 /// <param name="Counted">Strokes that were counted, wherever they were played.</param>
@@ -21,11 +22,16 @@ public sealed record Strokes(int Counted, int RangeBalls, bool SomeUnknown)
         var (counted, bought, someUnknown) = (0, 0, false);
         foreach (var segment in plan.Practice())
         {
-            if (SessionCompletion.FullestLog(segment, plan, logs)?.Segments.FirstOrDefault(s => s.SegmentId == segment.Id) is not { } kept) continue;
+            if (
+                SessionCompletion.FullestLog(segment, plan, logs)?.Segments.FirstOrDefault(s => s.SegmentId == segment.Id)
+                is not { } kept
+            )
+                continue;
             if (In(segment, kept) is { } strokes)
             {
                 counted += strokes;
-                if (segment.Place.BallsAreBought()) bought += strokes;
+                if (segment.Place.BallsAreBought())
+                    bought += strokes;
             }
             else if (HasStrokes(segment) && kept.Outcome is SegmentOutcome.Done or SegmentOutcome.PartDone)
             {
@@ -40,7 +46,9 @@ public sealed record Strokes(int Counted, int RangeBalls, bool SomeUnknown)
     public static int? In(PracticeSegment segment, SegmentLog kept) =>
         kept.Balls ?? (kept.DrillAttempts > 0 && HasStrokes(segment) ? kept.DrillAttempts : null);
 
-    /// <summary>Whether an attempt of a segment's drill is a stroke: not in breathing, nor where no balls are planned, as in reading.</summary>
+    /// <summary>
+    /// Whether an attempt of a segment's drill is a stroke: not in breathing, nor where no balls are planned, as in reading.
+    /// </summary>
     public static bool HasStrokes(PracticeSegment segment) =>
         segment.Balls > 0 && segment.Intent is not (Intent.Body or Intent.Mind) && segment.Drill?.Protocol() is not TimedSteps;
 }

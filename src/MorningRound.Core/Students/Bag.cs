@@ -26,7 +26,9 @@ public enum HitFrom
     Indoors,
 }
 
-/// <summary>A club of the bag, with how far it carries where that is known. Carries are only compared under like conditions.</summary>
+/// <summary>
+/// A club of the bag, with how far it carries where that is known. Carries are only compared under like conditions.
+/// </summary>
 public sealed record BagClub
 {
     /// <summary>The club.</summary>
@@ -76,7 +78,8 @@ public static class WedgeGrid
     /// </summary>
     public static IReadOnlyList<GridGap> Gaps(IReadOnlyCollection<WedgeNumber> grid, double tolerance = Tolerance)
     {
-        if (grid.Count == 0) return [];
+        if (grid.Count == 0)
+            return [];
         var unit = grid.First().Carry.Unit;
         var gaps = new List<GridGap>();
         double? covered = null;

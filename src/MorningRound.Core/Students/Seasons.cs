@@ -16,9 +16,11 @@ public static class Seasons
     /// </summary>
     public static Season On(DateOnly day, StudentFile file)
     {
-        if (file.Coach.Season is { } said) return said;
+        if (file.Coach.Season is { } said)
+            return said;
         var ahead = file.Own.Competitions.Where(c => c.LastDay >= day).Select(c => c.FirstDay.DayNumber - day.DayNumber).ToList();
-        if (ahead.Count == 0) return Season.OffSeason;
+        if (ahead.Count == 0)
+            return Season.OffSeason;
         return ahead.Min() switch
         {
             <= CompetitionWeekDays => Season.CompetitionWeek,

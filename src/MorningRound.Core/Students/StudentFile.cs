@@ -5,7 +5,9 @@ using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Students;
 
-/// <summary>What is being changed, as a chain: the fault, what is measured of it, where that is now, and where it should be.</summary>
+/// <summary>
+/// What is being changed, as a chain: the fault, what is measured of it, where that is now, and where it should be.
+/// </summary>
 public sealed record FocusChain
 {
     /// <summary>What is wrong; empty where nobody said.</summary>
@@ -20,7 +22,9 @@ public sealed record FocusChain
     /// <summary>Where it should be; empty where nobody said.</summary>
     public string Goal { get; init; } = "";
 
-    /// <summary>Deliberate repetitions asked for in all; none where they are not counted. A swing change takes 3,000–5,000.</summary>
+    /// <summary>
+    /// Deliberate repetitions asked for in all; none where they are not counted. A swing change takes 3,000–5,000.
+    /// </summary>
     public int? RepetitionsAsked { get; init; }
 }
 

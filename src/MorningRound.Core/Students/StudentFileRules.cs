@@ -36,7 +36,8 @@ public static class StudentFileRules
     private static void CheckOwn(StudentSection own, DateOnly today, FieldErrors errors)
     {
         const string path = "own";
-        errors.Require(own.Units is LengthUnit.Yards or LengthUnit.Metres, $"{path}.units", "Yards or metres, please.")
+        errors
+            .Require(own.Units is LengthUnit.Yards or LengthUnit.Metres, $"{path}.units", "Yards or metres, please.")
             .RequireOnce(own.BelievedStrengths, $"{path}.believedStrengths")
             .RequireOnce(own.BelievedWeaknesses, $"{path}.believedWeaknesses")
             .RequireOnce(own.DislikedClubs, $"{path}.dislikedClubs")
@@ -52,15 +53,32 @@ public static class StudentFileRules
         for (var i = 0; i < own.Competitions.Count; i++)
         {
             var (competition, at) = (own.Competitions[i], $"{path}.competitions[{i}]");
-            errors.Require(competition.Id != Guid.Empty && own.Competitions.Count(c => c.Id == competition.Id) == 1, $"{at}.id", "Every competition needs an id of its own.")
+            errors
+                .Require(
+                    competition.Id != Guid.Empty && own.Competitions.Count(c => c.Id == competition.Id) == 1,
+                    $"{at}.id",
+                    "Every competition needs an id of its own."
+                )
                 .RequireText(competition.Name, $"{at}.name", LongestLine)
                 .RequireNear(competition.FirstDay, today, $"{at}.firstDay")
                 .RequireNear(competition.LastDay, today, $"{at}.lastDay")
                 .RequireNear(competition.ArrivalDay, today, $"{at}.arrivalDay")
-                .Require(competition.LastDay >= competition.FirstDay, $"{at}.lastDay", "The last day cannot come before the first.")
-                .Require(competition.ArrivalDay is not { } arrival || arrival <= competition.LastDay, $"{at}.arrivalDay", "The arrival cannot come after the last day.")
+                .Require(
+                    competition.LastDay >= competition.FirstDay,
+                    $"{at}.lastDay",
+                    "The last day cannot come before the first."
+                )
+                .Require(
+                    competition.ArrivalDay is not { } arrival || arrival <= competition.LastDay,
+                    $"{at}.arrivalDay",
+                    "The arrival cannot come after the last day."
+                )
                 .AllowText(competition.Course, $"{at}.course", LongestLine)
-                .Require(competition.GreenSpeedFeet is null or (>= 4 and <= 16), $"{at}.greenSpeedFeet", "Between 4 and 16 feet, please.")
+                .Require(
+                    competition.GreenSpeedFeet is null or (>= 4 and <= 16),
+                    $"{at}.greenSpeedFeet",
+                    "Between 4 and 16 feet, please."
+                )
                 .AllowText(competition.Debrief, $"{at}.debrief", LongestNote);
         }
     }
@@ -68,13 +86,26 @@ public static class StudentFileRules
     private static void CheckCoachs(CoachSection coachs, DateOnly today, FieldErrors errors)
     {
         const string path = "coach";
-        errors.AllowText(coachs.Focus.Fault, $"{path}.focus.fault", LongestLine)
+        errors
+            .AllowText(coachs.Focus.Fault, $"{path}.focus.fault", LongestLine)
             .AllowText(coachs.Focus.Measured, $"{path}.focus.measured", LongestLine)
             .AllowText(coachs.Focus.Now, $"{path}.focus.now", LongestLine)
             .AllowText(coachs.Focus.Goal, $"{path}.focus.goal", LongestLine)
-            .Require(coachs.Focus.RepetitionsAsked is null or (>= 100 and <= 20_000), $"{path}.focus.repetitionsAsked", "Between 100 and 20,000 repetitions, please.")
-            .Require(coachs.Bag.Select(b => b.Club).Distinct().Count() == coachs.Bag.Count, $"{path}.bag", "Each club stands in the bag once.")
-            .Require(coachs.WedgeGrid.Select(n => (n.Club, n.Swing)).Distinct().Count() == coachs.WedgeGrid.Count, $"{path}.wedgeGrid", "Each club and swing length has one number.");
+            .Require(
+                coachs.Focus.RepetitionsAsked is null or (>= 100 and <= 20_000),
+                $"{path}.focus.repetitionsAsked",
+                "Between 100 and 20,000 repetitions, please."
+            )
+            .Require(
+                coachs.Bag.Select(b => b.Club).Distinct().Count() == coachs.Bag.Count,
+                $"{path}.bag",
+                "Each club stands in the bag once."
+            )
+            .Require(
+                coachs.WedgeGrid.Select(n => (n.Club, n.Swing)).Distinct().Count() == coachs.WedgeGrid.Count,
+                $"{path}.wedgeGrid",
+                "Each club and swing length has one number."
+            );
         CheckLines(coachs.SetUpBasics, $"{path}.setUpBasics", errors);
         for (var i = 0; i < coachs.Bag.Count; i++)
         {
@@ -82,24 +113,35 @@ public static class StudentFileRules
             errors.RequirePast(coachs.Bag[i].MeasuredOn, today, $"{path}.bag[{i}].measuredOn");
         }
 
-        for (var i = 0; i < coachs.WedgeGrid.Count; i++) CheckCarry(coachs.WedgeGrid[i].Carry, $"{path}.wedgeGrid[{i}].carry", errors);
+        for (var i = 0; i < coachs.WedgeGrid.Count; i++)
+            CheckCarry(coachs.WedgeGrid[i].Carry, $"{path}.wedgeGrid[{i}].carry", errors);
 
         errors.RequireAtMost(coachs.PainfulParts.Count, MostEntries, $"{path}.painfulParts");
         for (var i = 0; i < coachs.PainfulParts.Count; i++)
         {
             var (part, at) = (coachs.PainfulParts[i], $"{path}.painfulParts[{i}]");
-            errors.RequireSide(part.Part, part.Side, $"{at}.side")
+            errors
+                .RequireSide(part.Part, part.Side, $"{at}.side")
                 .RequirePast(part.Since, today, $"{at}.since")
                 .RequirePast(part.ClearedOn, today, $"{at}.clearedOn")
-                .Require(part.ClearedOn is null == string.IsNullOrWhiteSpace(part.ClearedBy), $"{at}.clearedBy", "Say both who cleared it and when, or neither.")
+                .Require(
+                    part.ClearedOn is null == string.IsNullOrWhiteSpace(part.ClearedBy),
+                    $"{at}.clearedBy",
+                    "Say both who cleared it and when, or neither."
+                )
                 .AllowText(part.ClearedBy, $"{at}.clearedBy", LongestLine)
-                .Require(part.ClearedOn is not { } cleared || cleared >= part.Since, $"{at}.clearedOn", "It cannot be cleared before it began.")
+                .Require(
+                    part.ClearedOn is not { } cleared || cleared >= part.Since,
+                    $"{at}.clearedOn",
+                    "It cannot be cleared before it began."
+                )
                 .AllowText(part.Note, $"{at}.note", LongestNote);
         }
 
         if (coachs.Guardian is { } guardian)
         {
-            errors.RequireText(guardian.Name, $"{path}.guardian.name", LongestLine)
+            errors
+                .RequireText(guardian.Name, $"{path}.guardian.name", LongestLine)
                 .AllowText(guardian.Contact, $"{path}.guardian.contact", LongestLine)
                 .RequirePast(guardian.ConsentedOn, today, $"{path}.guardian.consentedOn");
         }
@@ -108,11 +150,19 @@ public static class StudentFileRules
     private static void CheckLines(IReadOnlyList<string> lines, string path, FieldErrors errors)
     {
         errors.RequireAtMost(lines.Count, MostSteps, path);
-        for (var i = 0; i < lines.Count; i++) errors.RequireText(lines[i], $"{path}[{i}]", LongestLine);
+        for (var i = 0; i < lines.Count; i++)
+            errors.RequireText(lines[i], $"{path}[{i}]", LongestLine);
     }
 
     private static void CheckCarry(MarkedLength? carry, string path, FieldErrors errors) =>
         errors.Require(
-            carry is null || (carry.Unit is LengthUnit.Yards or LengthUnit.Metres && carry.Value is > 0 and <= LongestCarryYards && carry.ToLength() <= Length.FromYards(LongestCarryYards)),
-            path, $"A carry lies above 0 and up to {LongestCarryYards} yards, in yards or metres.");
+            carry is null
+                || (
+                    carry.Unit is LengthUnit.Yards or LengthUnit.Metres
+                    && carry.Value is > 0 and <= LongestCarryYards
+                    && carry.ToLength() <= Length.FromYards(LongestCarryYards)
+                ),
+            path,
+            $"A carry lies above 0 and up to {LongestCarryYards} yards, in yards or metres."
+        );
 }

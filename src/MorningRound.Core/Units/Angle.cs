@@ -11,7 +11,9 @@ public readonly record struct Angle
     /// <summary>The angle in radians.</summary>
     public double Radians => Degrees * Math.PI / 180;
 
-    /// <summary>An angle in degrees, not wrapped. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.</summary>
+    /// <summary>
+    /// An angle in degrees, not wrapped. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.
+    /// </summary>
     public static Angle FromDegrees(double degrees) => new(Finite.Checked(degrees));
 
     /// <summary>

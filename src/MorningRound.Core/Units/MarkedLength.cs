@@ -34,20 +34,22 @@ public sealed record MarkedLength(double Value, LengthUnit Unit)
 public static class LengthUnits
 {
     /// <summary>So many of the unit as a length.</summary>
-    public static Length Times(this LengthUnit unit, double number) => unit switch
-    {
-        LengthUnit.Yards => Length.FromYards(number),
-        LengthUnit.Metres => Length.FromMetres(number),
-        LengthUnit.Feet => Length.FromFeet(number),
-        _ => Length.FromInches(number),
-    };
+    public static Length Times(this LengthUnit unit, double number) =>
+        unit switch
+        {
+            LengthUnit.Yards => Length.FromYards(number),
+            LengthUnit.Metres => Length.FromMetres(number),
+            LengthUnit.Feet => Length.FromFeet(number),
+            _ => Length.FromInches(number),
+        };
 
     /// <summary>The unit's sign: yd, m, ft, in.</summary>
-    public static string Sign(this LengthUnit unit) => unit switch
-    {
-        LengthUnit.Yards => "yd",
-        LengthUnit.Metres => "m",
-        LengthUnit.Feet => "ft",
-        _ => "in",
-    };
+    public static string Sign(this LengthUnit unit) =>
+        unit switch
+        {
+            LengthUnit.Yards => "yd",
+            LengthUnit.Metres => "m",
+            LengthUnit.Feet => "ft",
+            _ => "in",
+        };
 }

@@ -14,9 +14,13 @@ public readonly record struct Speed
     /// <summary>The speed in miles per hour.</summary>
     public double MilesPerHour => MetresPerSecond / MetresPerSecondPerMph;
 
-    /// <summary>A speed in metres per second. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.</summary>
+    /// <summary>
+    /// A speed in metres per second. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.
+    /// </summary>
     public static Speed FromMetresPerSecond(double metresPerSecond) => new(Finite.Checked(metresPerSecond));
 
-    /// <summary>A speed in miles per hour. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.</summary>
+    /// <summary>
+    /// A speed in miles per hour. Throws <see cref="ArgumentOutOfRangeException"/> unless the number is finite.
+    /// </summary>
     public static Speed FromMilesPerHour(double milesPerHour) => new(Finite.Checked(milesPerHour) * MetresPerSecondPerMph);
 }

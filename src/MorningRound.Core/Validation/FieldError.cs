@@ -3,7 +3,9 @@ using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Validation;
 
-/// <summary>One thing wrong with something a person wrote: where, as a path such as <c>segments[2].minutes</c>, and what.</summary>
+/// <summary>
+/// One thing wrong with something a person wrote: where, as a path such as <c>segments[2].minutes</c>, and what.
+/// </summary>
 public sealed record FieldError(string Path, string Message);
 
 /// <summary>Collects field errors while a text is checked from top to bottom.</summary>
@@ -17,7 +19,8 @@ public sealed class FieldErrors
     /// <summary>Notes an error at the path when the condition does not hold.</summary>
     public FieldErrors Require(bool holds, string path, string message)
     {
-        if (!holds) _found.Add(new FieldError(path, message));
+        if (!holds)
+            _found.Add(new FieldError(path, message));
         return this;
     }
 

@@ -97,11 +97,16 @@ public sealed record AssignedSession
     /// <summary>Where the session stands on a day. A session set for a day can still be done later; then it is done.</summary>
     public SessionStatus StatusOn(DateOnly today)
     {
-        if (Excuse is null && EndedByPain) return SessionStatus.EndedByPain;
-        if (Excuse is not null || (HasLog && Completion.Fraction is null)) return SessionStatus.Excused;
-        if (HasLog && !IsFinished && today <= Due) return SessionStatus.UnderWay;
-        if (Completion.IsWhole) return SessionStatus.Done;
-        if (Completion.DoneMinutes > 0) return IsTrimmed && IsFinished ? SessionStatus.Trimmed : SessionStatus.PartDone;
+        if (Excuse is null && EndedByPain)
+            return SessionStatus.EndedByPain;
+        if (Excuse is not null || (HasLog && Completion.Fraction is null))
+            return SessionStatus.Excused;
+        if (HasLog && !IsFinished && today <= Due)
+            return SessionStatus.UnderWay;
+        if (Completion.IsWhole)
+            return SessionStatus.Done;
+        if (Completion.DoneMinutes > 0)
+            return IsTrimmed && IsFinished ? SessionStatus.Trimmed : SessionStatus.PartDone;
         return today > Due || IsFinished ? SessionStatus.Missed : SessionStatus.Open;
     }
 }

@@ -9,7 +9,9 @@ namespace MorningRound.Core.Wording;
 public sealed record Sentence(string Id, string English)
 {
     /// <summary>The sentence about something in particular.</summary>
-    /// <param name="arguments">Numbers, texts, words of golf (clubs, places, parts that hurt), lists of them, or other messages.</param>
+    /// <param name="arguments">
+    /// Numbers, texts, words of golf (clubs, places, parts that hurt), lists of them, or other messages.
+    /// </param>
     public Message Of(params IReadOnlyList<object> arguments) => new(this, arguments);
 }
 
@@ -45,8 +47,14 @@ public sealed class Message(Sentence sentence, IReadOnlyList<object> arguments) 
     /// <summary>Whether it is a sentence of its own and not a part of one.</summary>
     private bool IsWhole => sentence.English.EndsWith('.');
 
-    private string Fill(IReadOnlyDictionary<string, string>? sentences) => string.Format(
-        System.Globalization.CultureInfo.InvariantCulture,
-        sentences is null ? sentence.English : sentences[Id],
-        [.. Arguments.Select(a => a is Message part ? (part.IsWhole ? part.In(sentences) : part.Fill(sentences)) : Words.Of(a))]);
+    private string Fill(IReadOnlyDictionary<string, string>? sentences) =>
+        string.Format(
+            System.Globalization.CultureInfo.InvariantCulture,
+            sentences is null ? sentence.English : sentences[Id],
+            [
+                .. Arguments.Select(a =>
+                    a is Message part ? (part.IsWhole ? part.In(sentences) : part.Fill(sentences)) : Words.Of(a)
+                ),
+            ]
+        );
 }

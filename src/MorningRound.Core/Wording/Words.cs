@@ -7,19 +7,24 @@ namespace MorningRound.Core.Wording;
 /// <summary>The words of golf as arguments of a sentence, in English.</summary>
 internal static class Words
 {
-    /// <summary>An argument as it is put into a sentence: a number stays one, so that the sentence can say how many digits it shows.</summary>
-    public static object Of(object argument) => argument switch
-    {
-        string or int or double => argument,
-        Club club => club.InWords(),
-        HurtPart hurt => BodyParts.InWords(hurt.Part, hurt.Side),
-        PlaceKind place => Spaced(place.ToString()),
-        Enum named => Spaced(named.ToString()),
-        IEnumerable list => string.Join(" and ", list.Cast<object>().Select(Of)),
-        _ => argument.ToString() ?? "",
-    };
+    /// <summary>
+    /// An argument as it is put into a sentence: a number stays one, so that the sentence can say how many digits it shows.
+    /// </summary>
+    public static object Of(object argument) =>
+        argument switch
+        {
+            string or int or double => argument,
+            Club club => club.InWords(),
+            HurtPart hurt => BodyParts.InWords(hurt.Part, hurt.Side),
+            PlaceKind place => Spaced(place.ToString()),
+            Enum named => Spaced(named.ToString()),
+            IEnumerable list => string.Join(" and ", list.Cast<object>().Select(Of)),
+            _ => argument.ToString() ?? "",
+        };
 
     /// <summary>A name as words: "PuttingGreen" is "putting green".</summary>
     private static string Spaced(string name) =>
-        string.Concat(name.Select((c, i) => char.IsUpper(c) && i > 0 ? $" {char.ToLowerInvariant(c)}" : char.ToLowerInvariant(c).ToString()));
+        string.Concat(
+            name.Select((c, i) => char.IsUpper(c) && i > 0 ? $" {char.ToLowerInvariant(c)}" : char.ToLowerInvariant(c).ToString())
+        );
 }

@@ -20,7 +20,15 @@ public sealed record DemoSignIn([property: JsonRequired] DemoPerson As);
 public sealed record SignInView(PersonView? Person, DemoView? Demo, DateTimeOffset Now);
 
 public sealed record PersonView(
-    Guid AccountId, string Name, AcademyRole Role, Guid? StudentId, string AcademyName, string TimeZone, DateOnly Today, string Week);
+    Guid AccountId,
+    string Name,
+    AcademyRole Role,
+    Guid? StudentId,
+    string AcademyName,
+    string TimeZone,
+    DateOnly Today,
+    string Week
+);
 
 /// <summary>The demo and its age.</summary>
 /// <param name="MadeFor">The day its history leads up to.</param>

@@ -18,40 +18,76 @@ public static class AccountEndpoints
         accounts.MapPost("/sign-in", SignInAsync).AllowAnonymous();
         accounts.MapPost("/sign-out", SignOutAsync);
         accounts.MapPost("/demo-sign-in", DemoSignInAsync).AllowAnonymous();
-        accounts.MapPost("/coach-invitations", (Caller caller, InvitationService service, CancellationToken cancel) =>
-            service.InviteAsync(caller.AcademyId, AcademyRole.Coach, null, cancel)).RequireAuthorization(Policies.Owner);
-        accounts.MapGet("/invitations/{token}", (string token, InvitationService service, CancellationToken cancel) =>
-            service.ShowAsync(token, cancel)).AllowAnonymous();
+        accounts
+            .MapPost(
+                "/coach-invitations",
+                (Caller caller, InvitationService service, CancellationToken cancel) =>
+                    service.InviteAsync(caller.AcademyId, AcademyRole.Coach, null, cancel)
+            )
+            .RequireAuthorization(Policies.Owner);
+        accounts
+            .MapGet(
+                "/invitations/{token}",
+                (string token, InvitationService service, CancellationToken cancel) => service.ShowAsync(token, cancel)
+            )
+            .AllowAnonymous();
         accounts.MapPost("/invitations/{token}/accept", AcceptAsync).AllowAnonymous();
     }
 
     private static async Task<SignInView> SessionAsync(
-        HttpContext context, SignInManager<Account> signIn, MorningRoundDb db, [FromServices] IDemo? demo, DomainClock clock, CancellationToken cancel)
+        HttpContext context,
+        SignInManager<Account> signIn,
+        MorningRoundDb db,
+        [FromServices] IDemo? demo,
+        DomainClock clock,
+        CancellationToken cancel
+    )
     {
         var account = signIn.IsSignedIn(context.User) ? await signIn.UserManager.GetUserAsync(context.User) : null;
         return await ViewAsync(account, db, demo, clock, cancel);
     }
 
     private static async Task<SignInView> ViewAsync(
-        Account? account, MorningRoundDb db, IDemo? demo, DomainClock clock, CancellationToken cancel)
+        Account? account,
+        MorningRoundDb db,
+        IDemo? demo,
+        DomainClock clock,
+        CancellationToken cancel
+    )
     {
         var demoView = demo is null ? null : await demo.ViewAsync(cancel);
-        if (account is null) return new SignInView(null, demoView, clock.GetUtcNow());
+        if (account is null)
+            return new SignInView(null, demoView, clock.GetUtcNow());
         var academy = await db.Academies.AsNoTracking().SingleAsync(a => a.Id == account.AcademyId, cancel);
         var person = new PersonView(
-            account.Id, account.Name, account.Role, account.StudentId, academy.Name, academy.TimeZone, clock.Today(academy.TimeZone),
-            IsoWeek.Of(clock.Today(academy.TimeZone)).ToString());
+            account.Id,
+            account.Name,
+            account.Role,
+            account.StudentId,
+            academy.Name,
+            academy.TimeZone,
+            clock.Today(academy.TimeZone),
+            IsoWeek.Of(clock.Today(academy.TimeZone)).ToString()
+        );
         return new SignInView(person, academy.DemoDay is null ? null : demoView, clock.GetUtcNow());
     }
 
     private static async Task<SignInView> SignInAsync(
-        Credentials credentials, SignInManager<Account> signIn, MorningRoundDb db, [FromServices] IDemo? demo, DomainClock clock, CancellationToken cancel)
+        Credentials credentials,
+        SignInManager<Account> signIn,
+        MorningRoundDb db,
+        [FromServices] IDemo? demo,
+        DomainClock clock,
+        CancellationToken cancel
+    )
     {
         var account = await signIn.UserManager.FindByEmailAsync(credentials.Email);
         var wrong = ApiProblemException.SignedOut("E-mail address or password is not right.");
-        if (account?.PasswordHash is null) throw wrong;
+        if (account?.PasswordHash is null)
+            throw wrong;
         var result = await signIn.PasswordSignInAsync(account, credentials.Password, isPersistent: true, lockoutOnFailure: true);
-        if (result.IsLockedOut) throw ApiProblemException.Locked("Too many tries. Please wait a quarter of an hour, then try again.");
+        if (result.IsLockedOut)
+            throw ApiProblemException.Locked("Too many tries. Please wait a quarter of an hour, then try again.");
         return result.Succeeded ? await ViewAsync(account, db, demo, clock, cancel) : throw wrong;
     }
 
@@ -62,16 +98,31 @@ public static class AccountEndpoints
     }
 
     private static async Task<SignInView> DemoSignInAsync(
-        DemoSignIn request, SignInManager<Account> signIn, MorningRoundDb db, [FromServices] IDemo? demo, DomainClock clock, CancellationToken cancel)
+        DemoSignIn request,
+        SignInManager<Account> signIn,
+        MorningRoundDb db,
+        [FromServices] IDemo? demo,
+        DomainClock clock,
+        CancellationToken cancel
+    )
     {
-        var account = (demo is null ? null : await demo.AccountAsync(request.As, cancel)) ?? throw ApiProblemException.NotFound("demo here");
+        var account =
+            (demo is null ? null : await demo.AccountAsync(request.As, cancel))
+            ?? throw ApiProblemException.NotFound("demo here");
         await signIn.SignInAsync(account, isPersistent: true);
         return await ViewAsync(account, db, demo, clock, cancel);
     }
 
     private static async Task<SignInView> AcceptAsync(
-        string token, Acceptance acceptance, InvitationService service, SignInManager<Account> signIn, MorningRoundDb db, [FromServices] IDemo? demo,
-        DomainClock clock, CancellationToken cancel)
+        string token,
+        Acceptance acceptance,
+        InvitationService service,
+        SignInManager<Account> signIn,
+        MorningRoundDb db,
+        [FromServices] IDemo? demo,
+        DomainClock clock,
+        CancellationToken cancel
+    )
     {
         var account = await service.AcceptAsync(token, acceptance, cancel);
         await signIn.SignInAsync(account, isPersistent: true);

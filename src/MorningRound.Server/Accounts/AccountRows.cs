@@ -40,7 +40,11 @@ internal sealed class InvitationMappings : IEntityTypeConfiguration<Invitation>,
     public void Configure(EntityTypeBuilder<SignIn> builder)
     {
         builder.ToTable("sign_ins");
-        builder.HasOne<Account>().WithMany().HasForeignKey(s => s.AccountId).OnDelete(DeleteBehavior.Cascade)
+        builder
+            .HasOne<Account>()
+            .WithMany()
+            .HasForeignKey(s => s.AccountId)
+            .OnDelete(DeleteBehavior.Cascade)
             .HasAnnotation(MorningRoundDb.GoesWithParent, true);
     }
 

@@ -11,11 +11,14 @@ namespace MorningRound.Server.Accounts;
 
 public static class AccountServices
 {
-    /// <summary>Identity with cookies, the policies by role, and keys that live in the database so that copies can share them.</summary>
+    /// <summary>
+    /// Identity with cookies, the policies by role, and keys that live in the database so that copies can share them.
+    /// </summary>
     public static IServiceCollection AddAccounts(this IServiceCollection services)
     {
         services.AddDataProtection().SetApplicationName("MorningRound").PersistKeysToDbContext<MorningRoundDb>();
-        services.AddIdentityCore<Account>(options =>
+        services
+            .AddIdentityCore<Account>(options =>
             {
                 options.User.RequireUniqueEmail = true;
                 // Length is what makes a password hard to guess; rules about signs only make it hard to type.
@@ -34,27 +37,33 @@ public static class AccountServices
             .AddEntityFrameworkStores<MorningRoundDb>()
             .AddSignInManager()
             .AddClaimsPrincipalFactory<CallerClaims>();
-        services.AddAuthentication(IdentityConstants.ApplicationScheme).AddIdentityCookies(cookies =>
-            cookies.ApplicationCookie!.Configure(options =>
-            {
-                options.Cookie.Name = "morning-round";
-                options.Cookie.HttpOnly = true;
-                options.Cookie.SameSite = SameSiteMode.Lax;
-                options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
-                options.ExpireTimeSpan = TimeSpan.FromDays(30);
-                options.SlidingExpiration = true;
-                // This is an API: it says so instead of sending the browser to a page.
-                options.Events.OnSigningIn = SignInRegister.BeginAsync;
-                options.Events.OnValidatePrincipal = SignInRegister.ValidateAsync;
-                options.Events.OnSigningOut = SignInRegister.EndAsync;
-                options.Events.OnRedirectToLogin = context => Answer(context.Response, StatusCodes.Status401Unauthorized);
-                options.Events.OnRedirectToAccessDenied = context => Answer(context.Response, StatusCodes.Status403Forbidden);
-            }));
-        services.AddAuthorizationBuilder()
+        services
+            .AddAuthentication(IdentityConstants.ApplicationScheme)
+            .AddIdentityCookies(cookies =>
+                cookies.ApplicationCookie!.Configure(options =>
+                {
+                    options.Cookie.Name = "morning-round";
+                    options.Cookie.HttpOnly = true;
+                    options.Cookie.SameSite = SameSiteMode.Lax;
+                    options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+                    options.ExpireTimeSpan = TimeSpan.FromDays(30);
+                    options.SlidingExpiration = true;
+                    // This is an API: it says so instead of sending the browser to a page.
+                    options.Events.OnSigningIn = SignInRegister.BeginAsync;
+                    options.Events.OnValidatePrincipal = SignInRegister.ValidateAsync;
+                    options.Events.OnSigningOut = SignInRegister.EndAsync;
+                    options.Events.OnRedirectToLogin = context => Answer(context.Response, StatusCodes.Status401Unauthorized);
+                    options.Events.OnRedirectToAccessDenied = context => Answer(context.Response, StatusCodes.Status403Forbidden);
+                })
+            );
+        services
+            .AddAuthorizationBuilder()
             .SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build())
             .AddPolicy(Policies.Owner, policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Owner)))
-            .AddPolicy(Policies.Coach, policy => policy.RequireClaim(
-                Caller.RoleClaim, nameof(AcademyRole.Owner), nameof(AcademyRole.Coach)))
+            .AddPolicy(
+                Policies.Coach,
+                policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Owner), nameof(AcademyRole.Coach))
+            )
             .AddPolicy(Policies.Student, policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Student)));
         return services.AddScoped<InvitationService>();
     }
@@ -75,7 +84,8 @@ public static class AccountServices
             identity.AddClaim(new Claim(Caller.AcademyClaim, user.AcademyId.ToString()));
             identity.AddClaim(new Claim(Caller.RoleClaim, user.Role.ToString()));
             identity.AddClaim(new Claim(Caller.TimeZoneClaim, timeZone));
-            if (user.StudentId is { } student) identity.AddClaim(new Claim(Caller.StudentClaim, student.ToString()));
+            if (user.StudentId is { } student)
+                identity.AddClaim(new Claim(Caller.StudentClaim, student.ToString()));
             return identity;
         }
     }

@@ -14,22 +14,28 @@ public sealed record Caller(Guid AcademyId, AcademyRole Role, Guid? StudentId, s
 
     public bool IsCoach => Role is AcademyRole.Owner or AcademyRole.Coach;
 
-    /// <summary>Reads the caller for minimal APIs' parameter binding. The fallback policy has already required a sign-in.</summary>
+    /// <summary>
+    /// Reads the caller for minimal APIs' parameter binding. The fallback policy has already required a sign-in.
+    /// </summary>
     public static ValueTask<Caller> BindAsync(HttpContext context)
     {
         var user = context.User;
-        return ValueTask.FromResult(new Caller(
-            Guid.Parse(user.FindFirstValue(AcademyClaim)!),
-            Enum.Parse<AcademyRole>(user.FindFirstValue(RoleClaim)!),
-            user.FindFirstValue(StudentClaim) is { } student ? Guid.Parse(student) : null,
-            user.FindFirstValue(TimeZoneClaim)!,
-            Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!)));
+        return ValueTask.FromResult(
+            new Caller(
+                Guid.Parse(user.FindFirstValue(AcademyClaim)!),
+                Enum.Parse<AcademyRole>(user.FindFirstValue(RoleClaim)!),
+                user.FindFirstValue(StudentClaim) is { } student ? Guid.Parse(student) : null,
+                user.FindFirstValue(TimeZoneClaim)!,
+                Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!)
+            )
+        );
     }
 
     /// <summary>Stops a student who asks for somebody else's things. The answer does not say whether they exist.</summary>
     public void EnsureCanAccess(Guid studentId, string what)
     {
-        if (!IsCoach && studentId != StudentId) throw ApiProblemException.NotFound(what);
+        if (!IsCoach && studentId != StudentId)
+            throw ApiProblemException.NotFound(what);
     }
 }
 

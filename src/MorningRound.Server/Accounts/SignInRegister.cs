@@ -22,7 +22,8 @@ internal static class SignInRegister
         var db = services.GetRequiredService<MorningRoundDb>();
         var identity = (ClaimsIdentity)context.Principal!.Identity!;
         // A renewed cookie is still the same sign-in.
-        if (identity.HasClaim(c => c.Type == SignInClaim)) return;
+        if (identity.HasClaim(c => c.Type == SignInClaim))
+            return;
         var signIn = new SignIn
         {
             Id = Guid.CreateVersion7(),
@@ -38,25 +39,35 @@ internal static class SignInRegister
     {
         var services = context.HttpContext.RequestServices;
         var options = services.GetRequiredService<IOptions<IdentityOptions>>().Value;
-        // Who types a wrong password six times must not throw the owner of the account out; only a lock set on purpose lasts longer.
+        // Who types a wrong password six times must not throw the owner of the account out; only a lock set on purpose lasts
+        // longer.
         var lockedUntil = services.GetRequiredService<TimeProvider>().GetUtcNow() + options.Lockout.DefaultLockoutTimeSpan;
         var stamp = context.Principal!.FindFirstValue(options.ClaimsIdentity.SecurityStampClaimType);
         var db = services.GetRequiredService<MorningRoundDb>();
-        var stands = Guid.TryParse(context.Principal!.FindFirstValue(SignInClaim), out var id) && await db.SignIns
-            .Where(s => s.Id == id && s.EndedAt == null)
-            .Join(db.Users, s => s.AccountId, a => a.Id, (s, a) => a)
-            .AnyAsync(a => a.SecurityStamp == stamp && (a.LockoutEnd == null || a.LockoutEnd <= lockedUntil), context.HttpContext.RequestAborted);
-        if (stands) return;
+        var stands =
+            Guid.TryParse(context.Principal!.FindFirstValue(SignInClaim), out var id)
+            && await db
+                .SignIns.Where(s => s.Id == id && s.EndedAt == null)
+                .Join(db.Users, s => s.AccountId, a => a.Id, (s, a) => a)
+                .AnyAsync(
+                    a => a.SecurityStamp == stamp && (a.LockoutEnd == null || a.LockoutEnd <= lockedUntil),
+                    context.HttpContext.RequestAborted
+                );
+        if (stands)
+            return;
         context.RejectPrincipal();
         await context.HttpContext.SignOutAsync(IdentityConstants.ApplicationScheme);
     }
 
     public static async Task EndAsync(CookieSigningOutContext context)
     {
-        if (!Guid.TryParse(context.HttpContext.User.FindFirstValue(SignInClaim), out var id)) return;
+        if (!Guid.TryParse(context.HttpContext.User.FindFirstValue(SignInClaim), out var id))
+            return;
         var services = context.HttpContext.RequestServices;
         var now = services.GetRequiredService<TimeProvider>().GetUtcNow();
-        await services.GetRequiredService<MorningRoundDb>().SignIns.Where(s => s.Id == id && s.EndedAt == null)
+        await services
+            .GetRequiredService<MorningRoundDb>()
+            .SignIns.Where(s => s.Id == id && s.EndedAt == null)
             .ExecuteUpdateAsync(set => set.SetProperty(s => s.EndedAt, now), context.HttpContext.RequestAborted);
     }
 }

@@ -11,15 +11,41 @@ namespace MorningRound.Server.Drills;
 
 /// <summary>A drill on the shelf at a glance.</summary>
 public sealed record DrillSummary(
-    Guid Id, int Version, string Name, string Purpose, Area Area, string Skill, IReadOnlyList<Phase> Phases, IReadOnlyList<Intent> Intents,
-    IReadOnlyList<PlaceKind> Places, int UsualMinutes, int UsualBalls, string Scoring, string Protocol, int Steps)
+    Guid Id,
+    int Version,
+    string Name,
+    string Purpose,
+    Area Area,
+    string Skill,
+    IReadOnlyList<Phase> Phases,
+    IReadOnlyList<Intent> Intents,
+    IReadOnlyList<PlaceKind> Places,
+    int UsualMinutes,
+    int UsualBalls,
+    string Scoring,
+    string Protocol,
+    int Steps
+)
 {
     public static DrillSummary Of(DrillRow row, string kind)
     {
         var drill = row.Document;
         return new DrillSummary(
-            row.Id, row.Version, drill.Name, drill.Purpose, drill.Area, drill.Skill, drill.Phases, drill.Intents, drill.Places,
-            drill.UsualMinutes, drill.UsualBalls, drill.Protocol.Title, kind, drill.Ladder.Count);
+            row.Id,
+            row.Version,
+            drill.Name,
+            drill.Purpose,
+            drill.Area,
+            drill.Skill,
+            drill.Phases,
+            drill.Intents,
+            drill.Places,
+            drill.UsualMinutes,
+            drill.UsualBalls,
+            drill.Protocol.Title,
+            kind,
+            drill.Ladder.Count
+        );
     }
 }
 
@@ -32,15 +58,30 @@ public sealed record DrillView(Guid Id, int Version, DateTimeOffset UpdatedAt, D
 /// <param name="Measures">The parts of its result, in the order in which they decide.</param>
 /// <param name="OwnRung">Which step of its ladder it stands on; none without a ladder.</param>
 /// <param name="RoomInGate">Room on each side of the ball in its gate, in millimetres; none without a gate.</param>
-/// <param name="SuggestedLadder">A ladder made from the protocol's natural scale; empty where it has none, or while the parameters are wrong.</param>
+/// <param name="SuggestedLadder">
+/// A ladder made from the protocol's natural scale; empty where it has none, or while the parameters are wrong.
+/// </param>
 /// <param name="Beginning">What a segment starts as that is to be done with it.</param>
 public sealed record DrillAnalysis(
-    string Scoring, int? PlannedAttempts, IReadOnlyList<MeasureKind> Measures, int? OwnRung, double? RoomInGate, IReadOnlyList<Rung> SuggestedLadder,
-    SegmentBeginning Beginning)
+    string Scoring,
+    int? PlannedAttempts,
+    IReadOnlyList<MeasureKind> Measures,
+    int? OwnRung,
+    double? RoomInGate,
+    IReadOnlyList<Rung> SuggestedLadder,
+    SegmentBeginning Beginning
+)
 {
-    public static DrillAnalysis Of(Drill drill) => new(
-        drill.Protocol.Title, drill.Protocol.PlannedAttempts, drill.Protocol.MeasureKinds, drill.OwnRung(), drill.RoomInGate(),
-        drill.Protocol.Check("protocol").Count == 0 ? drill.SuggestedLadder() : [], SegmentBeginning.Of(drill));
+    public static DrillAnalysis Of(Drill drill) =>
+        new(
+            drill.Protocol.Title,
+            drill.Protocol.PlannedAttempts,
+            drill.Protocol.MeasureKinds,
+            drill.OwnRung(),
+            drill.RoomInGate(),
+            drill.Protocol.Check("protocol").Count == 0 ? drill.SuggestedLadder() : [],
+            SegmentBeginning.Of(drill)
+        );
 }
 
 /// <summary>A drill to try out, on a step of its ladder, with a student's own numbers if one is named.</summary>

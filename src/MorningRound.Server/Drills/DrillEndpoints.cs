@@ -19,60 +19,113 @@ public static class DrillEndpoints
         var drills = api.MapGroup("/drills").WithTags("Drills").RequireAuthorization(Policies.Coach);
         drills.MapGet("/", FindAsync);
         drills.MapGet("/protocols", () => Protocols.All);
-        drills.MapPost("/check", (DrillTrial trial, Caller caller, DrillService service, CancellationToken cancel) => service.CheckAsync(caller, trial, cancel));
+        drills.MapPost(
+            "/check",
+            (DrillTrial trial, Caller caller, DrillService service, CancellationToken cancel) =>
+                service.CheckAsync(caller, trial, cancel)
+        );
         drills.MapPost("/score", Score);
-        drills.MapGet("/file", (Caller caller, DrillService service, CancellationToken cancel) => service.ExportAsync(caller, cancel));
-        drills.MapPost("/file", (DrillFile file, Caller caller, DrillService service, CancellationToken cancel) => service.ImportAsync(caller, file, cancel));
-        drills.MapGet("/{id:guid}", (Guid id, Caller caller, DrillService service, CancellationToken cancel) =>
-            service.GetAsync(caller, id, cancel));
-        drills.MapPut("/{id:guid}", (
-                Guid id, Drill drill, RowVersion expected, Caller caller, DrillService service, CancellationToken cancel) =>
-            service.SaveAsync(caller, id, drill, expected, cancel));
-        drills.MapDelete("/{id:guid}", async (Guid id, RowVersion expected, Caller caller, DrillService service, CancellationToken cancel) =>
-        {
-            await service.RemoveAsync(caller, id, expected, cancel);
-            return TypedResults.NoContent();
-        });
+        drills.MapGet(
+            "/file",
+            (Caller caller, DrillService service, CancellationToken cancel) => service.ExportAsync(caller, cancel)
+        );
+        drills.MapPost(
+            "/file",
+            (DrillFile file, Caller caller, DrillService service, CancellationToken cancel) =>
+                service.ImportAsync(caller, file, cancel)
+        );
+        drills.MapGet(
+            "/{id:guid}",
+            (Guid id, Caller caller, DrillService service, CancellationToken cancel) => service.GetAsync(caller, id, cancel)
+        );
+        drills.MapPut(
+            "/{id:guid}",
+            (Guid id, Drill drill, RowVersion expected, Caller caller, DrillService service, CancellationToken cancel) =>
+                service.SaveAsync(caller, id, drill, expected, cancel)
+        );
+        drills.MapDelete(
+            "/{id:guid}",
+            async (Guid id, RowVersion expected, Caller caller, DrillService service, CancellationToken cancel) =>
+            {
+                await service.RemoveAsync(caller, id, expected, cancel);
+                return TypedResults.NoContent();
+            }
+        );
         // The student's warm-up asks too.
         api.MapGroup("/drills").WithTags("Drills").MapPost("/aim-check", AimChecked);
     }
 
-    /// <summary>The shelf, as far as it fits what is asked. Names at hand are parted by commas; an empty list is nothing at hand.</summary>
+    /// <summary>
+    /// The shelf, as far as it fits what is asked. Names at hand are parted by commas; an empty list is nothing at hand.
+    /// </summary>
     private static Task<IReadOnlyList<DrillSummary>> FindAsync(
-        Caller caller, DrillService service, CancellationToken cancel, string text = "", string? area = null, string? intent = null, string? phase = null,
-        string? place = null, int? minutes = null, string? protocol = null, string? atHand = null) =>
-        service.FindAsync(caller, new DrillSearch
-        {
-            Text = text.Length <= DrillRules.LongestName ? text : throw ApiProblemException.Invalid("text", $"At most {DrillRules.LongestName} characters, please."),
-            Area = QueryValues.Named<Area>(area, "area"),
-            Intent = QueryValues.Named<Intent>(intent, "intent"),
-            Phase = QueryValues.Named<Phase>(phase, "phase"),
-            Place = QueryValues.Named<PlaceKind>(place, "place"),
-            Minutes = minutes,
-            Protocol = protocol,
-            AtHand = atHand is null ? null : EquipmentIn(atHand),
-        }, cancel);
+        Caller caller,
+        DrillService service,
+        CancellationToken cancel,
+        string text = "",
+        string? area = null,
+        string? intent = null,
+        string? phase = null,
+        string? place = null,
+        int? minutes = null,
+        string? protocol = null,
+        string? atHand = null
+    ) =>
+        service.FindAsync(
+            caller,
+            new DrillSearch
+            {
+                Text =
+                    text.Length <= DrillRules.LongestName
+                        ? text
+                        : throw ApiProblemException.Invalid("text", $"At most {DrillRules.LongestName} characters, please."),
+                Area = QueryValues.Named<Area>(area, "area"),
+                Intent = QueryValues.Named<Intent>(intent, "intent"),
+                Phase = QueryValues.Named<Phase>(phase, "phase"),
+                Place = QueryValues.Named<PlaceKind>(place, "place"),
+                Minutes = minutes,
+                Protocol = protocol,
+                AtHand = atHand is null ? null : EquipmentIn(atHand),
+            },
+            cancel
+        );
 
     private static List<Equipment> EquipmentIn(string names) =>
-        [.. names.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Select(name => QueryValues.Named<Equipment>(name, "atHand")!.Value)];
+        [
+            .. names
+                .Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+                .Select(name => QueryValues.Named<Equipment>(name, "atHand")!.Value),
+        ];
 
     private static ProtocolResult Score(ScoreInput input)
     {
-        var errors = new FieldErrors().RequireAtMost(input.Inputs.Count, ScoreInput.MostInputs, "inputs").Include(input.Protocol.Check("protocol"));
-        if (errors.Found.Count == 0 && input.Protocol.WhatIsMissing() is { } missing) errors.Require(false, "protocol", missing);
-        if (errors.Found.Count > 0) throw ApiProblemException.Invalid(errors.Found);
+        var errors = new FieldErrors()
+            .RequireAtMost(input.Inputs.Count, ScoreInput.MostInputs, "inputs")
+            .Include(input.Protocol.Check("protocol"));
+        if (errors.Found.Count == 0 && input.Protocol.WhatIsMissing() is { } missing)
+            errors.Require(false, "protocol", missing);
+        if (errors.Found.Count > 0)
+            throw ApiProblemException.Invalid(errors.Found);
         return input.Protocol.Score(input.Inputs, input.Seed);
     }
 
     private static AimCheckView AimChecked(AimCheckInput input)
     {
         var errors = new FieldErrors()
-            .Require(input.Offsets.Count is >= AimCheck.FewestBalls and <= MostBallsInAimCheck, "offsets", $"Between {AimCheck.FewestBalls} and {MostBallsInAimCheck} balls, please.")
+            .Require(
+                input.Offsets.Count is >= AimCheck.FewestBalls and <= MostBallsInAimCheck,
+                "offsets",
+                $"Between {AimCheck.FewestBalls} and {MostBallsInAimCheck} balls, please."
+            )
             .Require(input.Offsets.All(o => Math.Abs(o) <= 200), "offsets", "An offset lies within 200 to either side.")
             .Require(input.Distance is > 0 and <= 400, "distance", "A distance lies above 0 and up to 400.")
             .Require(input.Unit is LengthUnit.Yards or LengthUnit.Metres, "unit", "In yards or metres, please.");
-        if (errors.Found.Count > 0) throw ApiProblemException.Invalid(errors.Found);
-        var check = AimCheck.Of([.. input.Offsets.Select(o => input.Unit.Times(o))], new MarkedLength(input.Distance, input.Unit));
+        if (errors.Found.Count > 0)
+            throw ApiProblemException.Invalid(errors.Found);
+        var check = AimCheck.Of(
+            [.. input.Offsets.Select(o => input.Unit.Times(o))],
+            new MarkedLength(input.Distance, input.Unit)
+        );
         return new AimCheckView(check.Offset.Degrees, check.Scatter.Degrees, check.Correction?.Degrees, check.Text);
     }
 }

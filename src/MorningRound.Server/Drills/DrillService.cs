@@ -21,48 +21,79 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
 
     public async Task<IReadOnlyList<DrillSummary>> FindAsync(Caller caller, DrillSearch search, CancellationToken cancel)
     {
-        var rows = await Shelf(caller).AsNoTracking().Where(d => search.Area == null || d.Area == search.Area).ToListAsync(cancel);
+        var rows = await Shelf(caller)
+            .AsNoTracking()
+            .Where(d => search.Area == null || d.Area == search.Area)
+            .ToListAsync(cancel);
         return
         [
             .. rows.Select(r => (Row: r, Kind: Protocols.KindOf(r.Document.Protocol)))
                 .Where(r => search.Finds(r.Row.Document, r.Kind))
-                .OrderBy(r => r.Row.Area).ThenBy(r => r.Row.Name, StringComparer.OrdinalIgnoreCase)
+                .OrderBy(r => r.Row.Area)
+                .ThenBy(r => r.Row.Name, StringComparer.OrdinalIgnoreCase)
                 .Select(r => DrillSummary.Of(r.Row, r.Kind)),
         ];
     }
 
     public async Task<DrillView> GetAsync(Caller caller, Guid id, CancellationToken cancel) =>
-        ViewOf(await Shelf(caller).AsNoTracking().SingleOrDefaultAsync(d => d.Id == id, cancel) ?? throw ApiProblemException.NotFound("drill"));
+        ViewOf(
+            await Shelf(caller).AsNoTracking().SingleOrDefaultAsync(d => d.Id == id, cancel)
+                ?? throw ApiProblemException.NotFound("drill")
+        );
 
     /// <summary>Makes or changes a drill. What was assigned or logged before keeps the drill as it was.</summary>
     public async Task<DrillView> SaveAsync(Caller caller, Guid id, Drill drill, RowVersion expected, CancellationToken cancel)
     {
         var errors = DrillRules.Check(drill);
-        if (id == Guid.Empty) errors = [.. errors, new FieldError("id", "An id is needed.")];
-        if (errors.Count > 0) throw ApiProblemException.Invalid(errors);
+        if (id == Guid.Empty)
+            errors = [.. errors, new FieldError("id", "An id is needed.")];
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid(errors);
 
-        return ViewOf(await db.SaveAsync(expected, Guarded(caller, id, cancel) with
-        {
-            Create = () => Task.FromResult(new DrillRow { AcademyId = caller.AcademyId, Id = id, Name = drill.Name, Document = drill }),
-            IsSame = row => StoredDocuments.Same(row.Document, drill),
-            Change = row => Write(row, drill),
-        }, cancel));
+        return ViewOf(
+            await db.SaveAsync(
+                expected,
+                Guarded(caller, id, cancel) with
+                {
+                    Create = () =>
+                        Task.FromResult(
+                            new DrillRow
+                            {
+                                AcademyId = caller.AcademyId,
+                                Id = id,
+                                Name = drill.Name,
+                                Document = drill,
+                            }
+                        ),
+                    IsSame = row => StoredDocuments.Same(row.Document, drill),
+                    Change = row => Write(row, drill),
+                },
+                cancel
+            )
+        );
     }
 
     /// <summary>Takes a drill off the shelf.</summary>
     public Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel) =>
         db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel), cancel);
 
-    private GuardedRow<DrillRow> Guarded(Caller caller, Guid id, CancellationToken cancel) => new()
-    {
-        What = "drill",
-        Find = () => db.Drills.SingleOrDefaultAsync(d => d.AcademyId == caller.AcademyId && d.Id == id, cancel),
-        View = row => Task.FromResult<object>(ViewOf(row)),
-    };
+    private GuardedRow<DrillRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
+        new()
+        {
+            What = "drill",
+            Find = () => db.Drills.SingleOrDefaultAsync(d => d.AcademyId == caller.AcademyId && d.Id == id, cancel),
+            View = row => Task.FromResult<object>(ViewOf(row)),
+        };
 
-    public async Task<DrillFile> ExportAsync(Caller caller, CancellationToken cancel) => DrillFile.Of(
-        await Shelf(caller).AsNoTracking().OrderBy(d => d.Area).ThenBy(d => d.Id)
-            .Select(d => new ShelvedDrill { Id = d.Id, Drill = d.Document }).ToListAsync(cancel));
+    public async Task<DrillFile> ExportAsync(Caller caller, CancellationToken cancel) =>
+        DrillFile.Of(
+            await Shelf(caller)
+                .AsNoTracking()
+                .OrderBy(d => d.Area)
+                .ThenBy(d => d.Id)
+                .Select(d => new ShelvedDrill { Id = d.Id, Drill = d.Document })
+                .ToListAsync(cancel)
+        );
 
     /// <summary>
     /// Takes over all drills of a file, or none: one error anywhere imports nothing. A drill that was taken off the shelf comes
@@ -71,23 +102,39 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
     public async Task<ImportView> ImportAsync(Caller caller, DrillFile file, CancellationToken cancel)
     {
         var errors = file.Check();
-        if (errors.Count > 0) throw ApiProblemException.Invalid(errors);
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid(errors);
         var ids = file.Drills.Select(d => d.Id).ToList();
-        var rows = await db.Drills.Where(d => d.AcademyId == caller.AcademyId && ids.Contains(d.Id)).ToDictionaryAsync(d => d.Id, cancel);
+        var rows = await db
+            .Drills.Where(d => d.AcademyId == caller.AcademyId && ids.Contains(d.Id))
+            .ToDictionaryAsync(d => d.Id, cancel);
         var (added, changed) = (0, 0);
         foreach (var (id, drill) in file.Drills.Select(d => (d.Id, d.Drill)))
         {
             var row = rows.GetValueOrDefault(id);
-            if (row is { RemovedAt: null } && StoredDocuments.Same(row.Document, drill)) continue;
-            if (row is { RemovedAt: null }) changed++;
-            else added++;
-            if (row is null) db.Drills.Add(row = new DrillRow { AcademyId = caller.AcademyId, Id = id, Name = drill.Name, Document = drill });
+            if (row is { RemovedAt: null } && StoredDocuments.Same(row.Document, drill))
+                continue;
+            if (row is { RemovedAt: null })
+                changed++;
+            else
+                added++;
+            if (row is null)
+                db.Drills.Add(
+                    row = new DrillRow
+                    {
+                        AcademyId = caller.AcademyId,
+                        Id = id,
+                        Name = drill.Name,
+                        Document = drill,
+                    }
+                );
             Write(row, drill);
             row.RemovedAt = null;
             row.Version++;
         }
 
-        if (!await db.SavedAsync(cancel)) return await ImportAsync(caller, file, cancel);
+        if (!await db.SavedAsync(cancel))
+            return await ImportAsync(caller, file, cancel);
         return new ImportView(added, changed, file.Drills.Count - added - changed);
     }
 
@@ -96,7 +143,8 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
     {
         var errors = DrillRules.Check(trial.Drill);
         var protocol = trial.Drill.ProtocolAt(trial.Rung);
-        if (trial.StudentId is { } student) protocol = protocol.For((await files.GetAsync(caller, student, cancel)).File.Numbers);
+        if (trial.StudentId is { } student)
+            protocol = protocol.For((await files.GetAsync(caller, student, cancel)).File.Numbers);
         var missing = errors.Count == 0 ? protocol.WhatIsMissing() : null;
         return new DrillCheckView
         {
@@ -112,7 +160,8 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
     /// <summary>Puts the starting shelf up where an academy has none.</summary>
     public async Task SetUpAsync(Guid academyId, CancellationToken cancel)
     {
-        if (await db.Drills.AnyAsync(d => d.AcademyId == academyId, cancel)) return;
+        if (await db.Drills.AnyAsync(d => d.AcademyId == academyId, cancel))
+            return;
         var caller = new Caller(academyId, AcademyRole.Owner, null, "UTC", Guid.Empty);
         await ImportAsync(caller, StartingShelf, cancel);
     }
@@ -125,9 +174,11 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
         row.UpdatedAt = clock.GetUtcNow();
     }
 
-    private IQueryable<DrillRow> Shelf(Caller caller) => db.Drills.Where(d => d.AcademyId == caller.AcademyId && d.RemovedAt == null);
+    private IQueryable<DrillRow> Shelf(Caller caller) =>
+        db.Drills.Where(d => d.AcademyId == caller.AcademyId && d.RemovedAt == null);
 
-    private static DrillView ViewOf(DrillRow row) => new(row.Id, row.Version, row.UpdatedAt, row.Document, DrillAnalysis.Of(row.Document));
+    private static DrillView ViewOf(DrillRow row) =>
+        new(row.Id, row.Version, row.UpdatedAt, row.Document, DrillAnalysis.Of(row.Document));
 
     private static DrillFile ReadStartingShelf()
     {

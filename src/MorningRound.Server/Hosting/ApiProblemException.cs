@@ -26,7 +26,9 @@ public sealed class ApiProblemException : Exception
     /// <summary>Nothing here for this caller; the same answer whether it does not exist or belongs to somebody else.</summary>
     public static ApiProblemException NotFound(string what) => new(StatusCodes.Status404NotFound, $"There is no such {what}.");
 
-    /// <summary>What somebody wrote cannot be taken as it is. Whoever sends a thousand errors is told of the first hundred.</summary>
+    /// <summary>
+    /// What somebody wrote cannot be taken as it is. Whoever sends a thousand errors is told of the first hundred.
+    /// </summary>
     public static ApiProblemException Invalid(IReadOnlyList<FieldError> errors) =>
         new(StatusCodes.Status422UnprocessableEntity, "Some of this needs another look.", [.. errors.Take(100)]);
 
@@ -52,7 +54,8 @@ public sealed class ApiProblemException : Exception
         return new(StatusCodes.Status405MethodNotAllowed, $"This address answers to {string.Join(", ", methods)}.");
     }
 
-    public static ApiProblemException WrongType() => new(StatusCodes.Status415UnsupportedMediaType, "Only application/json is read here.");
+    public static ApiProblemException WrongType() =>
+        new(StatusCodes.Status415UnsupportedMediaType, "Only application/json is read here.");
 
     public static ApiProblemException SignedOut(string why) => new(StatusCodes.Status401Unauthorized, why);
 
@@ -67,8 +70,15 @@ public sealed class ApiProblemException : Exception
 
     /// <summary>Somebody else saved in between. Nothing was overwritten, and the newer text comes along.</summary>
     public static ApiProblemException Stale(object current) =>
-        new(StatusCodes.Status412PreconditionFailed, "Somebody saved a newer version in the meantime. Nothing was overwritten.", current: current);
+        new(
+            StatusCodes.Status412PreconditionFailed,
+            "Somebody saved a newer version in the meantime. Nothing was overwritten.",
+            current: current
+        );
 
     public static ApiProblemException VersionMissing() =>
-        new(StatusCodes.Status428PreconditionRequired, "Say which version this changes: If-Match with its ETag, or If-None-Match: * for a new one.");
+        new(
+            StatusCodes.Status428PreconditionRequired,
+            "Say which version this changes: If-Match with its ETag, or If-None-Match: * for a new one."
+        );
 }

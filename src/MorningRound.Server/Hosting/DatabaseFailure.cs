@@ -9,7 +9,9 @@ internal static class DatabaseFailure
     /// <summary>When a phone may try again. Phones add jitter of their own.</summary>
     public const string RetryAfterSeconds = "5";
 
-    /// <summary>503 where it may pass by itself, 507 where the disk is full; none where the database is not what failed.</summary>
+    /// <summary>
+    /// 503 where it may pass by itself, 507 where the disk is full; none where the database is not what failed.
+    /// </summary>
     public static int? StatusOf(Exception exception)
     {
         for (var e = exception; e is not null; e = e.InnerException)
@@ -18,7 +20,13 @@ internal static class DatabaseFailure
             {
                 case PostgresException { SqlState: PostgresErrorCodes.DiskFull }:
                     return StatusCodes.Status507InsufficientStorage;
-                case PostgresException { SqlState: PostgresErrorCodes.TooManyConnections or PostgresErrorCodes.AdminShutdown or PostgresErrorCodes.CrashShutdown or PostgresErrorCodes.CannotConnectNow }:
+                case PostgresException
+                {
+                    SqlState: PostgresErrorCodes.TooManyConnections
+                        or PostgresErrorCodes.AdminShutdown
+                        or PostgresErrorCodes.CrashShutdown
+                        or PostgresErrorCodes.CannotConnectNow
+                }:
                     return StatusCodes.Status503ServiceUnavailable;
                 case PostgresException:
                     return null;
@@ -31,7 +39,8 @@ internal static class DatabaseFailure
         return null;
     }
 
-    public static string InWords(int status) => status == StatusCodes.Status507InsufficientStorage
-        ? "The disk of the server is full. Nothing was saved, and nothing was lost; whoever runs it has to make room."
-        : "The server is busy or starting. Nothing was lost; please try again in a moment.";
+    public static string InWords(int status) =>
+        status == StatusCodes.Status507InsufficientStorage
+            ? "The disk of the server is full. Nothing was saved, and nothing was lost; whoever runs it has to make room."
+            : "The server is busy or starting. Nothing was lost; please try again in a moment.";
 }

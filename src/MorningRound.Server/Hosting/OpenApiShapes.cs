@@ -10,19 +10,23 @@ internal static class OpenApiShapes
 {
     public static void Describe(OpenApiOptions options)
     {
-        options.AddDocumentTransformer((document, _, _) =>
-        {
-            document.Info.Title = "Morning Round";
-            document.Info.Version = ApiVersion.Current.ToString(CultureInfo.InvariantCulture);
-            // The address of this server differs from run to run and says nothing about the API.
-            document.Servers?.Clear();
-            return Task.CompletedTask;
-        });
-        options.AddSchemaTransformer((schema, context, _) =>
-        {
-            Complete(schema, context.JsonTypeInfo.Type, context.JsonPropertyInfo?.IsGetNullable == true);
-            return Task.CompletedTask;
-        });
+        options.AddDocumentTransformer(
+            (document, _, _) =>
+            {
+                document.Info.Title = "Morning Round";
+                document.Info.Version = ApiVersion.Current.ToString(CultureInfo.InvariantCulture);
+                // The address of this server differs from run to run and says nothing about the API.
+                document.Servers?.Clear();
+                return Task.CompletedTask;
+            }
+        );
+        options.AddSchemaTransformer(
+            (schema, context, _) =>
+            {
+                Complete(schema, context.JsonTypeInfo.Type, context.JsonPropertyInfo?.IsGetNullable == true);
+                return Task.CompletedTask;
+            }
+        );
     }
 
     /// <summary>
@@ -33,8 +37,10 @@ internal static class OpenApiShapes
     {
         var plain = Nullable.GetUnderlyingType(type) ?? type;
         var canBeNull = plain != type || isNullableProperty;
-        if (plain == typeof(string)) schema.Type = canBeNull ? JsonSchemaType.String | JsonSchemaType.Null : JsonSchemaType.String;
-        if (typeof(IEnumerable<string>).IsAssignableFrom(plain)) schema.Items = new OpenApiSchema { Type = JsonSchemaType.String };
+        if (plain == typeof(string))
+            schema.Type = canBeNull ? JsonSchemaType.String | JsonSchemaType.Null : JsonSchemaType.String;
+        if (typeof(IEnumerable<string>).IsAssignableFrom(plain))
+            schema.Items = new OpenApiSchema { Type = JsonSchemaType.String };
         if (plain == typeof(DateTimeOffset))
         {
             schema.Type = canBeNull ? JsonSchemaType.String | JsonSchemaType.Null : JsonSchemaType.String;
@@ -50,6 +56,7 @@ internal static class OpenApiShapes
         // Parameters of a protocol are always sent whole, and so is a protocol that somebody writes: it begins as one that is.
         if (typeof(ScoringProtocol).IsAssignableFrom(type) && schema.Properties is { } parameters)
             schema.Required = parameters.Keys.ToHashSet();
-        if (schema.Properties?.ContainsKey("kind") == true) (schema.Required ??= new HashSet<string>()).Add("kind");
+        if (schema.Properties?.ContainsKey("kind") == true)
+            (schema.Required ??= new HashSet<string>()).Add("kind");
     }
 }

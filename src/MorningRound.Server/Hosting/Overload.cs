@@ -11,22 +11,27 @@ internal static class Overload
     private const int AtOnce = 64;
     private const int Waiting = 400;
 
-    public static void AddOverloadProtection(this IServiceCollection services) => services.AddRateLimiter(options =>
-    {
-        options.GlobalLimiter = PartitionedRateLimiter.Create<HttpContext, string>(context =>
-            context.Request.Path.StartsWithSegments("/api")
-                ? RateLimitPartition.GetConcurrencyLimiter("api", _ => new ConcurrencyLimiterOptions
-                {
-                    PermitLimit = AtOnce,
-                    QueueLimit = Waiting,
-                    QueueProcessingOrder = QueueProcessingOrder.OldestFirst,
-                })
-                : RateLimitPartition.GetNoLimiter(""));
-        options.RejectionStatusCode = StatusCodes.Status503ServiceUnavailable;
-        options.OnRejected = (rejected, _) =>
+    public static void AddOverloadProtection(this IServiceCollection services) =>
+        services.AddRateLimiter(options =>
         {
-            rejected.HttpContext.Response.Headers.RetryAfter = DatabaseFailure.RetryAfterSeconds;
-            return ValueTask.CompletedTask;
-        };
-    });
+            options.GlobalLimiter = PartitionedRateLimiter.Create<HttpContext, string>(context =>
+                context.Request.Path.StartsWithSegments("/api")
+                    ? RateLimitPartition.GetConcurrencyLimiter(
+                        "api",
+                        _ => new ConcurrencyLimiterOptions
+                        {
+                            PermitLimit = AtOnce,
+                            QueueLimit = Waiting,
+                            QueueProcessingOrder = QueueProcessingOrder.OldestFirst,
+                        }
+                    )
+                    : RateLimitPartition.GetNoLimiter("")
+            );
+            options.RejectionStatusCode = StatusCodes.Status503ServiceUnavailable;
+            options.OnRejected = (rejected, _) =>
+            {
+                rejected.HttpContext.Response.Headers.RetryAfter = DatabaseFailure.RetryAfterSeconds;
+                return ValueTask.CompletedTask;
+            };
+        });
 }

@@ -11,8 +11,11 @@ using MorningRound.Core.Wording;
 
 namespace MorningRound.Server.Hosting;
 
-/// <summary>Turns everything that goes wrong into a problem document (RFC 9457) that names the field where there is one.</summary>
-internal sealed partial class ProblemExceptionHandler(IProblemDetailsService problems, ILogger<ProblemExceptionHandler> log) : IExceptionHandler
+/// <summary>
+/// Turns everything that goes wrong into a problem document (RFC 9457) that names the field where there is one.
+/// </summary>
+internal sealed partial class ProblemExceptionHandler(IProblemDetailsService problems, ILogger<ProblemExceptionHandler> log)
+    : IExceptionHandler
 {
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancellationToken)
     {
@@ -22,7 +25,8 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
             return true;
         }
 
-        if (context.Response.HasStarted) return false;
+        if (context.Response.HasStarted)
+            return false;
         var refusal = exception as ApiProblemException;
         var (status, title, errors) = exception switch
         {
@@ -30,31 +34,50 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
             BadHttpRequestException bad => Unreadable(bad),
             NotSupportedException { Source: "System.Text.Json" } wrong => Unreadable(wrong),
             _ when DatabaseFailure.StatusOf(exception) is { } trouble => (trouble, DatabaseFailure.InWords(trouble), []),
-            _ => (StatusCodes.Status500InternalServerError, "Something broke on our side. What you had is still there; please try again.", []),
+            _ => (
+                StatusCodes.Status500InternalServerError,
+                "Something broke on our side. What you had is still there; please try again.",
+                []
+            ),
         };
         if (status >= StatusCodes.Status500InternalServerError)
             log.LogError(exception, "Request {RequestId} failed", context.TraceIdentifier);
-        if (status == StatusCodes.Status503ServiceUnavailable) context.Response.Headers.RetryAfter = DatabaseFailure.RetryAfterSeconds;
+        if (status == StatusCodes.Status503ServiceUnavailable)
+            context.Response.Headers.RetryAfter = DatabaseFailure.RetryAfterSeconds;
 
         context.Response.StatusCode = status;
         var details = new ProblemDetails { Status = status, Title = title };
         if (errors.Count > 0)
-            details.Extensions["errors"] = errors.GroupBy(e => e.Path).ToDictionary(g => g.Key, g => g.Select(e => e.Message).ToArray());
-        if (refusal?.Current is { } current) details.Extensions["current"] = current;
-        return await problems.TryWriteAsync(new ProblemDetailsContext { HttpContext = context, ProblemDetails = details, Exception = exception });
+            details.Extensions["errors"] = errors
+                .GroupBy(e => e.Path)
+                .ToDictionary(g => g.Key, g => g.Select(e => e.Message).ToArray());
+        if (refusal?.Current is { } current)
+            details.Extensions["current"] = current;
+        return await problems.TryWriteAsync(
+            new ProblemDetailsContext
+            {
+                HttpContext = context,
+                ProblemDetails = details,
+                Exception = exception,
+            }
+        );
     }
 
     /// <summary>
-    /// What every problem says: the number of its request, and for an oversized body, which the framework answers itself, what was
+    /// What every problem says: the number of its request, and for an oversized body, which the framework answers itself, what
+    /// was
     /// too large.
     /// </summary>
     public static void Complete(ProblemDetailsContext context)
     {
         // What a person is shown is what stands in the log.
         context.ProblemDetails.Extensions["requestId"] = context.HttpContext.TraceIdentifier;
-        if (context.ProblemDetails.Status != StatusCodes.Status413PayloadTooLarge) return;
-        context.ProblemDetails.Extensions["errors"] =
-            new Dictionary<string, string[]> { ["body"] = [$"At most {RequestLimits.LargestBody:N0} bytes fit into one call."] };
+        if (context.ProblemDetails.Status != StatusCodes.Status413PayloadTooLarge)
+            return;
+        context.ProblemDetails.Extensions["errors"] = new Dictionary<string, string[]>
+        {
+            ["body"] = [$"At most {RequestLimits.LargestBody:N0} bytes fit into one call."],
+        };
     }
 
     private static (int Status, string Title, IReadOnlyList<FieldError> Errors) Unreadable(Exception exception)
@@ -62,8 +85,11 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
         var (path, message) = exception.InnerException is JsonException json
             ? (json.Path, json.Message)
             : (PathIn().Match(exception.Message) is { Success: true } found ? found.Groups[1].Value : null, exception.Message);
-        return (exception is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status400BadRequest,
-            "This could not be read.", [new FieldError(Named(path, message), Explained(message))]);
+        return (
+            exception is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status400BadRequest,
+            "This could not be read.",
+            [new FieldError(Named(path, message), Explained(message))]
+        );
     }
 
     /// <summary>The field a parser complained about: its path, with the names of required fields that were missing.</summary>
@@ -72,8 +98,10 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
         var field = (path ?? "").TrimStart('$').TrimStart('.');
         if (MissingIn().Match(message) is { Success: true } missing)
             field = field.Length == 0 ? missing.Groups[1].Value : $"{field}.{missing.Groups[1].Value}";
-        if (GapIn().Match(message) is { Success: true } gap) field = field.Length == 0 ? gap.Groups[1].Value : $"{field}.{gap.Groups[1].Value}";
-        if (!message.Contains("body", StringComparison.Ordinal) && ParameterIn().Match(message) is { Success: true } parameter) field = parameter.Groups[1].Value;
+        if (GapIn().Match(message) is { Success: true } gap)
+            field = field.Length == 0 ? gap.Groups[1].Value : $"{field}.{gap.Groups[1].Value}";
+        if (!message.Contains("body", StringComparison.Ordinal) && ParameterIn().Match(message) is { Success: true } parameter)
+            field = parameter.Groups[1].Value;
         return field.Length == 0 ? "body" : field;
     }
 
@@ -83,7 +111,8 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
         : message.Contains("NUL", StringComparison.Ordinal) ? "Text cannot hold a NUL character."
         : message.Contains("maximum configured depth", StringComparison.Ordinal) ? "This is nested too deeply."
         : message.Contains("is too large", StringComparison.Ordinal) ? "This number is too large."
-        : message.Contains("is too long", StringComparison.Ordinal) ? $"At most {CoreJson.LongestListFromOutside:N0} fit into one list."
+        : message.Contains("is too long", StringComparison.Ordinal)
+            ? $"At most {CoreJson.LongestListFromOutside:N0} fit into one list."
         : GapIn().IsMatch(message) ? "The list has an empty place."
         : "This is not what belongs here.";
 

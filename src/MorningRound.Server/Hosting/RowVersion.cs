@@ -16,9 +16,11 @@ public sealed record RowVersion(int? Number)
     public static ValueTask<RowVersion> BindAsync(HttpContext context)
     {
         var headers = context.Request.Headers;
-        if (headers.IfNoneMatch == "*") return ValueTask.FromResult(new RowVersion((int?)null));
+        if (headers.IfNoneMatch == "*")
+            return ValueTask.FromResult(new RowVersion((int?)null));
         var text = headers.IfMatch.ToString();
-        if (text.Length == 0) throw ApiProblemException.VersionMissing();
+        if (text.Length == 0)
+            throw ApiProblemException.VersionMissing();
         return int.TryParse(text.Trim('"'), NumberStyles.None, CultureInfo.InvariantCulture, out var number)
             ? ValueTask.FromResult(new RowVersion(number))
             : throw ApiProblemException.Malformed("If-Match", "This is not a version this server gave out.");

@@ -9,10 +9,14 @@ public interface IVersioned
 internal static class VersionedAnswers
 {
     /// <summary>Says the version of every answer that has one as its <c>ETag</c>.</summary>
-    public static RouteGroupBuilder WithETags(this RouteGroupBuilder group) => group.AddEndpointFilter(async (context, next) =>
-    {
-        var answer = await next(context);
-        if (answer is IVersioned versioned) context.HttpContext.Response.Headers.ETag = RowVersion.ETag(versioned.Version);
-        return answer;
-    });
+    public static RouteGroupBuilder WithETags(this RouteGroupBuilder group) =>
+        group.AddEndpointFilter(
+            async (context, next) =>
+            {
+                var answer = await next(context);
+                if (answer is IVersioned versioned)
+                    context.HttpContext.Response.Headers.ETag = RowVersion.ETag(versioned.Version);
+                return answer;
+            }
+        );
 }

@@ -7,63 +7,90 @@ namespace MorningRound.Server.Hosting;
 /// <summary>The web application's files, and what every answer tells the browser about safety.</summary>
 internal static class WebFiles
 {
-    public static void UseSecurityHeaders(this IApplicationBuilder app) => app.Use((context, next) =>
-    {
-        // Put on last, because an error clears what was written before it.
-        context.Response.OnStarting(() =>
-        {
-            var headers = context.Response.Headers;
-            headers.XContentTypeOptions = "nosniff";
-            headers["Referrer-Policy"] = "no-referrer";
-            headers.XFrameOptions = "DENY";
-            // Styles are written by the component library while it runs; scripts come from here only.
-            headers.ContentSecurityPolicy =
-                "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
-            return Task.CompletedTask;
-        });
-        return next(context);
-    });
+    public static void UseSecurityHeaders(this IApplicationBuilder app) =>
+        app.Use(
+            (context, next) =>
+            {
+                // Put on last, because an error clears what was written before it.
+                context.Response.OnStarting(() =>
+                {
+                    var headers = context.Response.Headers;
+                    headers.XContentTypeOptions = "nosniff";
+                    headers["Referrer-Policy"] = "no-referrer";
+                    headers.XFrameOptions = "DENY";
+                    // Styles are written by the component library while it runs; scripts come from here only.
+                    headers.ContentSecurityPolicy =
+                        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; base-uri 'none'; "
+                        + "frame-ancestors 'none'; form-action 'self'";
+                    return Task.CompletedTask;
+                });
+                return next(context);
+            }
+        );
 
-    public static void UseWebFiles(this IApplicationBuilder app) => app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = Cache });
+    public static void UseWebFiles(this IApplicationBuilder app) =>
+        app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = Cache });
 
-    /// <summary>Addresses of the API that do not exist say so; everything else is a page, which the browser's router knows.</summary>
+    /// <summary>
+    /// Addresses of the API that do not exist say so; everything else is a page, which the browser's router knows.
+    /// </summary>
     public static void MapWebApplication(this WebApplication app)
     {
-        app.Map("/api/{**rest}", IResult (HttpContext context, EndpointDataSource endpoints) =>
-            throw (MethodsAt(context, endpoints) switch
-            {
-                [] => ApiProblemException.NotFound("address"),
-                // The address takes this method, but not a body of this type: nothing else keeps a call from its endpoint.
-                var methods when methods.Contains(context.Request.Method) => ApiProblemException.WrongType(),
-                var methods => ApiProblemException.WrongMethod(context, methods),
-            }))
-            .AllowAnonymous().ExcludeFromDescription();
+        app.Map(
+                "/api/{**rest}",
+                IResult (HttpContext context, EndpointDataSource endpoints) =>
+                    throw (
+                        MethodsAt(context, endpoints) switch
+                        {
+                            [] => ApiProblemException.NotFound("address"),
+                            // The address takes this method, but not a body of this type: nothing else keeps a call from its
+                            // endpoint.
+                            var methods when methods.Contains(context.Request.Method) => ApiProblemException.WrongType(),
+                            var methods => ApiProblemException.WrongMethod(context, methods),
+                        }
+                    )
+            )
+            .AllowAnonymous()
+            .ExcludeFromDescription();
         app.MapFallbackToFile("index.html", new StaticFileOptions { OnPrepareResponse = Cache }).AllowAnonymous();
     }
 
     /// <summary>The methods that the address of a call does answer to; empty where there is no such address.</summary>
     private static string[] MethodsAt(HttpContext context, EndpointDataSource endpoints) =>
-    [
-        .. endpoints.Endpoints.OfType<RouteEndpoint>()
-            .Where(e => e.Metadata.GetMetadata<IHttpMethodMetadata>() is not null && e.RoutePattern.RawText!.StartsWith("/api", StringComparison.Ordinal)
-                && IsAt(context, e.RoutePattern))
-            .SelectMany(e => e.Metadata.GetMetadata<IHttpMethodMetadata>()!.HttpMethods)
-            .Distinct().Order(),
-    ];
+        [
+            .. endpoints
+                .Endpoints.OfType<RouteEndpoint>()
+                .Where(e =>
+                    e.Metadata.GetMetadata<IHttpMethodMetadata>() is not null
+                    && e.RoutePattern.RawText!.StartsWith("/api", StringComparison.Ordinal)
+                    && IsAt(context, e.RoutePattern)
+                )
+                .SelectMany(e => e.Metadata.GetMetadata<IHttpMethodMetadata>()!.HttpMethods)
+                .Distinct()
+                .Order(),
+        ];
 
-    /// <summary>Whether an address is the one of a pattern, with what the pattern asks of its parts: a word where an id belongs is none.</summary>
+    /// <summary>
+    /// Whether an address is the one of a pattern, with what the pattern asks of its parts: a word where an id belongs is none.
+    /// </summary>
     private static bool IsAt(HttpContext context, RoutePattern pattern)
     {
         var values = new RouteValueDictionary();
-        if (!new TemplateMatcher(TemplateParser.Parse(pattern.RawText!), []).TryMatch(context.Request.Path, values)) return false;
+        if (!new TemplateMatcher(TemplateParser.Parse(pattern.RawText!), []).TryMatch(context.Request.Path, values))
+            return false;
         var policies = context.RequestServices.GetRequiredService<ParameterPolicyFactory>();
-        return pattern.ParameterPolicies.All(of => of.Value
-            .Select(policy => policies.Create(pattern.GetParameter(of.Key), policy)).OfType<IRouteConstraint>()
-            .All(constraint => constraint.Match(context, null, of.Key, values, RouteDirection.IncomingRequest)));
+        return pattern.ParameterPolicies.All(of =>
+            of.Value.Select(policy => policies.Create(pattern.GetParameter(of.Key), policy))
+                .OfType<IRouteConstraint>()
+                .All(constraint => constraint.Match(context, null, of.Key, values, RouteDirection.IncomingRequest))
+        );
     }
 
-    /// <summary>Files under assets carry a hash of their content in their name and never change; the rest is asked for again.</summary>
+    /// <summary>
+    /// Files under assets carry a hash of their content in their name and never change; the rest is asked for again.
+    /// </summary>
     private static void Cache(StaticFileResponseContext context) =>
-        context.Context.Response.Headers.CacheControl =
-            context.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache";
+        context.Context.Response.Headers.CacheControl = context.Context.Request.Path.StartsWithSegments("/assets")
+            ? "public, max-age=31536000, immutable"
+            : "no-cache";
 }

@@ -11,51 +11,90 @@ namespace MorningRound.Server.Places;
 public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
 {
     public async Task<IReadOnlyList<PlaceView>> ListAsync(Caller caller, CancellationToken cancel) =>
-        [.. (await Rows(caller).AsNoTracking().ToListAsync(cancel)).Select(ViewOf).OrderBy(p => p.Place.Kind).ThenBy(p => p.Place.Name, StringComparer.Ordinal)];
+        [
+            .. (await Rows(caller).AsNoTracking().ToListAsync(cancel))
+                .Select(ViewOf)
+                .OrderBy(p => p.Place.Kind)
+                .ThenBy(p => p.Place.Name, StringComparer.Ordinal),
+        ];
 
     public async Task<PlaceView> GetAsync(Caller caller, Guid id, CancellationToken cancel) =>
-        ViewOf(await Rows(caller).AsNoTracking().SingleOrDefaultAsync(p => p.Id == id, cancel) ?? throw ApiProblemException.NotFound("place"));
+        ViewOf(
+            await Rows(caller).AsNoTracking().SingleOrDefaultAsync(p => p.Id == id, cancel)
+                ?? throw ApiProblemException.NotFound("place")
+        );
 
     public async Task<PlaceView> SaveAsync(Caller caller, Guid id, Place place, RowVersion expected, CancellationToken cancel)
     {
         var known = await Rows(caller).Select(p => p.Id).ToListAsync(cancel);
         // A place is checked as the only one of a file, so that saving and importing refuse the same things in the same words.
-        var errors = PlaceFile.Of([new ListedPlace { Id = id, Place = place }]).Check(known, clock.Today(caller.TimeZone))
-            .Select(e => e with { Path = e.Path.Replace("places[0].place.", "", StringComparison.Ordinal).Replace("places[0].", "", StringComparison.Ordinal) }).ToList();
-        if (errors.Count > 0) throw ApiProblemException.Invalid(errors);
+        var errors = PlaceFile
+            .Of([new ListedPlace { Id = id, Place = place }])
+            .Check(known, clock.Today(caller.TimeZone))
+            .Select(e =>
+                e with
+                {
+                    Path = e
+                        .Path.Replace("places[0].place.", "", StringComparison.Ordinal)
+                        .Replace("places[0].", "", StringComparison.Ordinal),
+                }
+            )
+            .ToList();
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid(errors);
 
-        return ViewOf(await db.SaveAsync(expected, Guarded(caller, id, cancel) with
-        {
-            Create = () => Task.FromResult(new PlaceRow { AcademyId = caller.AcademyId, Id = id, Document = place }),
-            IsSame = row => StoredDocuments.Same(row.Document, place),
-            Change = row => row.Document = place,
-        }, cancel));
+        return ViewOf(
+            await db.SaveAsync(
+                expected,
+                Guarded(caller, id, cancel) with
+                {
+                    Create = () =>
+                        Task.FromResult(
+                            new PlaceRow
+                            {
+                                AcademyId = caller.AcademyId,
+                                Id = id,
+                                Document = place,
+                            }
+                        ),
+                    IsSame = row => StoredDocuments.Same(row.Document, place),
+                    Change = row => row.Document = place,
+                },
+                cancel
+            )
+        );
     }
 
     /// <summary>Takes a place off the list, and the walks to it.</summary>
     public async Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel)
     {
         List<PlaceRow> rows = [];
-        await db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel) with
-        {
-            Find = async () => (rows = await Rows(caller).ToListAsync(cancel)).SingleOrDefault(p => p.Id == id),
-            Change = _ =>
+        await db.RemoveAsync(
+            expected,
+            clock.GetUtcNow(),
+            Guarded(caller, id, cancel) with
             {
-                foreach (var other in rows.Where(p => p.Document.Walks.Any(w => w.Place == id)))
+                Find = async () => (rows = await Rows(caller).ToListAsync(cancel)).SingleOrDefault(p => p.Id == id),
+                Change = _ =>
                 {
-                    other.Document = other.Document with { Walks = [.. other.Document.Walks.Where(w => w.Place != id)] };
-                    other.Version++;
-                }
+                    foreach (var other in rows.Where(p => p.Document.Walks.Any(w => w.Place == id)))
+                    {
+                        other.Document = other.Document with { Walks = [.. other.Document.Walks.Where(w => w.Place != id)] };
+                        other.Version++;
+                    }
+                },
             },
-        }, cancel);
+            cancel
+        );
     }
 
-    private GuardedRow<PlaceRow> Guarded(Caller caller, Guid id, CancellationToken cancel) => new()
-    {
-        What = "place",
-        Find = () => Rows(caller).SingleOrDefaultAsync(p => p.Id == id, cancel),
-        View = row => Task.FromResult<object>(ViewOf(row)),
-    };
+    private GuardedRow<PlaceRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
+        new()
+        {
+            What = "place",
+            Find = () => Rows(caller).SingleOrDefaultAsync(p => p.Id == id, cancel),
+            View = row => Task.FromResult<object>(ViewOf(row)),
+        };
 
     public async Task<PlaceFile> ExportAsync(Caller caller, CancellationToken cancel) =>
         PlaceFile.Of([.. (await ListAsync(caller, cancel)).Select(p => new ListedPlace { Id = p.Id, Place = p.Place })]);
@@ -65,13 +104,22 @@ public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
     {
         var rows = await Rows(caller).ToDictionaryAsync(p => p.Id, cancel);
         var errors = file.Check(rows.Keys, clock.Today(caller.TimeZone));
-        if (errors.Count > 0) throw ApiProblemException.Invalid(errors);
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid(errors);
         var (added, changed) = (0, 0);
         foreach (var listed in file.Places)
         {
             if (!rows.TryGetValue(listed.Id, out var row))
             {
-                db.Places.Add(new PlaceRow { AcademyId = caller.AcademyId, Id = listed.Id, Document = listed.Place, Version = 1 });
+                db.Places.Add(
+                    new PlaceRow
+                    {
+                        AcademyId = caller.AcademyId,
+                        Id = listed.Id,
+                        Document = listed.Place,
+                        Version = 1,
+                    }
+                );
                 added++;
             }
             else if (!StoredDocuments.Same(row.Document, listed.Place))
@@ -82,7 +130,8 @@ public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
             }
         }
 
-        if (!await db.SavedAsync(cancel)) return await ImportAsync(caller, file, cancel);
+        if (!await db.SavedAsync(cancel))
+            return await ImportAsync(caller, file, cancel);
         return new ImportView(added, changed, file.Places.Count - added - changed);
     }
 

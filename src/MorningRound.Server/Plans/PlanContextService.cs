@@ -21,11 +21,30 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
     public async Task<PlanContext> OfAsync(Caller caller, Guid? studentId, DateOnly? day, CancellationToken cancel)
     {
         var on = OnDay(caller, day);
-        if (studentId is not { } id) return new PlanContext { Day = on, Places = await PlacesAsync(caller, cancel) };
-        var known = await db.Students.AsNoTracking().Where(s => s.AcademyId == caller.AcademyId && s.Id == id)
-            .GroupJoin(db.StudentFiles, s => new { s.AcademyId, s.Id }, f => new { f.AcademyId, Id = f.StudentId }, (s, files) => new { s, files })
-            .SelectMany(k => k.files.DefaultIfEmpty(), (k, f) => new { k.s.Level, k.s.Hand, File = f })
-            .SingleOrDefaultAsync(cancel) ?? throw ApiProblemException.NotFound("student");
+        if (studentId is not { } id)
+            return new PlanContext { Day = on, Places = await PlacesAsync(caller, cancel) };
+        var known =
+            await db
+                .Students.AsNoTracking()
+                .Where(s => s.AcademyId == caller.AcademyId && s.Id == id)
+                .GroupJoin(
+                    db.StudentFiles,
+                    s => new { s.AcademyId, s.Id },
+                    f => new { f.AcademyId, Id = f.StudentId },
+                    (s, files) => new { s, files }
+                )
+                .SelectMany(
+                    k => k.files.DefaultIfEmpty(),
+                    (k, f) =>
+                        new
+                        {
+                            k.s.Level,
+                            k.s.Hand,
+                            File = f,
+                        }
+                )
+                .SingleOrDefaultAsync(cancel)
+            ?? throw ApiProblemException.NotFound("student");
         var file = known.File?.Document ?? new StudentFile();
         var (hurt, load) = await history.OfAsync(caller, id, file, on, cancel);
         return new PlanContext
@@ -43,30 +62,51 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
     /// <summary>
     /// The whole squad by name, in four queries whatever its size. Load is looked at for each student when a week is published.
     /// </summary>
-    public async Task<IReadOnlyList<(string Name, PlanContext Context)>> SquadAsync(Caller caller, DateOnly? day, CancellationToken cancel)
+    public async Task<IReadOnlyList<(string Name, PlanContext Context)>> SquadAsync(
+        Caller caller,
+        DateOnly? day,
+        CancellationToken cancel
+    )
     {
         var on = OnDay(caller, day);
-        var students = await db.Students.AsNoTracking().Where(s => s.AcademyId == caller.AcademyId).OrderBy(s => s.Name).ToListAsync(cancel);
-        var files = await db.StudentFiles.AsNoTracking().Where(f => f.AcademyId == caller.AcademyId).ToDictionaryAsync(f => f.StudentId, f => f.Document, cancel);
+        var students = await db
+            .Students.AsNoTracking()
+            .Where(s => s.AcademyId == caller.AcademyId)
+            .OrderBy(s => s.Name)
+            .ToListAsync(cancel);
+        var files = await db
+            .StudentFiles.AsNoTracking()
+            .Where(f => f.AcademyId == caller.AcademyId)
+            .ToDictionaryAsync(f => f.StudentId, f => f.Document, cancel);
         var places = await PlacesAsync(caller, cancel);
         var hurt = await history.HurtOfSquadAsync(caller, files, cancel);
         return
         [
-            .. students.Select(s => (s.Name, new PlanContext
-            {
-                Day = on,
-                Student = files.GetValueOrDefault(s.Id) ?? new StudentFile(),
-                Level = s.Level,
-                Hand = s.Hand,
-                Places = places,
-                Hurt = hurt.GetValueOrDefault(s.Id) ?? [],
-            })),
+            .. students.Select(s =>
+                (
+                    s.Name,
+                    new PlanContext
+                    {
+                        Day = on,
+                        Student = files.GetValueOrDefault(s.Id) ?? new StudentFile(),
+                        Level = s.Level,
+                        Hand = s.Hand,
+                        Places = places,
+                        Hurt = hurt.GetValueOrDefault(s.Id) ?? [],
+                    }
+                )
+            ),
         ];
     }
 
     /// <summary>A student's file and the grounds only: enough to make a session fit.</summary>
     public async Task<PlanContext> GroundsAsync(Caller caller, StudentFile file, DateOnly day, CancellationToken cancel) =>
-        new() { Day = day, Student = file, Places = await PlacesAsync(caller, cancel) };
+        new()
+        {
+            Day = day,
+            Student = file,
+            Places = await PlacesAsync(caller, cancel),
+        };
 
     private DateOnly OnDay(Caller caller, DateOnly? day)
     {
@@ -76,9 +116,14 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
     }
 
     private async Task<IReadOnlyList<ListedPlace>> PlacesAsync(Caller caller, CancellationToken cancel) =>
-    [
-        .. (await db.Places.AsNoTracking().Where(p => p.AcademyId == caller.AcademyId).OrderBy(p => p.Id)
-                .Select(p => new { p.Id, p.Document }).ToListAsync(cancel))
-            .Select(p => new ListedPlace { Id = p.Id, Place = p.Document }),
-    ];
+        [
+            .. (
+                await db
+                    .Places.AsNoTracking()
+                    .Where(p => p.AcademyId == caller.AcademyId)
+                    .OrderBy(p => p.Id)
+                    .Select(p => new { p.Id, p.Document })
+                    .ToListAsync(cancel)
+            ).Select(p => new ListedPlace { Id = p.Id, Place = p.Document }),
+        ];
 }

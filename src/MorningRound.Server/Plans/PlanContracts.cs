@@ -46,11 +46,22 @@ public sealed record PlanPage(IReadOnlyList<PlanSummary> Plans, bool HasMore);
 /// <param name="Students">Who it was set for, the latest first.</param>
 /// <param name="UsedLast">The last day or week it was set for; none if never.</param>
 public sealed record PlanSummary(
-    Guid Id, int Version, string Title, string Purpose, int Minutes, int Balls, int Holes, IReadOnlyList<StripSegment> Strip,
-    bool CanPublish, IReadOnlyList<string> Students, DateOnly? UsedLast);
+    Guid Id,
+    int Version,
+    string Title,
+    string Purpose,
+    int Minutes,
+    int Balls,
+    int Holes,
+    IReadOnlyList<StripSegment> Strip,
+    bool CanPublish,
+    IReadOnlyList<string> Students,
+    DateOnly? UsedLast
+);
 
 /// <summary>A plan on the bench.</summary>
-public sealed record PlanView(Guid Id, int Version, DateTimeOffset UpdatedAt, SessionPlan Plan, PlanAnalysis Analysis) : IVersioned;
+public sealed record PlanView(Guid Id, int Version, DateTimeOffset UpdatedAt, SessionPlan Plan, PlanAnalysis Analysis)
+    : IVersioned;
 
 /// <summary>What the bench shows beside a plan while it is written.</summary>
 /// <param name="Totals">What it adds up to.</param>
@@ -58,7 +69,11 @@ public sealed record PlanView(Guid Id, int Version, DateTimeOffset UpdatedAt, Se
 /// <param name="ToKeep">What keeps it from being saved.</param>
 /// <param name="ToPublish">What keeps it from being published.</param>
 public sealed record PlanAnalysis(
-    PlanTotals Totals, IReadOnlyList<StripSegment> Strip, IReadOnlyList<FieldError> ToKeep, IReadOnlyList<FieldError> ToPublish)
+    PlanTotals Totals,
+    IReadOnlyList<StripSegment> Strip,
+    IReadOnlyList<FieldError> ToKeep,
+    IReadOnlyList<FieldError> ToPublish
+)
 {
     public static PlanAnalysis Of(SessionPlan plan) =>
         new(PlanTotals.Of(plan), SessionStrip.Planned(plan), PlanRules.ToKeep(plan), PlanRules.ToPublish(plan));

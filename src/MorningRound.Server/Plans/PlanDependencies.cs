@@ -6,17 +6,29 @@ using MorningRound.Server.Accounts;
 
 namespace MorningRound.Server.Plans;
 
-/// <summary>What has been practised lately, as plans are checked against it. Sessions are a capability that builds on this one.</summary>
+/// <summary>
+/// What has been practised lately, as plans are checked against it. Sessions are a capability that builds on this one.
+/// </summary>
 public interface IPracticeHistory
 {
     /// <summary>What hurts a student and was not cleared, and the load of the week of a day.</summary>
-    Task<(IReadOnlyList<HurtPart> Hurt, WeekLoad? Load)> OfAsync(Caller caller, Guid studentId, StudentFile file, DateOnly day, CancellationToken cancel);
+    Task<(IReadOnlyList<HurtPart> Hurt, WeekLoad? Load)> OfAsync(
+        Caller caller,
+        Guid studentId,
+        StudentFile file,
+        DateOnly day,
+        CancellationToken cancel
+    );
 
     /// <summary>What hurts each student of the squad; a student of whom nothing was reported may be missing.</summary>
     /// <param name="caller">A coach of the academy.</param>
     /// <param name="files">The files that there are, by student.</param>
     /// <param name="cancel">Ends the question.</param>
-    Task<IReadOnlyDictionary<Guid, IReadOnlyList<HurtPart>>> HurtOfSquadAsync(Caller caller, IReadOnlyDictionary<Guid, StudentFile> files, CancellationToken cancel);
+    Task<IReadOnlyDictionary<Guid, IReadOnlyList<HurtPart>>> HurtOfSquadAsync(
+        Caller caller,
+        IReadOnlyDictionary<Guid, StudentFile> files,
+        CancellationToken cancel
+    );
 
     /// <summary>The drills of the student's last two sessions.</summary>
     Task<IReadOnlyList<Guid>> RecentDrillsAsync(Caller caller, Guid studentId, CancellationToken cancel);

@@ -11,23 +11,66 @@ public static class PlanEndpoints
     public static void MapPlans(this IEndpointRouteBuilder api)
     {
         var plans = api.MapGroup("/plans").WithTags("Plans").RequireAuthorization(Policies.Coach);
-        plans.MapGet("/", (Caller caller, PlanService service, CancellationToken cancel, string text = "", string? area = null, string? order = null, int page = 0) =>
-            service.ListAsync(caller, new PlanSearch(text, QueryValues.Named<Area>(area, "area"), QueryValues.Named<PlanOrder>(order, "order") ?? PlanOrder.Changed, page), cancel));
-        plans.MapPost("/check", (PlanCheckInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) => workbench.CheckAsync(caller, input, cancel));
-        plans.MapPost("/fix", (PlanFixInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) => workbench.FixAsync(caller, input, cancel));
-        plans.MapPost("/draft", (PlanDraftInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) => workbench.DraftAsync(caller, input, cancel));
+        plans.MapGet(
+            "/",
+            (
+                Caller caller,
+                PlanService service,
+                CancellationToken cancel,
+                string text = "",
+                string? area = null,
+                string? order = null,
+                int page = 0
+            ) =>
+                service.ListAsync(
+                    caller,
+                    new PlanSearch(
+                        text,
+                        QueryValues.Named<Area>(area, "area"),
+                        QueryValues.Named<PlanOrder>(order, "order") ?? PlanOrder.Changed,
+                        page
+                    ),
+                    cancel
+                )
+        );
+        plans.MapPost(
+            "/check",
+            (PlanCheckInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
+                workbench.CheckAsync(caller, input, cancel)
+        );
+        plans.MapPost(
+            "/fix",
+            (PlanFixInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
+                workbench.FixAsync(caller, input, cancel)
+        );
+        plans.MapPost(
+            "/draft",
+            (PlanDraftInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
+                workbench.DraftAsync(caller, input, cancel)
+        );
         plans.MapPost("/calls", (ShotCallsInput input) => PlanWorkbenchService.Calls(input));
         plans.MapGet("/templates", (Caller caller, PlanWorkbenchService workbench) => workbench.Templates(caller));
-        plans.MapGet("/context/{studentId:guid}", (Guid studentId, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) => workbench.ContextAsync(caller, studentId, cancel));
-        plans.MapGet("/{id:guid}", (Guid id, Caller caller, PlanService service, CancellationToken cancel) =>
-            service.GetAsync(caller, id, cancel));
-        plans.MapPut("/{id:guid}", (
-                Guid id, SessionPlan plan, RowVersion expected, Caller caller, PlanService service, CancellationToken cancel) =>
-            service.SaveAsync(caller, id, plan, expected, cancel));
-        plans.MapDelete("/{id:guid}", async (Guid id, RowVersion expected, Caller caller, PlanService service, CancellationToken cancel) =>
-        {
-            await service.RemoveAsync(caller, id, expected, cancel);
-            return TypedResults.NoContent();
-        });
+        plans.MapGet(
+            "/context/{studentId:guid}",
+            (Guid studentId, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
+                workbench.ContextAsync(caller, studentId, cancel)
+        );
+        plans.MapGet(
+            "/{id:guid}",
+            (Guid id, Caller caller, PlanService service, CancellationToken cancel) => service.GetAsync(caller, id, cancel)
+        );
+        plans.MapPut(
+            "/{id:guid}",
+            (Guid id, SessionPlan plan, RowVersion expected, Caller caller, PlanService service, CancellationToken cancel) =>
+                service.SaveAsync(caller, id, plan, expected, cancel)
+        );
+        plans.MapDelete(
+            "/{id:guid}",
+            async (Guid id, RowVersion expected, Caller caller, PlanService service, CancellationToken cancel) =>
+            {
+                await service.RemoveAsync(caller, id, expected, cancel);
+                return TypedResults.NoContent();
+            }
+        );
     }
 }

@@ -133,7 +133,12 @@ internal sealed class PlanMapping : IEntityTypeConfiguration<PlanRow>, IEntityTy
     public void Configure(EntityTypeBuilder<PlanUseRow> builder)
     {
         builder.ToTable("plan_uses");
-        builder.HasKey(u => new { u.AcademyId, u.PlanId, u.StudentId });
+        builder.HasKey(u => new
+        {
+            u.AcademyId,
+            u.PlanId,
+            u.StudentId,
+        });
         builder.HasOne<PlanRow>().WithMany().HasForeignKey(u => new { u.AcademyId, u.PlanId });
         builder.HasOne<StudentRow>().WithMany().HasForeignKey(u => new { u.AcademyId, u.StudentId });
     }

@@ -14,8 +14,16 @@ using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Plans;
 
-/// <summary>What the bench asks while a coach writes: the check and its fixes, drafts, templates, calls. Nothing of it is stored.</summary>
-public sealed class PlanWorkbenchService(MorningRoundDb db, DomainClock clock, PlanContextService contexts, IPracticeHistory history, StudentService students)
+/// <summary>
+/// What the bench asks while a coach writes: the check and its fixes, drafts, templates, calls. Nothing of it is stored.
+/// </summary>
+public sealed class PlanWorkbenchService(
+    MorningRoundDb db,
+    DomainClock clock,
+    PlanContextService contexts,
+    IPracticeHistory history,
+    StudentService students
+)
 {
     public async Task<PlanCheckView> CheckAsync(Caller caller, PlanCheckInput input, CancellationToken cancel)
     {
@@ -30,19 +38,35 @@ public sealed class PlanWorkbenchService(MorningRoundDb db, DomainClock clock, P
         {
             Analysis = PlanAnalysis.Of(input.Plan),
             IsChecked = isChecked,
-            Findings = !isChecked ? [] : input.IsForSquad ? PlanCheck.RunForSquad(input.Plan, context, squad) : PlanCheck.Run(input.Plan, context),
+            Findings =
+                !isChecked ? []
+                : input.IsForSquad ? PlanCheck.RunForSquad(input.Plan, context, squad)
+                : PlanCheck.Run(input.Plan, context),
             Squad = input.IsForSquad ? SquadInWords(squad) : null,
             Approach = approach,
             Season = context.Student is null ? null : context.Season,
-            Shares = approach is null || minutes == 0 ? [] :
-            [
-                .. Approaches.Bands(approach.Value, context.Season, context.Level)
-                    .Select(b => new ShareView(b.Share.InWords(), b.Least, b.Most, 100.0 * after.Where(s => b.Share.Counts(s)).Sum(s => Math.Max(0, s.Minutes)) / minutes)),
-            ],
+            Shares =
+                approach is null || minutes == 0
+                    ? []
+                    :
+                    [
+                        .. Approaches
+                            .Bands(approach.Value, context.Season, context.Level)
+                            .Select(b => new ShareView(
+                                b.Share.InWords(),
+                                b.Least,
+                                b.Most,
+                                100.0 * after.Where(s => b.Share.Counts(s)).Sum(s => Math.Max(0, s.Minutes)) / minutes
+                            )),
+                    ],
             Areas =
             [
-                .. input.Plan.Practice().Where(s => s.EffectiveArea is not null).GroupBy(s => s.EffectiveArea!.Value)
-                    .Select(g => new AreaMinutes(g.Key, g.Sum(s => Math.Max(0, s.Minutes)))).OrderBy(a => a.Area),
+                .. input
+                    .Plan.Practice()
+                    .Where(s => s.EffectiveArea is not null)
+                    .GroupBy(s => s.EffectiveArea!.Value)
+                    .Select(g => new AreaMinutes(g.Key, g.Sum(s => Math.Max(0, s.Minutes))))
+                    .OrderBy(a => a.Area),
             ],
             MinutesLeft = input.Plan.Constraints.Minutes - input.Plan.Segments.Sum(s => Math.Max(0, s.Minutes)),
             BallsLeft = input.Plan.Constraints.Balls - PlanTotals.Of(input.Plan).BallsBought,
@@ -51,40 +75,71 @@ public sealed class PlanWorkbenchService(MorningRoundDb db, DomainClock clock, P
 
     private static string SquadInWords(IReadOnlyList<(string Name, PlanContext Context)> squad)
     {
-        var levels = squad.GroupBy(s => s.Context.Level).OrderBy(g => g.Key)
+        var levels = squad
+            .GroupBy(s => s.Context.Level)
+            .OrderBy(g => g.Key)
             .Select(g => $"{g.Count()} {(g.Key == Level.SingleFigure ? "single figure" : g.Key.ToString().ToLowerInvariant())}");
         var left = squad.Count(s => s.Context.Hand == Hand.Left);
-        var hurt = squad.Where(s => s.Context.Hurt.Count > 0).Select(s => $"{s.Name} ({string.Join(", ", s.Context.Hurt.Select(h => BodyParts.InWords(h.Part, h.Side)))})").ToList();
-        return $"{squad.Count} students: {string.Join(", ", levels)}{(left > 0 ? $"; {left} left-handed" : "")}{(hurt.Count > 0 ? $". Not cleared: {string.Join(", ", hurt)}" : "")}.";
+        var hurt = squad
+            .Where(s => s.Context.Hurt.Count > 0)
+            .Select(s => $"{s.Name} ({string.Join(", ", s.Context.Hurt.Select(h => BodyParts.InWords(h.Part, h.Side)))})")
+            .ToList();
+        var leftHanded = left > 0 ? $"; {left} left-handed" : "";
+        var notCleared = hurt.Count > 0 ? $". Not cleared: {string.Join(", ", hurt)}" : "";
+        return $"{squad.Count} students: {string.Join(", ", levels)}{leftHanded}{notCleared}.";
     }
 
     /// <summary>The plan with one finding's fix applied; as it was when that is no longer offered.</summary>
     public async Task<SessionPlan> FixAsync(Caller caller, PlanFixInput input, CancellationToken cancel)
     {
         var errors = PlanRules.ToKeep(input.Plan);
-        if (errors.Count > 0) throw ApiProblemException.Invalid([.. errors.Select(e => e with { Path = $"plan.{e.Path}" })]);
-        return PlanCheck.Fix(input.Plan, await contexts.OfAsync(caller, input.StudentId, input.Day, cancel), input.Finding, input.SegmentId);
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid([.. errors.Select(e => e with { Path = $"plan.{e.Path}" })]);
+        return PlanCheck.Fix(
+            input.Plan,
+            await contexts.OfAsync(caller, input.StudentId, input.Day, cancel),
+            input.Finding,
+            input.SegmentId
+        );
     }
 
     public async Task<Drafted> DraftAsync(Caller caller, PlanDraftInput input, CancellationToken cancel)
     {
         var errors = input.Request.Check();
-        if (errors.Count > 0) throw ApiProblemException.Invalid([.. errors.Select(e => e with { Path = $"request.{e.Path}" })]);
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid([.. errors.Select(e => e with { Path = $"request.{e.Path}" })]);
         var context = await contexts.OfAsync(caller, input.StudentId, input.Day, cancel);
         var recent = input.StudentId is { } id ? await history.RecentDrillsAsync(caller, id, cancel) : [];
-        var shelf = (await db.Drills.AsNoTracking().Where(d => d.AcademyId == caller.AcademyId && d.RemovedAt == null).Select(d => new { d.Id, d.Document }).ToListAsync(cancel))
-            .Select(d => new ShelvedDrill { Id = d.Id, Drill = d.Document });
-        return PlanDraft.Of(input.Request with { Recent = [.. input.Request.Recent.Concat(recent).Distinct()] }, context, [.. shelf]);
+        var shelf = (
+            await db
+                .Drills.AsNoTracking()
+                .Where(d => d.AcademyId == caller.AcademyId && d.RemovedAt == null)
+                .Select(d => new { d.Id, d.Document })
+                .ToListAsync(cancel)
+        ).Select(d => new ShelvedDrill { Id = d.Id, Drill = d.Document });
+        return PlanDraft.Of(
+            input.Request with
+            {
+                Recent = [.. input.Request.Recent.Concat(recent).Distinct()],
+            },
+            context,
+            [.. shelf]
+        );
     }
 
     public IReadOnlyList<TemplateView> Templates(Caller caller) =>
-        [.. PlanTemplates.On(clock.Today(caller.TimeZone)).Select(t => new TemplateView(t, PlanTotals.Of(t), SessionStrip.Planned(t)))];
+        [
+            .. PlanTemplates
+                .On(clock.Today(caller.TimeZone))
+                .Select(t => new TemplateView(t, PlanTotals.Of(t), SessionStrip.Planned(t))),
+        ];
 
     /// <summary>A list of calls with how much it changes.</summary>
     public static ShotCallsView Calls(ShotCallsInput input)
     {
         var errors = input.Protocol.Check("protocol");
-        if (errors.Count > 0) throw ApiProblemException.Invalid(errors);
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid(errors);
         var calls = input.Protocol.List(input.Seed);
         return new ShotCallsView(calls, CallVariety.Of(calls));
     }

@@ -15,7 +15,15 @@ namespace MorningRound.Server.Plans;
 /// <param name="Fraction">How much of it is filled, 0–1; none for a pause, in a plan, and where it was dropped for pain.</param>
 /// <param name="Outcome">How it was left; none while it is open or only planned.</param>
 public sealed record StripSegment(
-    string Title, Phase? Phase, int Minutes, double? BallsPerMinute, int Balls, int? Holes, double? Fraction, SegmentOutcome? Outcome)
+    string Title,
+    Phase? Phase,
+    int Minutes,
+    double? BallsPerMinute,
+    int Balls,
+    int? Holes,
+    double? Fraction,
+    SegmentOutcome? Outcome
+)
 {
     /// <summary>The segment; none in a list, where nobody points at one.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
@@ -27,14 +35,16 @@ public static class SessionStrip
 {
     /// <summary>The strip as a list shows it: without ids, and with no more digits than can be seen.</summary>
     public static IReadOnlyList<StripSegment> InList(this IReadOnlyList<StripSegment> strip) =>
-    [
-        .. strip.Select(s => s with
-        {
-            Id = null,
-            BallsPerMinute = s.BallsPerMinute is { } pace ? Math.Round(pace, 2) : null,
-            Fraction = s.Fraction is { } fraction ? Math.Round(fraction, 3) : null,
-        }),
-    ];
+        [
+            .. strip.Select(s =>
+                s with
+                {
+                    Id = null,
+                    BallsPerMinute = s.BallsPerMinute is { } pace ? Math.Round(pace, 2) : null,
+                    Fraction = s.Fraction is { } fraction ? Math.Round(fraction, 3) : null,
+                }
+            ),
+        ];
 
     public static IReadOnlyList<StripSegment> Planned(SessionPlan plan) => Done(plan, null);
 
@@ -49,8 +59,18 @@ public static class SessionStrip
                 var practice = segment as PracticeSegment;
                 var completed = done?.GetValueOrDefault(segment.Id);
                 return new StripSegment(
-                    segment.Title, practice?.Phase, segment.Minutes, PlanTotals.PaceOf(segment), practice?.Balls ?? 0,
-                    practice?.Holes, completed?.Fraction, completed?.Outcome) { Id = segment.Id };
+                    segment.Title,
+                    practice?.Phase,
+                    segment.Minutes,
+                    PlanTotals.PaceOf(segment),
+                    practice?.Balls ?? 0,
+                    practice?.Holes,
+                    completed?.Fraction,
+                    completed?.Outcome
+                )
+                {
+                    Id = segment.Id,
+                };
             }),
         ];
     }

@@ -20,12 +20,14 @@ public sealed class ProgressService(MorningRoundDb db, DomainClock clock, Studen
     /// <summary>The last weeks up to this one, oldest first, and the sessions that were practised last.</summary>
     public async Task<ProgressView> GetAsync(Caller caller, Guid studentId, int weeks, CancellationToken cancel)
     {
-        if (weeks is < 1 or > MostWeeks) throw ApiProblemException.Invalid("weeks", $"Between 1 and {MostWeeks} weeks, please.");
+        if (weeks is < 1 or > MostWeeks)
+            throw ApiProblemException.Invalid("weeks", $"Between 1 and {MostWeeks} weeks, please.");
         var student = await students.GetAsync(caller, studentId, cancel);
         var today = clock.Today(caller.TimeZone);
         var last = IsoWeek.Of(today);
         var first = last.Plus(1 - weeks);
-        var published = db.Assignments.AsNoTracking()
+        var published = db
+            .Assignments.AsNoTracking()
             .Where(a => a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.PublishedAt != null)
             .Where(a => a.Monday >= first.Monday && a.Monday <= last.Monday);
         var sessions = await published
@@ -45,22 +47,50 @@ public sealed class ProgressService(MorningRoundDb db, DomainClock clock, Studen
                 a.Figures,
             })
             .ToListAsync(cancel);
-        var byWeek = sessions.ToLookup(s => s.Monday, s => (Figures: s.Figures, Session: new AssignedSession
-        {
-            Week = IsoWeek.Of(s.Monday),
-            Day = s.Day,
-            Requirement = s.Requirement,
-            Excuse = s.Excuse,
-            HasLog = s.HasLog,
-            IsFinished = s.IsFinished,
-            IsTrimmed = s.IsTrimmed,
-            EndedByPain = s.EndedByPain,
-            Completion = new CompletionFigures { PlannedMinutes = s.PlannedMinutes, DoneMinutes = s.DoneMinutes, IsWhole = s.IsWhole },
-        }));
-        var figures = Enumerable.Range(0, weeks).Select(first.Plus).Select(week => WeekFigureView.Of(WeekFigure.Of(
-            week, [.. byWeek[week.Monday].Select(s => s.Session)], [.. byWeek[week.Monday].Select(s => s.Figures).OfType<SessionFigures>()], today)));
-        var recent = await published.Where(a => a.HasLog)
-            .OrderByDescending(a => a.PractisedOn).ThenByDescending(a => a.Id).Take(RecentSessions).Listed().ToListAsync(cancel);
+        var byWeek = sessions.ToLookup(
+            s => s.Monday,
+            s =>
+                (
+                    Figures: s.Figures,
+                    Session: new AssignedSession
+                    {
+                        Week = IsoWeek.Of(s.Monday),
+                        Day = s.Day,
+                        Requirement = s.Requirement,
+                        Excuse = s.Excuse,
+                        HasLog = s.HasLog,
+                        IsFinished = s.IsFinished,
+                        IsTrimmed = s.IsTrimmed,
+                        EndedByPain = s.EndedByPain,
+                        Completion = new CompletionFigures
+                        {
+                            PlannedMinutes = s.PlannedMinutes,
+                            DoneMinutes = s.DoneMinutes,
+                            IsWhole = s.IsWhole,
+                        },
+                    }
+                )
+        );
+        var figures = Enumerable
+            .Range(0, weeks)
+            .Select(first.Plus)
+            .Select(week =>
+                WeekFigureView.Of(
+                    WeekFigure.Of(
+                        week,
+                        [.. byWeek[week.Monday].Select(s => s.Session)],
+                        [.. byWeek[week.Monday].Select(s => s.Figures).OfType<SessionFigures>()],
+                        today
+                    )
+                )
+            );
+        var recent = await published
+            .Where(a => a.HasLog)
+            .OrderByDescending(a => a.PractisedOn)
+            .ThenByDescending(a => a.Id)
+            .Take(RecentSessions)
+            .Listed()
+            .ToListAsync(cancel);
         return new ProgressView(student.Id, student.Name, [.. figures], [.. recent.Select(r => SessionCard.Of(r, today))]);
     }
 }

@@ -18,11 +18,22 @@ public sealed record TeeLineView(DateOnly Today, string Week, IReadOnlyList<Revi
 /// <param name="Sessions">This week's published sessions.</param>
 /// <param name="Last">The session practised last, in the last four weeks; none if there was none.</param>
 public sealed record ReviewRow(
-    StudentView Student, Attention Attention, IReadOnlyList<OpenPainView> OpenPain, Completed ThisWeek, IReadOnlyList<ReviewSession> Sessions,
-    ReviewLastSession? Last);
+    StudentView Student,
+    Attention Attention,
+    IReadOnlyList<OpenPainView> OpenPain,
+    Completed ThisWeek,
+    IReadOnlyList<ReviewSession> Sessions,
+    ReviewLastSession? Last
+);
 
 /// <summary>A session of this week, as the tee line draws it.</summary>
-public sealed record ReviewSession(Guid AssignmentId, string Title, DateOnly? Day, SessionStatus Status, IReadOnlyList<StripSegment> Strip);
+public sealed record ReviewSession(
+    Guid AssignmentId,
+    string Title,
+    DateOnly? Day,
+    SessionStatus Status,
+    IReadOnlyList<StripSegment> Strip
+);
 
 /// <summary>The session practised last.</summary>
 /// <param name="AssignmentId">The session.</param>
@@ -30,4 +41,10 @@ public sealed record ReviewSession(Guid AssignmentId, string Title, DateOnly? Da
 /// <param name="PractisedOn">The day it was first practised.</param>
 /// <param name="Fraction">How much of it was done, 0 to 1; none when nothing is left that counts.</param>
 /// <param name="Strip">Its drawing.</param>
-public sealed record ReviewLastSession(Guid AssignmentId, string Title, DateOnly PractisedOn, double? Fraction, IReadOnlyList<StripSegment> Strip);
+public sealed record ReviewLastSession(
+    Guid AssignmentId,
+    string Title,
+    DateOnly PractisedOn,
+    double? Fraction,
+    IReadOnlyList<StripSegment> Strip
+);

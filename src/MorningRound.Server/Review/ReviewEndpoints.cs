@@ -5,6 +5,11 @@ namespace MorningRound.Server.Review;
 public static class ReviewEndpoints
 {
     public static void MapReview(this IEndpointRouteBuilder api) =>
-        api.MapGroup("/review").WithTags("Review").RequireAuthorization(Policies.Coach)
-            .MapGet("/tee-line", (Caller caller, TeeLineService service, CancellationToken cancel) => service.GetAsync(caller, cancel));
+        api.MapGroup("/review")
+            .WithTags("Review")
+            .RequireAuthorization(Policies.Coach)
+            .MapGet(
+                "/tee-line",
+                (Caller caller, TeeLineService service, CancellationToken cancel) => service.GetAsync(caller, cancel)
+            );
 }

@@ -50,13 +50,16 @@ internal static class AssignmentColumns
         var byId = logs.ToDictionary(l => l.Id);
         return
         [
-            .. logs.OrderBy(l => l.Day).ThenBy(l => l.Id).GroupBy(l => Root(l).Id)
+            .. logs.OrderBy(l => l.Day)
+                .ThenBy(l => l.Id)
+                .GroupBy(l => Root(l).Id)
                 .Select(g => g.OrderBy(l => l.ContinuesSequence).ThenBy(l => l.Id).ToList()),
         ];
 
         SessionLogRow Root(SessionLogRow log)
         {
-            while (log.ContinuesLogId is { } before && byId.TryGetValue(before, out var earlier)) log = earlier;
+            while (log.ContinuesLogId is { } before && byId.TryGetValue(before, out var earlier))
+                log = earlier;
             return log;
         }
     }

@@ -10,7 +10,9 @@ using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Sessions;
 
-/// <summary>A plan in one student's week. What lists and figures need of it stands in columns, so that they unpack no plan.</summary>
+/// <summary>
+/// A plan in one student's week. What lists and figures need of it stands in columns, so that they unpack no plan.
+/// </summary>
 public sealed class AssignmentRow : IVersionedRow
 {
     public Guid AcademyId { get; init; }
@@ -19,7 +21,9 @@ public sealed class AssignmentRow : IVersionedRow
 
     public Guid StudentId { get; init; }
 
-    /// <summary>The plan it was set from; none for practice that nobody set. The text that counts is the copy in <see cref="Document"/>.</summary>
+    /// <summary>
+    /// The plan it was set from; none for practice that nobody set. The text that counts is the copy in <see cref="Document"/>.
+    /// </summary>
     public Guid? PlanId { get; set; }
 
     public DateOnly Monday { get; set; }
@@ -122,9 +126,19 @@ internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow
         builder.Property(a => a.Figures!).IsDocument(FiguresFormat);
         builder.Property(a => a.Version).IsConcurrencyToken();
         builder.HasQueryFilter(a => a.TakenOutAt == null || a.Requirement == Requirement.Own);
-        builder.HasIndex(a => new { a.AcademyId, a.StudentId, a.Monday });
+        builder.HasIndex(a => new
+        {
+            a.AcademyId,
+            a.StudentId,
+            a.Monday,
+        });
         builder.HasIndex(a => new { a.AcademyId, a.Monday });
-        builder.HasIndex(a => new { a.AcademyId, a.PlanId, a.StudentId });
+        builder.HasIndex(a => new
+        {
+            a.AcademyId,
+            a.PlanId,
+            a.StudentId,
+        });
     }
 }
 
@@ -140,17 +154,33 @@ internal static class AssignmentSets
     /// <summary>Assignments as lists need them: their plans are left where they are.</summary>
     public static IQueryable<ListedAssignment> Listed(this IQueryable<AssignmentRow> rows) => rows.Select(ListedAssignment.OfRow);
 
-    /// <summary>An assignment, taken out of the week or not, locked until the transaction ends; none where there is none.</summary>
-    public static Task<AssignmentRow?> LockAssignmentAsync(this MorningRoundDb db, Guid academyId, Guid id, CancellationToken cancel) =>
-        db.Assignments
-            .FromSql($"SELECT * FROM assignments WHERE academy_id = {academyId} AND id = {id} FOR UPDATE")
+    /// <summary>
+    /// An assignment, taken out of the week or not, locked until the transaction ends; none where there is none.
+    /// </summary>
+    public static Task<AssignmentRow?> LockAssignmentAsync(
+        this MorningRoundDb db,
+        Guid academyId,
+        Guid id,
+        CancellationToken cancel
+    ) =>
+        db
+            .Assignments.FromSql($"SELECT * FROM assignments WHERE academy_id = {academyId} AND id = {id} FOR UPDATE")
             .IgnoreQueryFilters()
             .SingleOrDefaultAsync(cancel);
 
-    /// <summary>Notes for the list of plans that a plan was put into, moved in or taken out of a student's weeks: one statement or two.</summary>
-    public static async Task NotePlanUseAsync(this MorningRoundDb db, Guid academyId, Guid? planId, Guid studentId, CancellationToken cancel)
+    /// <summary>
+    /// Notes for the list of plans that a plan was put into, moved in or taken out of a student's weeks: one statement or two.
+    /// </summary>
+    public static async Task NotePlanUseAsync(
+        this MorningRoundDb db,
+        Guid academyId,
+        Guid? planId,
+        Guid studentId,
+        CancellationToken cancel
+    )
     {
-        if (planId is null) return;
+        if (planId is null)
+            return;
         var noted = await db.Database.ExecuteSqlAsync(
             $"""
             INSERT INTO plan_uses (academy_id, plan_id, student_id, last_on)
@@ -158,8 +188,12 @@ internal static class AssignmentSets
             WHERE academy_id = {academyId} AND plan_id = {planId} AND student_id = {studentId} AND taken_out_at IS NULL
             GROUP BY academy_id, plan_id, student_id
             ON CONFLICT (academy_id, plan_id, student_id) DO UPDATE SET last_on = excluded.last_on
-            """, cancel);
+            """,
+            cancel
+        );
         if (noted == 0)
-            await db.PlanUses.Where(u => u.AcademyId == academyId && u.PlanId == planId && u.StudentId == studentId).ExecuteDeleteAsync(cancel);
+            await db
+                .PlanUses.Where(u => u.AcademyId == academyId && u.PlanId == planId && u.StudentId == studentId)
+                .ExecuteDeleteAsync(cancel);
     }
 }

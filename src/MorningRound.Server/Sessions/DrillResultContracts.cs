@@ -107,23 +107,34 @@ public sealed record DrillResultView
     /// <summary>What it is beside the last comparable times, in words; empty in a warm-up and where nothing was scored.</summary>
     public required string LastTimes { get; init; }
 
-    /// <summary>The inputs that stand, for the picture of the attempts; where they do not fit the drill they could not be scored.</summary>
+    /// <summary>
+    /// The inputs that stand, for the picture of the attempts; where they do not fit the drill they could not be scored.
+    /// </summary>
     public required IReadOnlyList<DrillInput> Inputs { get; init; }
 
     /// <summary>Everything the logs of a session gave, in the order of the plan and then of the logs.</summary>
-    public static IReadOnlyList<DrillResultView> Of(SessionPlan plan, IReadOnlyList<PublishedDrill> drills, IReadOnlyList<(Guid Id, SessionLog Log)> logs,
-        ILookup<string, PastResult> earlier) =>
-    [
-        .. from segment in plan.Practice()
-           from log in logs
-           from kept in log.Log.Segments
-           where kept.SegmentId == segment.Id && kept.Result is not null
-           select Of(log.Id, segment, drills.FirstOrDefault(d => d.SegmentId == segment.Id), kept.Inputs, kept.Result!, earlier),
-    ];
+    public static IReadOnlyList<DrillResultView> Of(
+        SessionPlan plan,
+        IReadOnlyList<PublishedDrill> drills,
+        IReadOnlyList<(Guid Id, SessionLog Log)> logs,
+        ILookup<string, PastResult> earlier
+    ) =>
+        [
+            .. from segment in plan.Practice()
+            from log in logs
+            from kept in log.Log.Segments
+            where kept.SegmentId == segment.Id && kept.Result is not null
+            select Of(log.Id, segment, drills.FirstOrDefault(d => d.SegmentId == segment.Id), kept.Inputs, kept.Result!, earlier),
+        ];
 
     private static DrillResultView Of(
-        Guid logId, PracticeSegment segment, PublishedDrill? set, IReadOnlyList<DrillInput> inputs, ProtocolResult result,
-        ILookup<string, PastResult> earlier)
+        Guid logId,
+        PracticeSegment segment,
+        PublishedDrill? set,
+        IReadOnlyList<DrillInput> inputs,
+        ProtocolResult result,
+        ILookup<string, PastResult> earlier
+    )
     {
         var isWarmUp = segment.Phase == Phase.WarmUp;
         var fits = result.Status != ResultStatus.DoesNotFit;
@@ -136,24 +147,36 @@ public sealed record DrillResultView
             Status = result.Status,
             Attempts = result.Attempts,
             // The aim check is the one thing a warm-up may end in.
-            Text = isWarmUp && fits && set?.Protocol is not MeasuredShots { AimDistance: not null } ? "A warm-up keeps no score." : result.Text,
+            Text =
+                isWarmUp && fits && set?.Protocol is not MeasuredShots { AimDistance: not null }
+                    ? "A warm-up keeps no score."
+                    : result.Text,
             Measures = isWarmUp ? [] : result.Measures,
             Goal = goal is null || set is null ? "" : set.Protocol.InWords(goal),
             GoalMet = goal is null || set is null ? null : set.Protocol.Meets(goal, result),
             Tags = Counted(inputs),
-            LastTimes = isWarmUp || set is null ? "" : Core.Drills.Scoring.LastTimes.InWords(set.Protocol, result, [.. earlier[set.ComparabilityKey]]),
+            LastTimes =
+                isWarmUp || set is null
+                    ? ""
+                    : Core.Drills.Scoring.LastTimes.InWords(set.Protocol, result, [.. earlier[set.ComparabilityKey]]),
             Inputs = inputs,
         };
     }
 
     private static List<TagCount> Counted(IReadOnlyList<DrillInput> inputs) =>
-    [
-        .. AttemptTags.ByAttempt(inputs).Values
-            .SelectMany(t => new Enum?[] { t.Contact, t.Line, t.Cause, t.Routine })
-            .OfType<Enum>()
-            .Select(t => t is RoutineTag routine ? $"routine {(routine == RoutineTag.NotDone ? "not done" : routine.ToString().ToLowerInvariant())}" : t.ToString().ToLowerInvariant())
-            .GroupBy(t => t)
-            .OrderByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal)
-            .Select(g => new TagCount(g.Key, g.Count())),
-    ];
+        [
+            .. AttemptTags
+                .ByAttempt(inputs)
+                .Values.SelectMany(t => new Enum?[] { t.Contact, t.Line, t.Cause, t.Routine })
+                .OfType<Enum>()
+                .Select(t =>
+                    t is RoutineTag routine
+                        ? $"routine {(routine == RoutineTag.NotDone ? "not done" : routine.ToString().ToLowerInvariant())}"
+                        : t.ToString().ToLowerInvariant()
+                )
+                .GroupBy(t => t)
+                .OrderByDescending(g => g.Count())
+                .ThenBy(g => g.Key, StringComparer.Ordinal)
+                .Select(g => new TagCount(g.Key, g.Count())),
+        ];
 }

@@ -20,7 +20,8 @@ public sealed class HomeworkService(MorningRoundDb db, DomainClock clock)
 
     /// <summary>
     /// Adds the homework as a segment to next week's homework plan of the student, making plan and draft with the first. Ids
-    /// follow from student and week, so the same homework arrives once; once such a draft is published or full, the next one begins.
+    /// follow from student and week, so the same homework arrives once; once such a draft is published or full, the next one
+    /// begins.
     /// Saving is left to the caller.
     /// </summary>
     public async Task AddAsync(Caller caller, Guid studentId, DateOnly lesson, LessonNoted noted, CancellationToken cancel)
@@ -31,11 +32,24 @@ public sealed class HomeworkService(MorningRoundDb db, DomainClock clock)
         {
             var id = IdOf(studentId, week, n);
             // What the same call added before is tracked and not saved yet.
-            var draft = db.Assignments.Local.FirstOrDefault(a => a.Id == id) ?? await db.Assignments.FirstOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel);
-            var plan = db.Plans.Local.FirstOrDefault(p => p.Id == id) ?? await db.Plans.FirstOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
-            if (draft?.Document.Segments.Any(s => s.Id == segment.Id) == true || plan?.Document.Segments.Any(s => s.Id == segment.Id) == true) return;
-            if (draft?.PublishedAt is not null || plan?.RemovedAt is not null || (plan is not null && draft is null)
-                || plan?.Document.Segments.Count >= PlanRules.MostSegments) continue;
+            var draft =
+                db.Assignments.Local.FirstOrDefault(a => a.Id == id)
+                ?? await db.Assignments.FirstOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel);
+            var plan =
+                db.Plans.Local.FirstOrDefault(p => p.Id == id)
+                ?? await db.Plans.FirstOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
+            if (
+                draft?.Document.Segments.Any(s => s.Id == segment.Id) == true
+                || plan?.Document.Segments.Any(s => s.Id == segment.Id) == true
+            )
+                return;
+            if (
+                draft?.PublishedAt is not null
+                || plan?.RemovedAt is not null
+                || (plan is not null && draft is null)
+                || plan?.Document.Segments.Count >= PlanRules.MostSegments
+            )
+                continue;
             if (plan is null)
             {
                 Make(caller, id, studentId, week, noted, segment);
@@ -67,7 +81,15 @@ public sealed class HomeworkService(MorningRoundDb db, DomainClock clock)
         var draft = AssignmentColumns.NewAssignment(caller.AcademyId, id, studentId, document);
         (draft.PlanId, draft.Monday, draft.Requirement, draft.Version) = (id, week.Monday, Requirement.Must, 1);
         db.Assignments.Add(draft);
-        db.PlanUses.Add(new PlanUseRow { AcademyId = caller.AcademyId, PlanId = id, StudentId = studentId, LastOn = week.Monday });
+        db.PlanUses.Add(
+            new PlanUseRow
+            {
+                AcademyId = caller.AcademyId,
+                PlanId = id,
+                StudentId = studentId,
+                LastOn = week.Monday,
+            }
+        );
     }
 
     private static Guid IdOf(Guid studentId, IsoWeek week, int n) =>

@@ -49,45 +49,52 @@ public sealed record ListedAssignment
     public required SessionListing Listing { get; init; }
 
     /// <summary>How one is read from its row, by the database as well as here.</summary>
-    internal static Expression<Func<AssignmentRow, ListedAssignment>> OfRow { get; } = row => new ListedAssignment
-    {
-        Id = row.Id,
-        StudentId = row.StudentId,
-        PlanId = row.PlanId,
-        Monday = row.Monday,
-        Day = row.Day,
-        Requirement = row.Requirement,
-        PublishedAt = row.PublishedAt,
-        ChangedAt = row.ChangedAt,
-        TakenOutAt = row.TakenOutAt,
-        Excuse = row.Excuse,
-        Version = row.Version,
-        PlannedMinutes = row.PlannedMinutes,
-        DoneMinutes = row.DoneMinutes,
-        IsWhole = row.IsWhole,
-        HasLog = row.HasLog,
-        IsFinished = row.IsFinished,
-        IsTrimmed = row.IsTrimmed,
-        EndedByPain = row.EndedByPain,
-        PractisedOn = row.PractisedOn,
-        Listing = row.Listing,
-    };
+    internal static Expression<Func<AssignmentRow, ListedAssignment>> OfRow { get; } =
+        row => new ListedAssignment
+        {
+            Id = row.Id,
+            StudentId = row.StudentId,
+            PlanId = row.PlanId,
+            Monday = row.Monday,
+            Day = row.Day,
+            Requirement = row.Requirement,
+            PublishedAt = row.PublishedAt,
+            ChangedAt = row.ChangedAt,
+            TakenOutAt = row.TakenOutAt,
+            Excuse = row.Excuse,
+            Version = row.Version,
+            PlannedMinutes = row.PlannedMinutes,
+            DoneMinutes = row.DoneMinutes,
+            IsWhole = row.IsWhole,
+            HasLog = row.HasLog,
+            IsFinished = row.IsFinished,
+            IsTrimmed = row.IsTrimmed,
+            EndedByPain = row.EndedByPain,
+            PractisedOn = row.PractisedOn,
+            Listing = row.Listing,
+        };
 
     private static readonly Func<AssignmentRow, ListedAssignment> FromRow = OfRow.Compile();
 
     public static ListedAssignment Of(AssignmentRow row) => FromRow(row);
 
     /// <summary>The core's view of it.</summary>
-    public AssignedSession ToAssignedSession() => new()
-    {
-        Week = IsoWeek.Of(Monday),
-        Day = Day,
-        Requirement = Requirement,
-        Excuse = Excuse,
-        HasLog = HasLog,
-        IsFinished = IsFinished,
-        IsTrimmed = IsTrimmed,
-        EndedByPain = EndedByPain,
-        Completion = new CompletionFigures { PlannedMinutes = PlannedMinutes, DoneMinutes = DoneMinutes, IsWhole = IsWhole },
-    };
+    public AssignedSession ToAssignedSession() =>
+        new()
+        {
+            Week = IsoWeek.Of(Monday),
+            Day = Day,
+            Requirement = Requirement,
+            Excuse = Excuse,
+            HasLog = HasLog,
+            IsFinished = IsFinished,
+            IsTrimmed = IsTrimmed,
+            EndedByPain = EndedByPain,
+            Completion = new CompletionFigures
+            {
+                PlannedMinutes = PlannedMinutes,
+                DoneMinutes = DoneMinutes,
+                IsWhole = IsWhole,
+            },
+        };
 }

@@ -37,21 +37,22 @@ public sealed record OpenPainView
 
     public required double MinutesSince { get; init; }
 
-    public static OpenPainView Of(OpenPain pain, IReadOnlyList<Guid> segments, int sessionsSince, double minutesSince) => new()
-    {
-        Part = pain.Part,
-        Side = pain.Side,
-        Where = pain.Where,
-        Level = pain.Level,
-        Sharp = pain.Sharp,
-        Since = pain.Since,
-        LastOn = pain.LastOn,
-        NeedsClearing = pain.NeedsClearing,
-        Text = pain.InWords(),
-        SegmentIds = segments,
-        SessionsSince = sessionsSince,
-        MinutesSince = minutesSince,
-    };
+    public static OpenPainView Of(OpenPain pain, IReadOnlyList<Guid> segments, int sessionsSince, double minutesSince) =>
+        new()
+        {
+            Part = pain.Part,
+            Side = pain.Side,
+            Where = pain.Where,
+            Level = pain.Level,
+            Sharp = pain.Sharp,
+            Since = pain.Since,
+            LastOn = pain.LastOn,
+            NeedsClearing = pain.NeedsClearing,
+            Text = pain.InWords(),
+            SegmentIds = segments,
+            SessionsSince = sessionsSince,
+            MinutesSince = minutesSince,
+        };
 }
 
 /// <summary>What is asked about pain, and what each answer leads to, so that the phone decides nothing itself.</summary>
@@ -61,7 +62,6 @@ public sealed record OpenPainView
 /// <param name="Advice">What a student reads when pain ends the session.</param>
 public sealed record PainForm(IReadOnlyList<PainPart> Parts, IReadOnlyList<PainStep> Scale, bool SharpEndsSession, string Advice)
 {
-    public static PainForm Asked { get; } = new(
-        PainPart.All,
-        PainRule.Scale, PainRule.EndsSession(level: 1, sharp: true), PainRule.Advice);
+    public static PainForm Asked { get; } =
+        new(PainPart.All, PainRule.Scale, PainRule.EndsSession(level: 1, sharp: true), PainRule.Advice);
 }

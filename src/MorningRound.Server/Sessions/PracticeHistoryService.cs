@@ -18,39 +18,61 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
     private const int DaysOfLoad = 42;
 
     public async Task<(IReadOnlyList<HurtPart> Hurt, WeekLoad? Load)> OfAsync(
-        Caller caller, Guid studentId, StudentFile file, DateOnly day, CancellationToken cancel)
+        Caller caller,
+        Guid studentId,
+        StudentFile file,
+        DateOnly day,
+        CancellationToken cancel
+    )
     {
         var oldest = day.Plus(-DaysOfLoad);
-        var logs = await db.SessionLogs.AsNoTracking()
+        var logs = await db
+            .SessionLogs.AsNoTracking()
             .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId && l.Day >= oldest && l.Day <= day)
             .Select(l => new LoadedSession(l.Day, l.Minutes, l.Effort))
             .ToListAsync(cancel);
-        return (OpenPain.HurtParts(file, await pain.OpenAsync(caller, studentId, file, cancel)), Load.Of(logs, IsoWeek.Of(day).Monday).ForPlanning());
+        return (
+            OpenPain.HurtParts(file, await pain.OpenAsync(caller, studentId, file, cancel)),
+            Load.Of(logs, IsoWeek.Of(day).Monday).ForPlanning()
+        );
     }
 
     public async Task<IReadOnlyDictionary<Guid, IReadOnlyList<HurtPart>>> HurtOfSquadAsync(
-        Caller caller, IReadOnlyDictionary<Guid, StudentFile> files, CancellationToken cancel)
+        Caller caller,
+        IReadOnlyDictionary<Guid, StudentFile> files,
+        CancellationToken cancel
+    )
     {
         var reported = await pain.OfSquadAsync(caller, cancel);
-        return files.Keys.Union(reported.Select(r => r.Key)).ToDictionary(id => id, id =>
-        {
-            var file = files.GetValueOrDefault(id) ?? new StudentFile();
-            return OpenPain.HurtParts(file, OpenPain.Of(reported[id], file));
-        });
+        return files
+            .Keys.Union(reported.Select(r => r.Key))
+            .ToDictionary(
+                id => id,
+                id =>
+                {
+                    var file = files.GetValueOrDefault(id) ?? new StudentFile();
+                    return OpenPain.HurtParts(file, OpenPain.Of(reported[id], file));
+                }
+            );
     }
 
     public async Task<IReadOnlyList<Guid>> RecentDrillsAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {
-        var last = await db.SessionLogs.AsNoTracking()
+        var last = await db
+            .SessionLogs.AsNoTracking()
             .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId)
             .GroupBy(l => l.AssignmentId)
             .Select(g => new { Assignment = g.Key, Day = g.Max(l => l.Day) })
-            .OrderByDescending(l => l.Day).ThenByDescending(l => l.Assignment)
+            .OrderByDescending(l => l.Day)
+            .ThenByDescending(l => l.Assignment)
             .Take(2)
             .Select(l => l.Assignment)
             .ToListAsync(cancel);
-        var plans = await db.Assignments.AsNoTracking()
-            .Where(a => a.AcademyId == caller.AcademyId && last.Contains(a.Id)).Select(a => a.Document).ToListAsync(cancel);
+        var plans = await db
+            .Assignments.AsNoTracking()
+            .Where(a => a.AcademyId == caller.AcademyId && last.Contains(a.Id))
+            .Select(a => a.Document)
+            .ToListAsync(cancel);
         return [.. plans.SelectMany(p => p.Practice()).Where(s => s.Drill is not null).Select(s => s.Drill!.DrillId).Distinct()];
     }
 }

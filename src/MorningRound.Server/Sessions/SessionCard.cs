@@ -11,11 +11,18 @@ namespace MorningRound.Server.Sessions;
 /// <param name="Fraction">0 to 1; none when nothing is left that counts.</param>
 /// <param name="DueMinutes">Of a week: minutes that were due by today; none of a session.</param>
 /// <param name="DueDoneMinutes">Of a week: what was done of those; none of a session.</param>
-public sealed record Completed(int PlannedMinutes, double DoneMinutes, double? Fraction, int? DueMinutes = null, double? DueDoneMinutes = null)
+public sealed record Completed(
+    int PlannedMinutes,
+    double DoneMinutes,
+    double? Fraction,
+    int? DueMinutes = null,
+    double? DueDoneMinutes = null
+)
 {
     public static Completed Of(CompletionFigures session) => new(session.PlannedMinutes, session.DoneMinutes, session.Fraction);
 
-    public static Completed Of(WeekCompletion week) => new(week.PlannedMinutes, week.DoneMinutes, week.Fraction, week.DueMinutes, week.DueDoneMinutes);
+    public static Completed Of(WeekCompletion week) =>
+        new(week.PlannedMinutes, week.DoneMinutes, week.Fraction, week.DueMinutes, week.DueDoneMinutes);
 }
 
 /// <summary>A session of a week at a glance.</summary>
@@ -75,7 +82,9 @@ public sealed record SessionCard : IVersioned
     /// <summary>Whether it was a lesson, held by the coach.</summary>
     public required bool IsLesson { get; init; }
 
-    /// <summary>Whether the coach had taken it out of the week by the time it arrived from a phone; it is kept as own practice.</summary>
+    /// <summary>
+    /// Whether the coach had taken it out of the week by the time it arrived from a phone; it is kept as own practice.
+    /// </summary>
     public required bool KeptAfterTakenOut { get; init; }
 
     /// <summary>Whether two devices kept it together.</summary>

@@ -115,30 +115,31 @@ public sealed record LogView
     public static LogView Of(SessionLogRow row, SessionPlan plan) => Of([row], row.Log, plan);
 
     /// <summary>The view of logs that are one; the first one began.</summary>
-    public static LogView Of(IReadOnlyList<SessionLogRow> rows, SessionLog log, SessionPlan plan) => new()
-    {
-        Id = rows[0].Id,
-        LastSequence = rows[0].LastSequence,
-        Day = rows[0].Day,
-        StartedAt = log.StartedAt,
-        FinishedAt = log.FinishedAt,
-        Minutes = log.Spent.TotalMinutes,
-        Strokes = Strokes.Of(plan, [log]),
-        EndedByPain = log.EndedByPain,
-        Pain = log.Pain,
-        MendedPain = log.MendedPain,
-        Unwell = log.Unwell,
-        Ready = log.Ready,
-        Rating = log.Rating,
-        RatedAfterwards = log.RatedAfterwards,
-        Recording = log.Recording,
-        Agreed = log.Agreed,
-        AccountId = rows[0].AccountId,
-        Devices = rows.Count,
-        ClockWasOff = rows.Any(r => r.ClockWasOff),
-        ClockLeftRunning = log.ClockLeftRunning,
-        MendableUntil = log.FinishedAt?.AddDays(SessionEntryRules.MendingDays),
-    };
+    public static LogView Of(IReadOnlyList<SessionLogRow> rows, SessionLog log, SessionPlan plan) =>
+        new()
+        {
+            Id = rows[0].Id,
+            LastSequence = rows[0].LastSequence,
+            Day = rows[0].Day,
+            StartedAt = log.StartedAt,
+            FinishedAt = log.FinishedAt,
+            Minutes = log.Spent.TotalMinutes,
+            Strokes = Strokes.Of(plan, [log]),
+            EndedByPain = log.EndedByPain,
+            Pain = log.Pain,
+            MendedPain = log.MendedPain,
+            Unwell = log.Unwell,
+            Ready = log.Ready,
+            Rating = log.Rating,
+            RatedAfterwards = log.RatedAfterwards,
+            Recording = log.Recording,
+            Agreed = log.Agreed,
+            AccountId = rows[0].AccountId,
+            Devices = rows.Count,
+            ClockWasOff = rows.Any(r => r.ClockWasOff),
+            ClockLeftRunning = log.ClockLeftRunning,
+            MendableUntil = log.FinishedAt?.AddDays(SessionEntryRules.MendingDays),
+        };
 }
 
 /// <summary>The one thing to look at first next time, and the day it was agreed.</summary>
@@ -157,7 +158,9 @@ public sealed record AppendInput
     /// <summary>The log this one goes on from, which another device had begun; none for a log that began by itself.</summary>
     public LogBranch? Continues { get; init; }
 
-    /// <summary>The phone's own time when it sent this, uncorrected: how far off its clock is shows by it. None where it did not say.</summary>
+    /// <summary>
+    /// The phone's own time when it sent this, uncorrected: how far off its clock is shows by it. None where it did not say.
+    /// </summary>
     public DateTimeOffset? SentAt { get; init; }
 }
 
@@ -174,7 +177,9 @@ public sealed record LogEnd(int LastSequence, int AgreesUpTo);
 /// <summary>What the log holds now.</summary>
 /// <param name="LastSequence">The number of its last entry; the next one is one higher.</param>
 /// <param name="Log">What it adds up to.</param>
-/// <param name="KeptAfterTakenOut">Whether the session had been taken out of the week, so that this is kept as own practice.</param>
+/// <param name="KeptAfterTakenOut">
+/// Whether the session had been taken out of the week, so that this is kept as own practice.
+/// </param>
 /// <param name="FromTwoDevices">Whether another device keeps a log of the same session too.</param>
 public sealed record AppendView(int LastSequence, LogView Log, bool KeptAfterTakenOut, bool FromTwoDevices);
 

@@ -38,7 +38,12 @@ public sealed record SessionListing
     /// <param name="completion">What was done of it.</param>
     /// <param name="logs">What its logs add up to.</param>
     /// <param name="fromTwoDevices">Whether one log goes on from another.</param>
-    public static SessionListing Of(SessionPlan plan, SessionCompletion completion, IReadOnlyList<SessionLog> logs, bool fromTwoDevices)
+    public static SessionListing Of(
+        SessionPlan plan,
+        SessionCompletion completion,
+        IReadOnlyList<SessionLog> logs,
+        bool fromTwoDevices
+    )
     {
         var totals = PlanTotals.Of(plan);
         return new SessionListing
@@ -50,8 +55,11 @@ public sealed record SessionListing
             Strip = SessionStrip.Done(plan, completion).InList(),
             Pain =
             [
-                .. logs.SelectMany(r => r.Pain.Select(p => p.InWords())
-                    .Concat(r.Unwell is { } unwell ? [unwell.ToString().ToLowerInvariant()] : Array.Empty<string>())).Distinct(),
+                .. logs.SelectMany(r =>
+                        r.Pain.Select(p => p.InWords())
+                            .Concat(r.Unwell is { } unwell ? [unwell.ToString().ToLowerInvariant()] : Array.Empty<string>())
+                    )
+                    .Distinct(),
             ],
             TickedSegments = completion.Segments.Count(s => s.Ticked),
             HowMuchUnknown = completion.Segments.Count(s => s.HowMuchUnknown),

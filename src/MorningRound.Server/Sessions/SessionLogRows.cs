@@ -135,7 +135,9 @@ public sealed class SessionEntryRow
     public SessionEntry PutRight() => PhoneClock.PutRight(Document, ClockShift);
 }
 
-/// <summary>An entry that came under a number another entry already had. Kept for a person to look at, never read into a log.</summary>
+/// <summary>
+/// An entry that came under a number another entry already had. Kept for a person to look at, never read into a log.
+/// </summary>
 public sealed class EntryConflictRow
 {
     public Guid Id { get; init; }
@@ -151,9 +153,11 @@ public sealed class EntryConflictRow
     public required SessionEntry Document { get; init; }
 }
 
-internal sealed class SessionLogMappings :
-    IEntityTypeConfiguration<SessionLogRow>, IEntityTypeConfiguration<SessionEntryRow>, IEntityTypeConfiguration<EntryConflictRow>,
-    IEntityTypeConfiguration<DrillMeasureRow>
+internal sealed class SessionLogMappings
+    : IEntityTypeConfiguration<SessionLogRow>,
+        IEntityTypeConfiguration<SessionEntryRow>,
+        IEntityTypeConfiguration<EntryConflictRow>,
+        IEntityTypeConfiguration<DrillMeasureRow>
 {
     internal static DocumentFormat<SessionLog> Format { get; } = new("session-log");
 
@@ -162,12 +166,24 @@ internal sealed class SessionLogMappings :
     public void Configure(EntityTypeBuilder<DrillMeasureRow> builder)
     {
         builder.ToTable("drill_measures");
-        builder.HasKey(r => new { r.AcademyId, r.LogId, r.SegmentId, r.Measure });
+        builder.HasKey(r => new
+        {
+            r.AcademyId,
+            r.LogId,
+            r.SegmentId,
+            r.Measure,
+        });
         builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(r => new { r.AcademyId, r.LogId });
         builder.HasOne<StudentRow>().WithMany().HasForeignKey(r => new { r.AcademyId, r.StudentId });
         builder.Property(r => r.Measure).HasMaxLength(60);
         builder.Property(r => r.ComparabilityKey).HasMaxLength(32);
-        builder.HasIndex(r => new { r.AcademyId, r.StudentId, r.ComparabilityKey, r.Day });
+        builder.HasIndex(r => new
+        {
+            r.AcademyId,
+            r.StudentId,
+            r.ComparabilityKey,
+            r.Day,
+        });
     }
 
     public void Configure(EntityTypeBuilder<SessionLogRow> builder)
@@ -180,18 +196,49 @@ internal sealed class SessionLogMappings :
         builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(l => new { l.AcademyId, l.ContinuesLogId });
         builder.Property(l => l.Log).IsDocument(Format);
         builder.Property(l => l.Checkpoint).HasMaxLength(PlanRules.LongestSentence);
-        builder.HasIndex(l => new { l.AcademyId, l.StudentId, l.Day });
-        builder.HasIndex(l => new { l.AcademyId, l.StudentId }, "WithPain").HasDatabaseName("ix_session_logs_with_pain").HasFilter("has_pain");
-        builder.HasIndex(l => new { l.AcademyId, l.StudentId, l.Day }, "WithCheckpoint").HasDatabaseName("ix_session_logs_with_checkpoint").HasFilter("checkpoint IS NOT NULL");
+        builder.HasIndex(l => new
+        {
+            l.AcademyId,
+            l.StudentId,
+            l.Day,
+        });
+        builder
+            .HasIndex(l => new { l.AcademyId, l.StudentId }, "WithPain")
+            .HasDatabaseName("ix_session_logs_with_pain")
+            .HasFilter("has_pain");
+        builder
+            .HasIndex(
+                l => new
+                {
+                    l.AcademyId,
+                    l.StudentId,
+                    l.Day,
+                },
+                "WithCheckpoint"
+            )
+            .HasDatabaseName("ix_session_logs_with_checkpoint")
+            .HasFilter("checkpoint IS NOT NULL");
     }
 
     public void Configure(EntityTypeBuilder<SessionEntryRow> builder)
     {
         builder.ToTable("session_entries");
-        builder.HasKey(e => new { e.AcademyId, e.LogId, e.Sequence });
+        builder.HasKey(e => new
+        {
+            e.AcademyId,
+            e.LogId,
+            e.Sequence,
+        });
         builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(e => new { e.AcademyId, e.LogId });
         builder.Property(e => e.Document).IsDocument(EntryFormat);
-        builder.HasIndex(e => new { e.AcademyId, e.LogId, e.DrillSegmentId }).HasFilter("drill_segment_id IS NOT NULL");
+        builder
+            .HasIndex(e => new
+            {
+                e.AcademyId,
+                e.LogId,
+                e.DrillSegmentId,
+            })
+            .HasFilter("drill_segment_id IS NOT NULL");
     }
 
     public void Configure(EntityTypeBuilder<EntryConflictRow> builder)

@@ -13,15 +13,21 @@ using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Sessions;
 
-/// <summary>Takes what phones noted into the logs of sessions: in order, each entry once, whatever became of the session meanwhile.</summary>
+/// <summary>
+/// Takes what phones noted into the logs of sessions: in order, each entry once, whatever became of the session meanwhile.
+/// </summary>
 public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, HomeworkService homework)
 {
     private const int MostEntriesAtOnce = 500;
 
-    /// <summary>How many entries that came under taken numbers are kept aside for one log. A phone that lost its count sends a handful.</summary>
+    /// <summary>
+    /// How many entries that came under taken numbers are kept aside for one log. A phone that lost its count sends a handful.
+    /// </summary>
     private const int MostKeptAside = 500;
 
-    /// <summary>A phone can be a day ahead of the academy, and a session can be published while it is already practised.</summary>
+    /// <summary>
+    /// A phone can be a day ahead of the academy, and a session can be published while it is already practised.
+    /// </summary>
     private static readonly TimeSpan BeforePublishing = TimeSpan.FromDays(1);
 
     /// <summary>What is typed in from a card can be about a year old.</summary>
@@ -36,17 +42,26 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         await using var transaction = await db.BeginUnlessWithinAsync(cancel);
         // Locked, so that two calls for one log take turns, and nobody takes the session out of the week in between.
         var assignment = await db.LockAssignmentAsync(caller.AcademyId, input.AssignmentId, cancel);
-        if (assignment?.PublishedAt is null) throw ApiProblemException.NotFound("session");
+        if (assignment?.PublishedAt is null)
+            throw ApiProblemException.NotFound("session");
         caller.EnsureCanAccess(assignment.StudentId, "session");
         Check(caller, logId, input, assignment.Document);
 
         var log = await ClaimAsync(caller, logId, assignment, input.Continues, cancel);
-        var others = await db.SessionLogs.Where(l => l.AcademyId == caller.AcademyId && l.AssignmentId == assignment.Id && l.Id != logId).ToListAsync(cancel);
+        var others = await db
+            .SessionLogs.Where(l => l.AcademyId == caller.AcademyId && l.AssignmentId == assignment.Id && l.Id != logId)
+            .ToListAsync(cancel);
         await RefuseUnlessNextAsync(caller, log, others, input.Entries, transaction, cancel);
-        var added = Dated(log, assignment, [.. input.Entries.Where(e => e.Sequence > log.LastSequence).OrderBy(e => e.Sequence)], input.SentAt);
+        var added = Dated(
+            log,
+            assignment,
+            [.. input.Entries.Where(e => e.Sequence > log.LastSequence).OrderBy(e => e.Sequence)],
+            input.SentAt
+        );
         if (added.Count > 0)
         {
-            if (assignment.TakenOutAt is not null) assignment.Requirement = Requirement.Own;
+            if (assignment.TakenOutAt is not null)
+                assignment.Requirement = Requirement.Own;
             RefuseTooMuch(log, added, input.Entries);
             await AddAsync(caller, log, others, assignment, added, cancel);
         }
@@ -54,14 +69,19 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         if (!await db.SavedAsync(cancel))
         {
             // Homework was added to at the same moment, say: begin again with what is there now.
-            if (transaction is not null) await transaction.RollbackAsync(cancel);
+            if (transaction is not null)
+                await transaction.RollbackAsync(cancel);
             return await AppendAsync(caller, logId, input, cancel);
         }
 
-        if (transaction is not null) await transaction.CommitAsync(cancel);
+        if (transaction is not null)
+            await transaction.CommitAsync(cancel);
         return new AppendView(
-            log.LastSequence, LogView.Of(log, assignment.Document), assignment.TakenOutAt is not null,
-            log.ContinuesLogId is not null || others.Any(l => l.ContinuesLogId == logId));
+            log.LastSequence,
+            LogView.Of(log, assignment.Document),
+            assignment.TakenOutAt is not null,
+            log.ContinuesLogId is not null || others.Any(l => l.ContinuesLogId == logId)
+        );
     }
 
     /// <summary>A log's entries in their order, those of the log it goes on from before its own.</summary>
@@ -69,52 +89,91 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
     {
         IReadOnlyList<SessionLogRow> needed = log.ContinuesLogId is null
             ? [log]
-            : [log, .. await db.SessionLogs.AsNoTracking().Where(l => l.AcademyId == caller.AcademyId && l.AssignmentId == log.AssignmentId && l.Id != log.Id).ToListAsync(cancel)];
+            :
+            [
+                log,
+                .. await db
+                    .SessionLogs.AsNoTracking()
+                    .Where(l => l.AcademyId == caller.AcademyId && l.AssignmentId == log.AssignmentId && l.Id != log.Id)
+                    .ToListAsync(cancel),
+            ];
         return (await RowsAsync(caller, needed, cancel))[log.Id];
     }
 
     /// <summary>The same for all logs of a session, in one query.</summary>
     public async Task<IReadOnlyDictionary<Guid, IReadOnlyList<SessionEntryRow>>> RowsAsync(
-        Caller caller, IReadOnlyCollection<SessionLogRow> logs, CancellationToken cancel)
+        Caller caller,
+        IReadOnlyCollection<SessionLogRow> logs,
+        CancellationToken cancel
+    )
     {
         var byId = logs.ToDictionary(l => l.Id);
-        var own = (await db.SessionEntries.AsNoTracking()
-            .Where(e => e.AcademyId == caller.AcademyId && byId.Keys.Contains(e.LogId))
-            .OrderBy(e => e.Sequence)
-            .ToListAsync(cancel)).ToLookup(e => e.LogId);
+        var own = (
+            await db
+                .SessionEntries.AsNoTracking()
+                .Where(e => e.AcademyId == caller.AcademyId && byId.Keys.Contains(e.LogId))
+                .OrderBy(e => e.Sequence)
+                .ToListAsync(cancel)
+        ).ToLookup(e => e.LogId);
         return logs.ToDictionary(l => l.Id, RowsOf);
 
         IReadOnlyList<SessionEntryRow> RowsOf(SessionLogRow log) =>
-            log.ContinuesLogId is { } before ? [.. RowsOf(byId[before]).Take(log.ContinuesSequence), .. own[log.Id]] : [.. own[log.Id]];
+            log.ContinuesLogId is { } before
+                ? [.. RowsOf(byId[before]).Take(log.ContinuesSequence), .. own[log.Id]]
+                : [.. own[log.Id]];
     }
 
     private static void Check(Caller caller, Guid logId, AppendInput input, SessionPlan plan)
     {
         if (input.AccountId != caller.AccountId)
-            throw ApiProblemException.Forbidden("accountId", "Somebody else is signed in now. These entries stay on the device until their owner signs in again.");
+            throw ApiProblemException.Forbidden(
+                "accountId",
+                "Somebody else is signed in now. These entries stay on the device until their owner signs in again."
+            );
         if (!caller.IsCoach && input.Entries.Any(e => e is LessonNoted or SessionOpened { Recording: Recording.Lesson }))
             throw ApiProblemException.Forbidden("entries", "Only a coach keeps the log of a lesson.");
         var errors = new FieldErrors()
             .Require(logId != Guid.Empty, "logId", "An id is needed.")
-            .Require(input.Entries.Count is > 0 and <= MostEntriesAtOnce, "entries", $"Send 1 to {MostEntriesAtOnce} entries at a time.")
-            .Require(input.Entries.Select(e => e.Sequence).Distinct().Count() == input.Entries.Count, "entries", "Every entry needs a number of its own.");
+            .Require(
+                input.Entries.Count is > 0 and <= MostEntriesAtOnce,
+                "entries",
+                $"Send 1 to {MostEntriesAtOnce} entries at a time."
+            )
+            .Require(
+                input.Entries.Select(e => e.Sequence).Distinct().Count() == input.Entries.Count,
+                "entries",
+                "Every entry needs a number of its own."
+            );
         FieldError[] found =
         [
             .. errors.Found,
             .. input.Entries.Take(MostEntriesAtOnce).SelectMany((e, i) => SessionEntryRules.Check(e, plan, $"entries[{i}]")),
         ];
-        if (found.Length > 0) throw ApiProblemException.Invalid(found);
+        if (found.Length > 0)
+            throw ApiProblemException.Invalid(found);
     }
 
-    /// <summary>Finds the log, or makes it. Of a log that goes on from another, that one must be there as far as it is named.</summary>
-    private async Task<SessionLogRow> ClaimAsync(Caller caller, Guid logId, AssignmentRow assignment, LogBranch? branch, CancellationToken cancel)
+    /// <summary>
+    /// Finds the log, or makes it. Of a log that goes on from another, that one must be there as far as it is named.
+    /// </summary>
+    private async Task<SessionLogRow> ClaimAsync(
+        Caller caller,
+        Guid logId,
+        AssignmentRow assignment,
+        LogBranch? branch,
+        CancellationToken cancel
+    )
     {
         var log = await db.SessionLogs.SingleOrDefaultAsync(l => l.AcademyId == caller.AcademyId && l.Id == logId, cancel);
-        if (log is not null) return Owned(log) ? log : throw ApiProblemException.NotFound("log");
+        if (log is not null)
+            return Owned(log) ? log : throw ApiProblemException.NotFound("log");
         if (branch is not null)
         {
-            var before = await db.SessionLogs.AsNoTracking().SingleOrDefaultAsync(l => l.AcademyId == caller.AcademyId && l.Id == branch.LogId, cancel);
-            if (before is null || !Owned(before)) throw ApiProblemException.NotFound("log");
+            var before = await db
+                .SessionLogs.AsNoTracking()
+                .SingleOrDefaultAsync(l => l.AcademyId == caller.AcademyId && l.Id == branch.LogId, cancel);
+            if (before is null || !Owned(before))
+                throw ApiProblemException.NotFound("log");
             if (branch.Sequence < 0 || branch.Sequence > before.LastSequence)
                 throw ApiProblemException.Invalid("continues.sequence", $"That log ends at {before.LastSequence}.");
         }
@@ -138,10 +197,17 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         bool Owned(SessionLogRow row) => row.AssignmentId == assignment.Id && row.AccountId == caller.AccountId;
     }
 
-    /// <summary>Refuses entries that differ from what is there, and entries that leave a gap. Of the log only those in question are read.</summary>
+    /// <summary>
+    /// Refuses entries that differ from what is there, and entries that leave a gap. Of the log only those in question are read.
+    /// </summary>
     private async Task RefuseUnlessNextAsync(
-        Caller caller, SessionLogRow log, IReadOnlyList<SessionLogRow> others, IReadOnlyList<SessionEntry> sent, IDbContextTransaction? transaction,
-        CancellationToken cancel)
+        Caller caller,
+        SessionLogRow log,
+        IReadOnlyList<SessionLogRow> others,
+        IReadOnlyList<SessionEntry> sent,
+        IDbContextTransaction? transaction,
+        CancellationToken cancel
+    )
     {
         var again = sent.Where(e => e.Sequence <= log.LastSequence).OrderBy(e => e.Sequence).ToList();
         if (again.Count > 0)
@@ -151,39 +217,61 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
             if (differing.Count > 0)
             {
                 await KeepAsideAsync(caller, log.Id, differing, cancel);
-                if (transaction is not null) await transaction.CommitAsync(cancel);
+                if (transaction is not null)
+                    await transaction.CommitAsync(cancel);
                 throw ApiProblemException.Conflict(
-                    "This log was continued somewhere else.", $"entries[{sent.ToList().IndexOf(differing[0])}].sequence",
+                    "This log was continued somewhere else.",
+                    $"entries[{sent.ToList().IndexOf(differing[0])}].sequence",
                     "Another entry already has this number. What you sent was put aside and nothing was overwritten.",
-                    new LogEnd(log.LastSequence, differing[0].Sequence - 1));
+                    new LogEnd(log.LastSequence, differing[0].Sequence - 1)
+                );
             }
         }
 
         var next = log.LastSequence + 1;
         if (sent.Where(e => e.Sequence >= next).OrderBy(e => e.Sequence).Where((entry, i) => entry.Sequence != next + i).Any())
         {
-            throw ApiProblemException.Conflict("Entries are missing before these.", "entries",
-                $"The log ends at {log.LastSequence}; the next number is {next}.", new LogEnd(log.LastSequence, log.LastSequence));
+            throw ApiProblemException.Conflict(
+                "Entries are missing before these.",
+                "entries",
+                $"The log ends at {log.LastSequence}; the next number is {next}.",
+                new LogEnd(log.LastSequence, log.LastSequence)
+            );
         }
     }
 
     /// <summary>The entries that are there under the numbers of others, by number.</summary>
     private async Task<IReadOnlyDictionary<int, SessionEntryRow>> EntriesAsync(
-        Caller caller, SessionLogRow log, IReadOnlyList<SessionLogRow> others, IReadOnlyList<SessionEntry> like, CancellationToken cancel)
+        Caller caller,
+        SessionLogRow log,
+        IReadOnlyList<SessionLogRow> others,
+        IReadOnlyList<SessionEntry> like,
+        CancellationToken cancel
+    )
     {
-        if (log.ContinuesLogId is not null) return (await RowsAsync(caller, [log, .. others], cancel))[log.Id].ToDictionary(e => e.Sequence);
+        if (log.ContinuesLogId is not null)
+            return (await RowsAsync(caller, [log, .. others], cancel))[log.Id].ToDictionary(e => e.Sequence);
         var numbers = like.Select(e => e.Sequence).ToList();
-        return await db.SessionEntries.AsNoTracking()
-            .Where(e => e.AcademyId == caller.AcademyId && e.LogId == log.Id && numbers.Contains(e.Sequence)).ToDictionaryAsync(e => e.Sequence, cancel);
+        return await db
+            .SessionEntries.AsNoTracking()
+            .Where(e => e.AcademyId == caller.AcademyId && e.LogId == log.Id && numbers.Contains(e.Sequence))
+            .ToDictionaryAsync(e => e.Sequence, cancel);
     }
 
     /// <summary>Puts the times of new entries right, in their order.</summary>
-    private List<SessionEntryRow> Dated(SessionLogRow log, AssignmentRow assignment, IReadOnlyList<SessionEntry> added, DateTimeOffset? sentAt)
+    private List<SessionEntryRow> Dated(
+        SessionLogRow log,
+        AssignmentRow assignment,
+        IReadOnlyList<SessionEntry> added,
+        DateTimeOffset? sentAt
+    )
     {
         var now = clock.GetUtcNow();
-        var isPaper = log.Log.Recording == Recording.Paper || added.OfType<SessionOpened>().Any(o => o.Recording == Recording.Paper);
+        var isPaper =
+            log.Log.Recording == Recording.Paper || added.OfType<SessionOpened>().Any(o => o.Recording == Recording.Paper);
         var earliest = isPaper ? now - OldestPaper : assignment.PublishedAt!.Value - BeforePublishing;
-        if (!isPaper && log.LastAt > earliest) earliest = log.LastAt.Value;
+        if (!isPaper && log.LastAt > earliest)
+            earliest = log.LastAt.Value;
         var rows = new List<SessionEntryRow>();
         foreach (var entry in added)
         {
@@ -197,8 +285,10 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
                 DrillSegmentId = SessionLog.DrillSegmentOf(entry),
                 Document = entry,
             };
-            if (shift != 0) log.ClockWasOff = true;
-            if (!isPaper && row.PutRight().At > earliest) earliest = row.PutRight().At;
+            if (shift != 0)
+                log.ClockWasOff = true;
+            if (!isPaper && row.PutRight().At > earliest)
+                earliest = row.PutRight().At;
             rows.Add(row);
         }
 
@@ -208,23 +298,47 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
     private static void RefuseTooMuch(SessionLogRow log, IReadOnlyList<SessionEntryRow> added, IReadOnlyList<SessionEntry> sent)
     {
         var errors = added
-            .SelectMany(r => SessionEntryRules.CheckMending(r.PutRight(), log.FinishedAt, $"entries[{sent.ToList().FindIndex(e => e.Sequence == r.Sequence)}]"))
+            .SelectMany(r =>
+                SessionEntryRules.CheckMending(
+                    r.PutRight(),
+                    log.FinishedAt,
+                    $"entries[{sent.ToList().FindIndex(e => e.Sequence == r.Sequence)}]"
+                )
+            )
             .ToList();
         log.TextLength += added.Sum(r => SessionEntryRules.TextIn(r.Document));
         log.LessonNotes += added.Count(r => r.Document is LessonNoted);
         if (log.TextLength > SessionEntryRules.MostTextInLog)
-            errors.Add(new FieldError("entries", $"The notes of one session together hold at most {SessionEntryRules.MostTextInLog:N0} characters."));
+            errors.Add(
+                new FieldError(
+                    "entries",
+                    $"The notes of one session together hold at most {SessionEntryRules.MostTextInLog:N0} characters."
+                )
+            );
         if (log.LessonNotes > SessionEntryRules.MostLessonNotes)
-            errors.Add(new FieldError("entries", $"What was agreed in a lesson is noted at most {SessionEntryRules.MostLessonNotes} times."));
-        if (errors.Count > 0) throw ApiProblemException.Invalid(errors);
+            errors.Add(
+                new FieldError(
+                    "entries",
+                    $"What was agreed in a lesson is noted at most {SessionEntryRules.MostLessonNotes} times."
+                )
+            );
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid(errors);
     }
 
     /// <summary>
-    /// Adds entries, and what the log adds up to with them. What is tapped while practising needs the entries of its own drill; only
+    /// Adds entries, and what the log adds up to with them. What is tapped while practising needs the entries of its own drill;
+    /// only
     /// what can change something earlier, and logs that two devices keep, are read as a whole.
     /// </summary>
     private async Task AddAsync(
-        Caller caller, SessionLogRow log, IReadOnlyList<SessionLogRow> others, AssignmentRow assignment, IReadOnlyList<SessionEntryRow> added, CancellationToken cancel)
+        Caller caller,
+        SessionLogRow log,
+        IReadOnlyList<SessionLogRow> others,
+        AssignmentRow assignment,
+        IReadOnlyList<SessionEntryRow> added,
+        CancellationToken cancel
+    )
     {
         db.SessionEntries.AddRange(added);
         var drillSegments = added.Select(r => r.DrillSegmentId).OfType<Guid>().Distinct().ToList();
@@ -239,7 +353,13 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         }
         else
         {
-            log.Write(log.Log.Continue(entries, drills, drillSegments.Count == 0 ? [] : await DrillEntriesAsync(log, drillSegments, cancel)));
+            log.Write(
+                log.Log.Continue(
+                    entries,
+                    drills,
+                    drillSegments.Count == 0 ? [] : await DrillEntriesAsync(log, drillSegments, cancel)
+                )
+            );
         }
 
         log.Day = DomainClock.DayOf(log.Log.StartedAt!.Value, caller.TimeZone);
@@ -252,31 +372,69 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
             await homework.AddAsync(caller, assignment.StudentId, log.Day, noted, cancel);
     }
 
-    private async Task<IReadOnlyList<SessionEntry>> DrillEntriesAsync(SessionLogRow log, IReadOnlyList<Guid> segments, CancellationToken cancel) =>
-        await db.SessionEntries.AsNoTracking()
-            .Where(e => e.AcademyId == log.AcademyId && e.LogId == log.Id && e.DrillSegmentId != null && segments.Contains(e.DrillSegmentId.Value))
-            .OrderBy(e => e.Sequence).Select(e => e.Document).ToListAsync(cancel);
+    private async Task<IReadOnlyList<SessionEntry>> DrillEntriesAsync(
+        SessionLogRow log,
+        IReadOnlyList<Guid> segments,
+        CancellationToken cancel
+    ) =>
+        await db
+            .SessionEntries.AsNoTracking()
+            .Where(e =>
+                e.AcademyId == log.AcademyId
+                && e.LogId == log.Id
+                && e.DrillSegmentId != null
+                && segments.Contains(e.DrillSegmentId.Value)
+            )
+            .OrderBy(e => e.Sequence)
+            .Select(e => e.Document)
+            .ToListAsync(cancel);
 
-    /// <summary>What was agreed to look at first, in the student's last lesson that agreed on something; none without one.</summary>
-    public Task<CheckpointView?> CheckpointAsync(Caller caller, Guid studentId, CancellationToken cancel, Guid? exceptAssignment = null) =>
-        db.SessionLogs.AsNoTracking()
-            .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId && l.Checkpoint != null && l.AssignmentId != exceptAssignment)
-            .OrderByDescending(l => l.Day).ThenByDescending(l => l.Id)
+    /// <summary>
+    /// What was agreed to look at first, in the student's last lesson that agreed on something; none without one.
+    /// </summary>
+    public Task<CheckpointView?> CheckpointAsync(
+        Caller caller,
+        Guid studentId,
+        CancellationToken cancel,
+        Guid? exceptAssignment = null
+    ) =>
+        db
+            .SessionLogs.AsNoTracking()
+            .Where(l =>
+                l.AcademyId == caller.AcademyId
+                && l.StudentId == studentId
+                && l.Checkpoint != null
+                && l.AssignmentId != exceptAssignment
+            )
+            .OrderByDescending(l => l.Day)
+            .ThenByDescending(l => l.Id)
             .Select(l => new CheckpointView(l.Day, l.Checkpoint!))
             .FirstOrDefaultAsync(cancel);
 
     /// <summary>The drills of a session as they were set; empty where it has none.</summary>
     public async Task<IReadOnlyList<PublishedDrill>> DrillsAsync(Caller caller, Guid assignmentId, CancellationToken cancel) =>
-        await db.PublishedSessions.AsNoTracking().Where(d => d.AcademyId == caller.AcademyId && d.AssignmentId == assignmentId)
-            .Select(d => d.Drills).SingleOrDefaultAsync(cancel) ?? [];
+        await db
+            .PublishedSessions.AsNoTracking()
+            .Where(d => d.AcademyId == caller.AcademyId && d.AssignmentId == assignmentId)
+            .Select(d => d.Drills)
+            .SingleOrDefaultAsync(cancel)
+        ?? [];
 
     /// <summary>
-    /// Keeps what the log's drills give now; a drill whose attempts were all taken back leaves nothing. Of logs that two devices kept
+    /// Keeps what the log's drills give now; a drill whose attempts were all taken back leaves nothing. Of logs that two devices
+    /// kept
     /// of one session, only the fuller one leaves a result of a segment. Only what changed is written.
     /// </summary>
     private async Task KeepMeasuresAsync(
-        Caller caller, SessionLogRow log, IReadOnlyList<SessionLogRow> others, AssignmentRow assignment, IReadOnlyList<PublishedDrill> drills,
-        IReadOnlyList<Guid>? onlySegments, bool hasBranches, CancellationToken cancel)
+        Caller caller,
+        SessionLogRow log,
+        IReadOnlyList<SessionLogRow> others,
+        AssignmentRow assignment,
+        IReadOnlyList<PublishedDrill> drills,
+        IReadOnlyList<Guid>? onlySegments,
+        bool hasBranches,
+        CancellationToken cancel
+    )
     {
         var read = new List<(SessionLogRow Row, SessionLog Log)> { (log, log.Log) };
         if (hasBranches)
@@ -286,29 +444,40 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         }
 
         var ids = read.Select(r => r.Row.Id).ToList();
-        var before = await db.DrillMeasures
-            .Where(m => m.AcademyId == log.AcademyId && ids.Contains(m.LogId) && (onlySegments == null || onlySegments.Contains(m.SegmentId)))
+        var before = await db
+            .DrillMeasures.Where(m =>
+                m.AcademyId == log.AcademyId
+                && ids.Contains(m.LogId)
+                && (onlySegments == null || onlySegments.Contains(m.SegmentId))
+            )
             .ToDictionaryAsync(m => (m.LogId, m.SegmentId, m.Measure), cancel);
         foreach (var drill in drills.Where(d => onlySegments?.Contains(d.SegmentId) != false))
         {
             var planned = assignment.Document.Practice().First(s => s.Id == drill.SegmentId);
-            var fullest = SessionCompletion.FullestLog(planned, assignment.Document, read.Where(r => ResultOf(r.Log) is not null).Select(r => r.Log));
-            if (fullest is null || !ResultOf(fullest)!.IsScored) continue;
+            var fullest = SessionCompletion.FullestLog(
+                planned,
+                assignment.Document,
+                read.Where(r => ResultOf(r.Log) is not null).Select(r => r.Log)
+            );
+            if (fullest is null || !ResultOf(fullest)!.IsScored)
+                continue;
             var row = read.First(r => ReferenceEquals(r.Log, fullest)).Row;
             foreach (var measure in ResultOf(fullest)!.Measures)
             {
                 if (!before.Remove((row.Id, drill.SegmentId, measure.Name), out var kept))
                 {
-                    db.DrillMeasures.Add(kept = new DrillMeasureRow
-                    {
-                        AcademyId = row.AcademyId,
-                        LogId = row.Id,
-                        SegmentId = drill.SegmentId,
-                        Measure = measure.Name,
-                        StudentId = row.StudentId,
-                        DrillId = planned.Drill!.DrillId,
-                        ComparabilityKey = drill.ComparabilityKey,
-                    });
+                    db.DrillMeasures.Add(
+                        kept = new DrillMeasureRow
+                        {
+                            AcademyId = row.AcademyId,
+                            LogId = row.Id,
+                            SegmentId = drill.SegmentId,
+                            Measure = measure.Name,
+                            StudentId = row.StudentId,
+                            DrillId = planned.Drill!.DrillId,
+                            ComparabilityKey = drill.ComparabilityKey,
+                        }
+                    );
                 }
 
                 (kept.Day, kept.Value, kept.Attempts) = (row.Day, measure.Value, ResultOf(fullest)!.Attempts);
@@ -322,20 +491,26 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
 
     private async Task KeepAsideAsync(Caller caller, Guid logId, IReadOnlyList<SessionEntry> differing, CancellationToken cancel)
     {
-        var before = await db.EntryConflicts.AsNoTracking()
+        var before = await db
+            .EntryConflicts.AsNoTracking()
             .Where(c => c.AcademyId == caller.AcademyId && c.LogId == logId)
             .Select(c => c.Document)
             .ToListAsync(cancel);
         var known = before.Select(SessionLogMappings.EntryFormat.Write).ToHashSet();
-        db.EntryConflicts.AddRange(differing.Where(e => known.Add(SessionLogMappings.EntryFormat.Write(e))).Take(Math.Max(0, MostKeptAside - before.Count)).Select(e => new EntryConflictRow
-        {
-            Id = Guid.CreateVersion7(),
-            AcademyId = caller.AcademyId,
-            LogId = logId,
-            Sequence = e.Sequence,
-            ReceivedAt = clock.GetUtcNow(),
-            Document = e,
-        }));
+        db.EntryConflicts.AddRange(
+            differing
+                .Where(e => known.Add(SessionLogMappings.EntryFormat.Write(e)))
+                .Take(Math.Max(0, MostKeptAside - before.Count))
+                .Select(e => new EntryConflictRow
+                {
+                    Id = Guid.CreateVersion7(),
+                    AcademyId = caller.AcademyId,
+                    LogId = logId,
+                    Sequence = e.Sequence,
+                    ReceivedAt = clock.GetUtcNow(),
+                    Document = e,
+                })
+        );
         await db.SaveChangesAsync(cancel);
     }
 }

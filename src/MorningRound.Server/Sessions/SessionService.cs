@@ -27,8 +27,17 @@ public sealed class SessionService(MorningRoundDb db, DomainClock clock, Session
         var open = await pain.OpenAsync(caller, row.StudentId, file, cancel, exceptAssignment: assignmentId);
         var ofOne = opened.Logs.OfOneSession();
         var rows = await logs.RowsAsync(caller, opened.Logs, cancel);
-        var read = ofOne.Select(one => (one[0].Id, Log: LogBranches.AsOne(
-            row.Document, [.. one.Select(log => SessionLog.From(rows[log.Id].Select(r => r.PutRight()), drills))]))).ToList();
+        var read = ofOne
+            .Select(one =>
+                (
+                    one[0].Id,
+                    Log: LogBranches.AsOne(
+                        row.Document,
+                        [.. one.Select(log => SessionLog.From(rows[log.Id].Select(r => r.PutRight()), drills))]
+                    )
+                )
+            )
+            .ToList();
         var completion = SessionCompletion.Of(row.Document, [.. read.Select(r => r.Log)]);
         return new SessionView
         {
@@ -51,68 +60,117 @@ public sealed class SessionService(MorningRoundDb db, DomainClock clock, Session
             Routine = file.Own.Routine,
             // What is over is not trimmed any more.
             Trim = row.IsFinished ? null : opened.Published?.Trim,
-            Results = DrillResultView.Of(row.Document, drills, read, await EarlierAsync(caller, row.StudentId, opened.Logs, drills, cancel)),
+            Results = DrillResultView.Of(
+                row.Document,
+                drills,
+                read,
+                await EarlierAsync(caller, row.StudentId, opened.Logs, drills, cancel)
+            ),
         };
     }
 
     /// <summary>
-    /// What was comparable with a session's drills before its own first log, newest first, by key: one query, whatever the number of
+    /// What was comparable with a session's drills before its own first log, newest first, by key: one query, whatever the number
+    /// of
     /// drills, which looks up the latest figures of each key and no more.
     /// </summary>
     private async Task<ILookup<string, PastResult>> EarlierAsync(
-        Caller caller, Guid studentId, IReadOnlyList<SessionLogRow> own, IReadOnlyList<PublishedDrill> drills, CancellationToken cancel)
+        Caller caller,
+        Guid studentId,
+        IReadOnlyList<SessionLogRow> own,
+        IReadOnlyList<PublishedDrill> drills,
+        CancellationToken cancel
+    )
     {
-        if (own.Count == 0 || drills.Count == 0) return Array.Empty<PastResult>().ToLookup(_ => "");
+        if (own.Count == 0 || drills.Count == 0)
+            return Array.Empty<PastResult>().ToLookup(_ => "");
         var keys = drills.Select(d => d.ComparabilityKey).Distinct().ToArray();
         var measures = drills.Max(d => d.Protocol.MeasureKinds.Count);
         var logIds = own.Select(l => l.Id).ToArray();
         var day = own.Min(l => l.Day);
-        var rows = await db.DrillMeasures.FromSql(
-            $"""
-            SELECT m.* FROM unnest({keys}) AS wanted (key)
-            CROSS JOIN LATERAL (
-                SELECT * FROM drill_measures
-                WHERE academy_id = {caller.AcademyId} AND student_id = {studentId} AND comparability_key = wanted.key
-                    AND day <= {day} AND NOT log_id = ANY ({logIds})
-                ORDER BY day DESC, log_id DESC, segment_id
-                LIMIT {LastTimes.Most * measures}
-            ) AS m
-            """).AsNoTracking().ToListAsync(cancel);
+        var rows = await db
+            .DrillMeasures.FromSql(
+                $"""
+                SELECT m.* FROM unnest({keys}) AS wanted (key)
+                CROSS JOIN LATERAL (
+                    SELECT * FROM drill_measures
+                    WHERE academy_id = {caller.AcademyId} AND student_id = {studentId} AND comparability_key = wanted.key
+                        AND day <= {day} AND NOT log_id = ANY ({logIds})
+                    ORDER BY day DESC, log_id DESC, segment_id
+                    LIMIT {LastTimes.Most * measures}
+                ) AS m
+                """
+            )
+            .AsNoTracking()
+            .ToListAsync(cancel);
         return rows.GroupBy(r => (r.ComparabilityKey, r.Day, r.LogId, r.SegmentId))
-            .OrderByDescending(g => g.Key.Day).ThenByDescending(g => g.Key.LogId)
-            .ToLookup(g => g.Key.ComparabilityKey, g => new PastResult(g.ToDictionary(r => r.Measure, r => r.Value), g.First().Attempts));
+            .OrderByDescending(g => g.Key.Day)
+            .ThenByDescending(g => g.Key.LogId)
+            .ToLookup(
+                g => g.Key.ComparabilityKey,
+                g => new PastResult(g.ToDictionary(r => r.Measure, r => r.Value), g.First().Attempts)
+            );
     }
 
     /// <summary>
-    /// All entries of a student's own log, to go on from it on another device or after the phone forgot it; of one that itself went
+    /// All entries of a student's own log, to go on from it on another device or after the phone forgot it; of one that itself
+    /// went
     /// on from another, the shared start too.
     /// </summary>
     public async Task<IReadOnlyList<SessionEntry>> EntriesAsync(Caller caller, Guid logId, CancellationToken cancel)
     {
-        var log = await db.SessionLogs.AsNoTracking().SingleOrDefaultAsync(l => l.AcademyId == caller.AcademyId && l.Id == logId, cancel)
+        var log =
+            await db
+                .SessionLogs.AsNoTracking()
+                .SingleOrDefaultAsync(l => l.AcademyId == caller.AcademyId && l.Id == logId, cancel)
             ?? throw ApiProblemException.NotFound("log");
         caller.EnsureCanAccess(log.StudentId, "log");
         return [.. (await logs.RowsAsync(caller, log, cancel)).Select(e => e.Document)];
     }
 
-    /// <summary>A published session of this student, or for a coach any session of the academy that is published: two queries.</summary>
+    /// <summary>
+    /// A published session of this student, or for a coach any session of the academy that is published: two queries.
+    /// </summary>
     private async Task<OpenedSession> ReachAsync(Caller caller, Guid assignmentId, CancellationToken cancel)
     {
         var (published, students, studentFiles) = (db.PublishedSessions, db.Students, db.StudentFiles);
-        var found = await (
-            from assignment in db.Assignments.AsNoTracking()
-            where assignment.AcademyId == caller.AcademyId && assignment.Id == assignmentId && assignment.PublishedAt != null
-            join student in students on new { assignment.AcademyId, Id = assignment.StudentId } equals new { student.AcademyId, student.Id }
-            from session in published.Where(p => p.AcademyId == assignment.AcademyId && p.AssignmentId == assignment.Id).DefaultIfEmpty()
-            from file in studentFiles.Where(f => f.AcademyId == assignment.AcademyId && f.StudentId == assignment.StudentId).DefaultIfEmpty()
-            select new { assignment, session, student.Name, student.Hand, file }).SingleOrDefaultAsync(cancel)
-            ?? throw ApiProblemException.NotFound("session");
+        var found =
+            await (
+                from assignment in db.Assignments.AsNoTracking()
+                where assignment.AcademyId == caller.AcademyId && assignment.Id == assignmentId && assignment.PublishedAt != null
+                join student in students
+                    on new { assignment.AcademyId, Id = assignment.StudentId } equals new { student.AcademyId, student.Id }
+                from session in published
+                    .Where(p => p.AcademyId == assignment.AcademyId && p.AssignmentId == assignment.Id)
+                    .DefaultIfEmpty()
+                from file in studentFiles
+                    .Where(f => f.AcademyId == assignment.AcademyId && f.StudentId == assignment.StudentId)
+                    .DefaultIfEmpty()
+                select new
+                {
+                    assignment,
+                    session,
+                    student.Name,
+                    student.Hand,
+                    file,
+                }
+            ).SingleOrDefaultAsync(cancel) ?? throw ApiProblemException.NotFound("session");
         caller.EnsureCanAccess(found.assignment.StudentId, "session");
-        var own = !found.assignment.HasLog ? [] : await db.SessionLogs.AsNoTracking()
-            .Where(l => l.AcademyId == caller.AcademyId && l.AssignmentId == assignmentId).ToListAsync(cancel);
+        var own = !found.assignment.HasLog
+            ? []
+            : await db
+                .SessionLogs.AsNoTracking()
+                .Where(l => l.AcademyId == caller.AcademyId && l.AssignmentId == assignmentId)
+                .ToListAsync(cancel);
         return new OpenedSession(found.assignment, own, found.session, found.Name, found.Hand, found.file?.Document);
     }
 
     private sealed record OpenedSession(
-        AssignmentRow Assignment, IReadOnlyList<SessionLogRow> Logs, PublishedSessionRow? Published, string StudentName, Hand Hand, StudentFile? File);
+        AssignmentRow Assignment,
+        IReadOnlyList<SessionLogRow> Logs,
+        PublishedSessionRow? Published,
+        string StudentName,
+        Hand Hand,
+        StudentFile? File
+    );
 }

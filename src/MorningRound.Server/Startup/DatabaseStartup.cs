@@ -12,7 +12,8 @@ internal static class DatabaseStartup
     private const long LockNumber = 0x4D6F726E;
 
     /// <summary>
-    /// Brings the database up to date, and puts a demo or a way in into an empty one. Copies that start at once take turns, however
+    /// Brings the database up to date, and puts a demo or a way in into an empty one. Copies that start at once take turns,
+    /// however
     /// long it takes.
     /// </summary>
     /// <exception cref="InvalidOperationException">The tables are those of a release that this one cannot go on from.</exception>
@@ -30,9 +31,12 @@ internal static class DatabaseStartup
         {
             await RefuseOlderTablesAsync(db, cancel);
             await db.Database.MigrateAsync(cancel);
-            if (await db.Academies.AnyAsync(cancel)) return;
-            if (provider.GetService<IDemo>() is { } demo) await demo.LayOutAsync(cancel);
-            else await LetInAsync(provider, db, began, cancel);
+            if (await db.Academies.AnyAsync(cancel))
+                return;
+            if (provider.GetService<IDemo>() is { } demo)
+                await demo.LayOutAsync(cancel);
+            else
+                await LetInAsync(provider, db, began, cancel);
         }
         finally
         {
@@ -49,16 +53,25 @@ internal static class DatabaseStartup
         if (foreign.Count > 0)
         {
             throw new InvalidOperationException(
-                "This data folder was made by an earlier or later release, whose tables this one cannot read. Nothing was changed. "
-                + "Start with another --data folder, or throw this one away with ./start --reset. Plans, drills and places can be "
-                + "carried over as files from the release that made it.");
+                "This data folder was made by an earlier or later release, whose tables this one cannot read. Nothing was "
+                    + "changed. "
+                    + "Start with another --data folder, or throw this one away with ./start --reset. Plans, drills and places "
+                    + "can be "
+                    + "carried over as files from the release that made it."
+            );
         }
     }
 
-    private static async Task LetInAsync(IServiceProvider provider, MorningRoundDb db, DateTimeOffset began, CancellationToken cancel)
+    private static async Task LetInAsync(
+        IServiceProvider provider,
+        MorningRoundDb db,
+        DateTimeOffset began,
+        CancellationToken cancel
+    )
     {
         // A copy that started at the same time was quicker, and has told its own owner the link.
-        if (await db.Invitations.AnyAsync(i => i.AcademyId == null && i.UsedAt == null && i.CreatedAt >= began, cancel)) return;
+        if (await db.Invitations.AnyAsync(i => i.AcademyId == null && i.UsedAt == null && i.CreatedAt >= began, cancel))
+            return;
         var link = await provider.GetRequiredService<InvitationService>().InviteAsync(null, AcademyRole.Owner, null, cancel);
         await AnnounceAsync(link, provider.GetRequiredService<IConfiguration>(), cancel);
     }
@@ -69,7 +82,9 @@ internal static class DatabaseStartup
     /// </summary>
     private static async Task AnnounceAsync(InvitationLink link, IConfiguration configuration, CancellationToken cancel)
     {
-        if (configuration["MORNING_ROUND_SETUP_FILE"] is { Length: > 0 } file) await File.WriteAllTextAsync(file, link.Path, cancel);
-        else await Console.Error.WriteLineAsync($"Set up your academy at {link.Path}");
+        if (configuration["MORNING_ROUND_SETUP_FILE"] is { Length: > 0 } file)
+            await File.WriteAllTextAsync(file, link.Path, cancel);
+        else
+            await Console.Error.WriteLineAsync($"Set up your academy at {link.Path}");
     }
 }

@@ -6,7 +6,8 @@ namespace MorningRound.Server.Startup;
 
 internal static class Health
 {
-    public static IHealthChecksBuilder AddDbContextCheck(this IHealthChecksBuilder checks) => checks.AddCheck<DatabaseCheck>("database");
+    public static IHealthChecksBuilder AddDbContextCheck(this IHealthChecksBuilder checks) =>
+        checks.AddCheck<DatabaseCheck>("database");
 
     /// <summary><c>/health/live</c>: the process answers. <c>/health/ready</c>: the database does too.</summary>
     public static void MapHealth(this WebApplication app)
@@ -17,7 +18,9 @@ internal static class Health
 
     private sealed class DatabaseCheck(MorningRoundDb db) : IHealthCheck
     {
-        public async Task<HealthCheckResult> CheckHealthAsync(HealthCheckContext context, CancellationToken cancellationToken = default) =>
-            await db.Database.CanConnectAsync(cancellationToken) ? HealthCheckResult.Healthy() : HealthCheckResult.Unhealthy();
+        public async Task<HealthCheckResult> CheckHealthAsync(
+            HealthCheckContext context,
+            CancellationToken cancellationToken = default
+        ) => await db.Database.CanConnectAsync(cancellationToken) ? HealthCheckResult.Healthy() : HealthCheckResult.Unhealthy();
     }
 }

@@ -35,23 +35,38 @@ internal static class ServiceRegistration
         services.AddSingleton(provider => ClockFrom(configuration, provider.GetRequiredService<TimeProvider>()));
         services.AddDbContext<MorningRoundDb>(options =>
         {
-            MorningRoundDb.Configure(options, DatabaseConnection.From(
-                configuration["MORNING_ROUND_DB"] ?? throw new InvalidOperationException("MORNING_ROUND_DB names no database.")));
+            MorningRoundDb.Configure(
+                options,
+                DatabaseConnection.From(
+                    configuration["MORNING_ROUND_DB"]
+                        ?? throw new InvalidOperationException("MORNING_ROUND_DB names no database.")
+                )
+            );
             // That somebody else was quicker is an ordinary answer (412), not an error of the server.
-            options.ConfigureWarnings(warnings => warnings.Log(
-                (RelationalEventId.CommandError, LogLevel.Debug),
-                (CoreEventId.SaveChangesFailed, LogLevel.Debug),
-                (CoreEventId.OptimisticConcurrencyException, LogLevel.Debug)));
+            options.ConfigureWarnings(warnings =>
+                warnings.Log(
+                    (RelationalEventId.CommandError, LogLevel.Debug),
+                    (CoreEventId.SaveChangesFailed, LogLevel.Debug),
+                    (CoreEventId.OptimisticConcurrencyException, LogLevel.Debug)
+                )
+            );
         });
         services.AddOverloadProtection();
         services.AddAccounts();
-        services.AddScoped<StudentService>().AddScoped<StudentFileService>()
+        services
+            .AddScoped<StudentService>()
+            .AddScoped<StudentFileService>()
             .AddScoped<IStudentNames>(provider => provider.GetRequiredService<StudentService>());
         services.AddScoped<PlaceService>();
         services.AddScoped<DrillService>().AddScoped<IAcademySetUp>(provider => provider.GetRequiredService<DrillService>());
         services.AddScoped<PlanService>().AddScoped<PlanContextService>().AddScoped<PlanWorkbenchService>();
-        services.AddScoped<SessionService>().AddScoped<SessionLogService>().AddScoped<PainService>().AddScoped<HomeworkService>()
-            .AddScoped<OwnPracticeService>().AddScoped<IPracticeHistory, PracticeHistoryService>();
+        services
+            .AddScoped<SessionService>()
+            .AddScoped<SessionLogService>()
+            .AddScoped<PainService>()
+            .AddScoped<HomeworkService>()
+            .AddScoped<OwnPracticeService>()
+            .AddScoped<IPracticeHistory, PracticeHistoryService>();
         services.AddScoped<WeekService>();
         services.AddScoped<ProgressService>();
         services.AddScoped<TeeLineService>();
@@ -69,7 +84,9 @@ internal static class ServiceRegistration
         });
         services.Configure<ForwardedHeadersOptions>(options =>
             // Only a proxy on this machine is believed, which is the framework's default; see docs/https.md.
-            options.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto | ForwardedHeaders.XForwardedHost);
+            options.ForwardedHeaders =
+                ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto | ForwardedHeaders.XForwardedHost
+        );
     }
 
     public static void UseMorningRound(this WebApplication app)
@@ -88,9 +105,8 @@ internal static class ServiceRegistration
     }
 
     private static DomainClock ClockFrom(IConfiguration configuration, TimeProvider real) =>
-        configuration["MORNING_ROUND_TODAY"] is not { Length: > 0 } text
-            ? new DomainClock(real, TimeSpan.Zero)
-            : DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
-                ? DomainClock.StartingOn(day, real)
-                : throw new InvalidOperationException($"MORNING_ROUND_TODAY is not a day such as 2026-05-04: {text}");
+        configuration["MORNING_ROUND_TODAY"] is not { Length: > 0 } text ? new DomainClock(real, TimeSpan.Zero)
+        : DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
+            ? DomainClock.StartingOn(day, real)
+        : throw new InvalidOperationException($"MORNING_ROUND_TODAY is not a day such as 2026-05-04: {text}");
 }

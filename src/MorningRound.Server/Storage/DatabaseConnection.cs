@@ -13,14 +13,19 @@ internal static class DatabaseConnection
 
     private const int PreparedStatements = 60;
 
-    /// <summary>Adds what is not said: a small pool, no reset between uses (nothing here changes a session), prepared statements.</summary>
+    /// <summary>
+    /// Adds what is not said: a small pool, no reset between uses (nothing here changes a session), prepared statements.
+    /// </summary>
     public static string From(string named)
     {
         var said = new NpgsqlConnectionStringBuilder(named);
         var connection = new NpgsqlConnectionStringBuilder(named);
-        if (!said.ShouldSerialize("Maximum Pool Size")) connection.MaxPoolSize = Connections;
-        if (!said.ShouldSerialize("No Reset On Close")) connection.NoResetOnClose = true;
-        if (!said.ShouldSerialize("Max Auto Prepare")) connection.MaxAutoPrepare = PreparedStatements;
+        if (!said.ShouldSerialize("Maximum Pool Size"))
+            connection.MaxPoolSize = Connections;
+        if (!said.ShouldSerialize("No Reset On Close"))
+            connection.NoResetOnClose = true;
+        if (!said.ShouldSerialize("Max Auto Prepare"))
+            connection.MaxAutoPrepare = PreparedStatements;
         return connection.ConnectionString;
     }
 }

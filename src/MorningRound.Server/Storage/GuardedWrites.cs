@@ -49,8 +49,15 @@ internal sealed record GuardedRow<TRow>
 internal static class GuardedWrites
 {
     /// <summary>Makes or changes a row.</summary>
-    /// <exception cref="ApiProblemException">404 where the row is not there or was removed, 412 where the version is an older one.</exception>
-    public static async Task<TRow> SaveAsync<TRow>(this MorningRoundDb db, RowVersion expected, GuardedRow<TRow> guarded, CancellationToken cancel)
+    /// <exception cref="ApiProblemException">
+    /// 404 where the row is not there or was removed, 412 where the version is an older one.
+    /// </exception>
+    public static async Task<TRow> SaveAsync<TRow>(
+        this MorningRoundDb db,
+        RowVersion expected,
+        GuardedRow<TRow> guarded,
+        CancellationToken cancel
+    )
         where TRow : class, IVersionedRow
     {
         while (true)
@@ -65,32 +72,47 @@ internal static class GuardedWrites
             else
             {
                 var isStale = row.Version != expected.Number;
-                if ((isStale || guarded.SkipsUnchanged) && guarded.IsSame(row)) return row;
-                if (isStale) throw ApiProblemException.Stale(await guarded.View(row));
+                if ((isStale || guarded.SkipsUnchanged) && guarded.IsSame(row))
+                    return row;
+                if (isStale)
+                    throw ApiProblemException.Stale(await guarded.View(row));
             }
 
             guarded.Change(row);
             row.Version++;
-            if (await db.SavedAsync(cancel)) return row;
+            if (await db.SavedAsync(cancel))
+                return row;
         }
     }
 
     /// <summary>Removes a row: a removable one is hidden, any other deleted. Removing twice is removing once.</summary>
-    /// <exception cref="ApiProblemException">404 where the row was never there, 412 where the version is an older one.</exception>
+    /// <exception cref="ApiProblemException">
+    /// 404 where the row was never there, 412 where the version is an older one.
+    /// </exception>
     public static async Task RemoveAsync<TRow>(
-        this MorningRoundDb db, RowVersion expected, DateTimeOffset now, GuardedRow<TRow> guarded, CancellationToken cancel)
+        this MorningRoundDb db,
+        RowVersion expected,
+        DateTimeOffset now,
+        GuardedRow<TRow> guarded,
+        CancellationToken cancel
+    )
         where TRow : class, IVersionedRow
     {
         while (true)
         {
             var row = await guarded.Find() ?? throw ApiProblemException.NotFound(guarded.What);
-            if (row is IRemovableRow { RemovedAt: not null }) return;
-            if (row.Version != expected.Number) throw ApiProblemException.Stale(await guarded.View(row));
+            if (row is IRemovableRow { RemovedAt: not null })
+                return;
+            if (row.Version != expected.Number)
+                throw ApiProblemException.Stale(await guarded.View(row));
             guarded.Change(row);
             row.Version++;
-            if (row is IRemovableRow removable) removable.RemovedAt = now;
-            else db.Remove(row);
-            if (await db.SavedAsync(cancel)) return;
+            if (row is IRemovableRow removable)
+                removable.RemovedAt = now;
+            else
+                db.Remove(row);
+            if (await db.SavedAsync(cancel))
+                return;
         }
     }
 }

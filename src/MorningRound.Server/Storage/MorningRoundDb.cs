@@ -8,11 +8,13 @@ namespace MorningRound.Server.Storage;
 
 /// <summary>
 /// The database. What people write is kept as versioned JSON documents, what is asked for is kept in columns. Ids are made by
-/// clients and are only unique inside their academy, so the academy leads every key. Each capability maps its own rows and adds its
+/// clients and are only unique inside their academy, so the academy leads every key. Each capability maps its own rows and adds
+/// its
 /// own sets to this type.
 /// </summary>
 public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
-    : IdentityUserContext<Account, Guid>(options), IDataProtectionKeyContext
+    : IdentityUserContext<Account, Guid>(options),
+        IDataProtectionKeyContext
 {
     public DbSet<Academy> Academies => Set<Academy>();
 
@@ -26,7 +28,9 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
         builder.Entity<IdentityUserToken<Guid>>().ToTable("account_tokens");
         builder.ApplyConfigurationsFromAssembly(typeof(MorningRoundDb).Assembly);
         // Nothing that somebody did goes because something else was deleted, unless a mapping says so itself.
-        var ours = builder.Model.GetEntityTypes().Where(t => t.ClrType.Namespace!.StartsWith(nameof(MorningRound), StringComparison.Ordinal));
+        var ours = builder
+            .Model.GetEntityTypes()
+            .Where(t => t.ClrType.Namespace!.StartsWith(nameof(MorningRound), StringComparison.Ordinal));
         foreach (var key in ours.SelectMany(t => t.GetForeignKeys()).Where(k => k.FindAnnotation(GoesWithParent) is null))
             key.DeleteBehavior = DeleteBehavior.Restrict;
         NameLikeTheRest(builder.Model);
@@ -37,19 +41,22 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
     {
         foreach (var type in model.GetEntityTypes())
         {
-            foreach (var key in type.GetKeys()) key.SetName(key.GetName()!.Replace("asp_net_users", "accounts", StringComparison.Ordinal));
+            foreach (var key in type.GetKeys())
+                key.SetName(key.GetName()!.Replace("asp_net_users", "accounts", StringComparison.Ordinal));
             foreach (var key in type.GetForeignKeys())
                 key.SetConstraintName(key.GetConstraintName()!.Replace("asp_net_users", "accounts", StringComparison.Ordinal));
         }
 
         foreach (var index in model.FindEntityType(typeof(Account))!.GetIndexes())
         {
-            index.SetDatabaseName(index.GetDatabaseName() switch
-            {
-                "EmailIndex" => "ix_accounts_normalized_email",
-                "UserNameIndex" => "ix_accounts_normalized_user_name",
-                var name => name,
-            });
+            index.SetDatabaseName(
+                index.GetDatabaseName() switch
+                {
+                    "EmailIndex" => "ix_accounts_normalized_email",
+                    "UserNameIndex" => "ix_accounts_normalized_user_name",
+                    var name => name,
+                }
+            );
         }
     }
 

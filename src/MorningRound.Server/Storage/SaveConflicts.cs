@@ -22,8 +22,10 @@ internal static class SaveConflicts
             await db.SaveChangesAsync(cancel);
             return true;
         }
-        catch (DbUpdateException e) when (e is DbUpdateConcurrencyException
-            || e.InnerException is PostgresException { SqlState: PostgresErrorCodes.UniqueViolation })
+        catch (DbUpdateException e)
+            when (e is DbUpdateConcurrencyException
+                || e.InnerException is PostgresException { SqlState: PostgresErrorCodes.UniqueViolation }
+            )
         {
             db.ChangeTracker.Clear();
             return false;

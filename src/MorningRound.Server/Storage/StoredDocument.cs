@@ -38,7 +38,8 @@ public sealed class DocumentFormat<T>(string kind, params UpgradeStep[] upgrades
     public T Read(string json)
     {
         // Nearly every document is of today's version, and is read in one go.
-        if (VersionOf(json) == Version) return JsonSerializer.Deserialize<Envelope<T>>(json, CoreJson.Options)!.Content;
+        if (VersionOf(json) == Version)
+            return JsonSerializer.Deserialize<Envelope<T>>(json, CoreJson.Options)!.Content;
         var stored = JsonSerializer.Deserialize<Envelope<JsonNode>>(json, CoreJson.Options)!;
         if (stored.Version < 1 || stored.Version > Version)
             throw new NotSupportedException($"A stored {Kind} has format {stored.Version}; this release reads up to {Version}.");
@@ -51,10 +52,12 @@ public sealed class DocumentFormat<T>(string kind, params UpgradeStep[] upgrades
         var reader = new Utf8JsonReader(System.Text.Encoding.UTF8.GetBytes(json));
         while (reader.Read())
         {
-            if (reader.TokenType != JsonTokenType.PropertyName || reader.CurrentDepth != 1) continue;
+            if (reader.TokenType != JsonTokenType.PropertyName || reader.CurrentDepth != 1)
+                continue;
             var isVersion = reader.ValueTextEquals("version"u8);
             reader.Read();
-            if (isVersion) return reader.GetInt32();
+            if (isVersion)
+                return reader.GetInt32();
             reader.Skip();
         }
 
@@ -68,7 +71,8 @@ public sealed class DocumentFormat<T>(string kind, params UpgradeStep[] upgrades
 public static class StoredDocuments
 {
     /// <summary>Whether two documents say the same, to the letter.</summary>
-    public static bool Same<T>(T a, T b) => JsonSerializer.Serialize(a, CoreJson.Options) == JsonSerializer.Serialize(b, CoreJson.Options);
+    public static bool Same<T>(T a, T b) =>
+        JsonSerializer.Serialize(a, CoreJson.Options) == JsonSerializer.Serialize(b, CoreJson.Options);
 
     /// <summary>Maps an immutable document to a <c>jsonb</c> column.</summary>
     public static PropertyBuilder<T> IsDocument<T>(this PropertyBuilder<T> property, DocumentFormat<T> format)
@@ -78,7 +82,8 @@ public static class StoredDocuments
         property.HasConversion(
             new ValueConverter<T, string>(content => format.Write(content), json => format.Read(json)),
             // Documents are replaced, never changed in place, so the reference tells whether one is new.
-            new ValueComparer<T>((a, b) => ReferenceEquals(a, b), d => d.GetHashCode(), d => d));
+            new ValueComparer<T>((a, b) => ReferenceEquals(a, b), d => d.GetHashCode(), d => d)
+        );
         return property;
     }
 }

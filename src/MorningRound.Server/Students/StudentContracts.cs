@@ -71,5 +71,6 @@ public sealed record StudentFileView : IVersioned
 /// <summary>A part that can hurt, and whether there is a lead and a trail one.</summary>
 public sealed record PainPart(BodyPart Part, bool IsPaired)
 {
-    public static IReadOnlyList<PainPart> All { get; } = [.. Enum.GetValues<BodyPart>().Select(part => new PainPart(part, part.IsPaired()))];
+    public static IReadOnlyList<PainPart> All { get; } =
+    [.. Enum.GetValues<BodyPart>().Select(part => new PainPart(part, part.IsPaired()))];
 }

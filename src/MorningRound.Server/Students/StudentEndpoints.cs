@@ -10,26 +10,59 @@ public static class StudentEndpoints
     public static void MapStudents(this IEndpointRouteBuilder api)
     {
         var students = api.MapGroup("/students").WithTags("Students");
-        students.MapGet("/", (Caller caller, StudentService service, CancellationToken cancel) => service.ListAsync(caller, cancel))
+        students
+            .MapGet("/", (Caller caller, StudentService service, CancellationToken cancel) => service.ListAsync(caller, cancel))
             .RequireAuthorization(Policies.Coach);
-        students.MapGet("/{id:guid}", (Guid id, Caller caller, StudentService service, CancellationToken cancel) => service.GetAsync(caller, id, cancel));
-        students.MapGet("/{id:guid}/file", (Guid id, Caller caller, StudentFileService service, CancellationToken cancel) =>
-            service.GetAsync(caller, id, cancel));
-        students.MapPut("/{id:guid}/file", (
-                Guid id, StudentFile file, RowVersion expected, Caller caller, StudentFileService service, CancellationToken cancel) =>
-            service.SaveAsync(caller, id, file, expected, cancel));
-        students.MapPut("/{id:guid}", (
-                Guid id, StudentInput input, RowVersion expected, Caller caller, StudentService service, CancellationToken cancel) =>
-            service.SaveAsync(caller, id, input, expected, cancel)).RequireAuthorization(Policies.Coach);
+        students.MapGet(
+            "/{id:guid}",
+            (Guid id, Caller caller, StudentService service, CancellationToken cancel) => service.GetAsync(caller, id, cancel)
+        );
+        students.MapGet(
+            "/{id:guid}/file",
+            (Guid id, Caller caller, StudentFileService service, CancellationToken cancel) => service.GetAsync(caller, id, cancel)
+        );
+        students.MapPut(
+            "/{id:guid}/file",
+            (
+                Guid id,
+                StudentFile file,
+                RowVersion expected,
+                Caller caller,
+                StudentFileService service,
+                CancellationToken cancel
+            ) => service.SaveAsync(caller, id, file, expected, cancel)
+        );
+        students
+            .MapPut(
+                "/{id:guid}",
+                (
+                    Guid id,
+                    StudentInput input,
+                    RowVersion expected,
+                    Caller caller,
+                    StudentService service,
+                    CancellationToken cancel
+                ) => service.SaveAsync(caller, id, input, expected, cancel)
+            )
+            .RequireAuthorization(Policies.Coach);
         students.MapPost("/{id:guid}/invitations", InviteAsync).RequireAuthorization(Policies.Coach);
     }
 
     private static async Task<InvitationLink> InviteAsync(
-        Guid id, Caller caller, StudentService service, InvitationService invitations, CancellationToken cancel)
+        Guid id,
+        Caller caller,
+        StudentService service,
+        InvitationService invitations,
+        CancellationToken cancel
+    )
     {
         var student = await service.GetAsync(caller, id, cancel);
         if (student.HasAccount)
-            throw ApiProblemException.Conflict($"{student.Name} already has an account.", "id", "A second account for one student is not possible.");
+            throw ApiProblemException.Conflict(
+                $"{student.Name} already has an account.",
+                "id",
+                "A second account for one student is not possible."
+            );
         return await invitations.InviteAsync(caller.AcademyId, AcademyRole.Student, id, cancel);
     }
 }

@@ -20,7 +20,8 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock)
     public async Task<StudentFileView> GetAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {
         caller.EnsureCanAccess(studentId, "student");
-        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel)) throw ApiProblemException.NotFound("student");
+        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel))
+            throw ApiProblemException.NotFound("student");
         var row = await RowsOf(caller, studentId).AsNoTracking().SingleOrDefaultAsync(cancel);
         var file = row?.Document ?? new StudentFile();
         var changes = await (
@@ -28,7 +29,10 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock)
             join account in db.Users on change.AccountId equals account.Id
             where change.AcademyId == caller.AcademyId && change.StudentId == studentId
             orderby change.At descending, change.Id descending
-            select new StudentChangeView(change.At, account.Name, account.Role, change.Fields)).Take(ChangesShown).ToListAsync(cancel);
+            select new StudentChangeView(change.At, account.Name, account.Role, change.Fields)
+        )
+            .Take(ChangesShown)
+            .ToListAsync(cancel);
         return new StudentFileView
         {
             StudentId = studentId,
@@ -48,41 +52,67 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock)
         await RowsOf(caller, studentId).Select(f => f.Document).SingleOrDefaultAsync(cancel) ?? new StudentFile();
 
     /// <summary>
-    /// Changes a file. The first change is to version 0, which everybody's empty file has. What is compared is what is overwritten:
+    /// Changes a file. The first change is to version 0, which everybody's empty file has. What is compared is what is
+    /// overwritten:
     /// one reading, and a write that holds only for that version. Of a student only the own part is ever written.
     /// </summary>
-    public async Task<StudentFileView> SaveAsync(Caller caller, Guid studentId, StudentFile file, RowVersion expected, CancellationToken cancel)
+    public async Task<StudentFileView> SaveAsync(
+        Caller caller,
+        Guid studentId,
+        StudentFile file,
+        RowVersion expected,
+        CancellationToken cancel
+    )
     {
         caller.EnsureCanAccess(studentId, "student");
-        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel)) throw ApiProblemException.NotFound("student");
+        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel))
+            throw ApiProblemException.NotFound("student");
         var errors = StudentFileRules.Check(file, clock.Today(caller.TimeZone));
-        if (errors.Count > 0) throw ApiProblemException.Invalid(errors);
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid(errors);
 
-        await db.SaveAsync(expected.Number == 0 ? RowVersion.New : expected, new GuardedRow<StudentFileRow>
-        {
-            What = "student",
-            Find = () => RowsOf(caller, studentId).SingleOrDefaultAsync(cancel),
-            View = async _ => await GetAsync(caller, studentId, cancel),
-            Create = () => Task.FromResult(new StudentFileRow { AcademyId = caller.AcademyId, StudentId = studentId, Document = new StudentFile() }),
-            SkipsUnchanged = true,
-            IsSame = row => Changed(row.Document, file).Length == 0,
-            Change = row =>
+        await db.SaveAsync(
+            expected.Number == 0 ? RowVersion.New : expected,
+            new GuardedRow<StudentFileRow>
             {
-                var fields = Changed(row.Document, file);
-                if (!caller.IsCoach && fields.FirstOrDefault(f => f.StartsWith("coach.", StringComparison.Ordinal)) is { } notTheirs)
-                    throw ApiProblemException.Forbidden(notTheirs, "Your coach keeps this part of the file.");
-                row.Document = caller.IsCoach ? file : row.Document with { Own = file.Own };
-                db.StudentChanges.Add(new StudentChangeRow
+                What = "student",
+                Find = () => RowsOf(caller, studentId).SingleOrDefaultAsync(cancel),
+                View = async _ => await GetAsync(caller, studentId, cancel),
+                Create = () =>
+                    Task.FromResult(
+                        new StudentFileRow
+                        {
+                            AcademyId = caller.AcademyId,
+                            StudentId = studentId,
+                            Document = new StudentFile(),
+                        }
+                    ),
+                SkipsUnchanged = true,
+                IsSame = row => Changed(row.Document, file).Length == 0,
+                Change = row =>
                 {
-                    Id = Guid.CreateVersion7(),
-                    AcademyId = caller.AcademyId,
-                    StudentId = studentId,
-                    AccountId = caller.AccountId,
-                    At = clock.GetUtcNow(),
-                    Fields = fields,
-                });
+                    var fields = Changed(row.Document, file);
+                    if (
+                        !caller.IsCoach
+                        && fields.FirstOrDefault(f => f.StartsWith("coach.", StringComparison.Ordinal)) is { } notTheirs
+                    )
+                        throw ApiProblemException.Forbidden(notTheirs, "Your coach keeps this part of the file.");
+                    row.Document = caller.IsCoach ? file : row.Document with { Own = file.Own };
+                    db.StudentChanges.Add(
+                        new StudentChangeRow
+                        {
+                            Id = Guid.CreateVersion7(),
+                            AcademyId = caller.AcademyId,
+                            StudentId = studentId,
+                            AccountId = caller.AccountId,
+                            At = clock.GetUtcNow(),
+                            Fields = fields,
+                        }
+                    );
+                },
             },
-        }, cancel);
+            cancel
+        );
         return await GetAsync(caller, studentId, cancel);
     }
 

@@ -88,7 +88,12 @@ internal sealed class StudentFileMappings : IEntityTypeConfiguration<StudentFile
         builder.ToTable("student_changes");
         builder.HasOne<StudentRow>().WithMany().HasForeignKey(c => new { c.AcademyId, c.StudentId });
         builder.HasOne<Account>().WithMany().HasForeignKey(c => c.AccountId);
-        builder.HasIndex(c => new { c.AcademyId, c.StudentId, c.At });
+        builder.HasIndex(c => new
+        {
+            c.AcademyId,
+            c.StudentId,
+            c.At,
+        });
     }
 }
 

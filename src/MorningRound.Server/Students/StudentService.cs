@@ -17,40 +17,61 @@ public sealed class StudentService(MorningRoundDb db) : IStudentNames
     public async Task<StudentView> GetAsync(Caller caller, Guid id, CancellationToken cancel)
     {
         caller.EnsureCanAccess(id, "student");
-        var student = await Views(db.Students.Where(s => s.AcademyId == caller.AcademyId && s.Id == id)).SingleOrDefaultAsync(cancel)
+        var student =
+            await Views(db.Students.Where(s => s.AcademyId == caller.AcademyId && s.Id == id)).SingleOrDefaultAsync(cancel)
             ?? throw ApiProblemException.NotFound("student");
         return caller.IsCoach ? student : student with { CoachNote = "" };
     }
 
-    public async Task<StudentView> SaveAsync(Caller caller, Guid id, StudentInput input, RowVersion expected, CancellationToken cancel)
+    public async Task<StudentView> SaveAsync(
+        Caller caller,
+        Guid id,
+        StudentInput input,
+        RowVersion expected,
+        CancellationToken cancel
+    )
     {
         var errors = new FieldErrors()
             .Require(id != Guid.Empty, "id", "An id is needed.")
             .RequireText(input.Name, "name", 120)
             .AllowText(input.CoachNote, "coachNote", 400);
-        if (errors.Found.Count > 0) throw ApiProblemException.Invalid(errors.Found);
+        if (errors.Found.Count > 0)
+            throw ApiProblemException.Invalid(errors.Found);
 
-        await db.SaveAsync(expected, new GuardedRow<StudentRow>
-        {
-            What = "student",
-            Find = () => db.Students.SingleOrDefaultAsync(s => s.AcademyId == caller.AcademyId && s.Id == id, cancel),
-            View = async _ => await GetAsync(caller, id, cancel),
-            Create = () => Task.FromResult(new StudentRow { AcademyId = caller.AcademyId, Id = id, Name = "" }),
-            IsSame = row => Same(row, input),
-            Change = row =>
+        await db.SaveAsync(
+            expected,
+            new GuardedRow<StudentRow>
             {
-                row.Name = input.Name.Trim();
-                row.Hand = input.Hand;
-                row.Level = input.Level;
-                row.CoachNote = input.CoachNote.Trim();
+                What = "student",
+                Find = () => db.Students.SingleOrDefaultAsync(s => s.AcademyId == caller.AcademyId && s.Id == id, cancel),
+                View = async _ => await GetAsync(caller, id, cancel),
+                Create = () =>
+                    Task.FromResult(
+                        new StudentRow
+                        {
+                            AcademyId = caller.AcademyId,
+                            Id = id,
+                            Name = "",
+                        }
+                    ),
+                IsSame = row => Same(row, input),
+                Change = row =>
+                {
+                    row.Name = input.Name.Trim();
+                    row.Hand = input.Hand;
+                    row.Level = input.Level;
+                    row.CoachNote = input.CoachNote.Trim();
+                },
             },
-        }, cancel);
+            cancel
+        );
         return await GetAsync(caller, id, cancel);
     }
 
     public async Task EnsureExistsAsync(Caller caller, Guid id, CancellationToken cancel)
     {
-        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == id, cancel)) throw ApiProblemException.NotFound("student");
+        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == id, cancel))
+            throw ApiProblemException.NotFound("student");
     }
 
     public Task<string?> NameAsync(Guid academyId, Guid studentId, CancellationToken cancel) =>

@@ -7,8 +7,18 @@ namespace MorningRound.Server.Weeks;
 
 /// <summary>A student's week, with the names of the weeks around it.</summary>
 public sealed record WeekView(
-    string Week, string Previous, string Next, DateOnly Monday, DateOnly Today, Guid StudentId, string StudentName, Completed Completion, IReadOnlyList<SessionCard> Sessions,
-    IReadOnlyList<OpenPainView> OpenPain, CheckpointView? Checkpoint);
+    string Week,
+    string Previous,
+    string Next,
+    DateOnly Monday,
+    DateOnly Today,
+    Guid StudentId,
+    string StudentName,
+    Completed Completion,
+    IReadOnlyList<SessionCard> Sessions,
+    IReadOnlyList<OpenPainView> OpenPain,
+    CheckpointView? Checkpoint
+);
 
 /// <summary>The week after publishing, and what could not be published.</summary>
 public sealed record PublishView(WeekView Week, IReadOnlyList<NotPublished> NotPublished);

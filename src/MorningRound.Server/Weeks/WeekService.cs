@@ -18,25 +18,48 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Weeks;
 
 /// <summary>The weeks of an academy's students: what is set, what is published, what is excused.</summary>
-public sealed class WeekService(MorningRoundDb db, DomainClock clock, StudentService students, StudentFileService files, PlanContextService contexts, PainService pain, SessionLogService logs)
+public sealed class WeekService(
+    MorningRoundDb db,
+    DomainClock clock,
+    StudentService students,
+    StudentFileService files,
+    PlanContextService contexts,
+    PainService pain,
+    SessionLogService logs
+)
 {
     /// <summary>One student's week. A student sees only what is published.</summary>
     public async Task<WeekView> GetAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
     {
         caller.EnsureCanAccess(studentId, "student");
         var student = await students.GetAsync(caller, studentId, cancel);
-        var rows = await db.Assignments.AsNoTracking()
+        var rows = await db
+            .Assignments.AsNoTracking()
             .Where(a => a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.Monday == week.Monday)
             .Where(a => caller.IsCoach || a.PublishedAt != null)
             .Listed()
             .ToListAsync(cancel);
         var today = clock.Today(caller.TimeZone);
         var cards = rows.Select(r => SessionCard.Of(r, today))
-            .OrderBy(c => c.Day is null).ThenBy(c => c.Day).ThenBy(c => c.Requirement).ThenBy(c => c.AssignmentId);
+            .OrderBy(c => c.Day is null)
+            .ThenBy(c => c.Day)
+            .ThenBy(c => c.Requirement)
+            .ThenBy(c => c.AssignmentId);
         return new WeekView(
-            week.ToString(), week.Plus(-1).ToString(), week.Plus(1).ToString(), week.Monday, today, student.Id, student.Name, Completed.Of(WeekCompletion.Of([.. rows.Where(r => r.PublishedAt is not null).Select(r => r.ToAssignedSession())], today)), [.. cards],
+            week.ToString(),
+            week.Plus(-1).ToString(),
+            week.Plus(1).ToString(),
+            week.Monday,
+            today,
+            student.Id,
+            student.Name,
+            Completed.Of(
+                WeekCompletion.Of([.. rows.Where(r => r.PublishedAt is not null).Select(r => r.ToAssignedSession())], today)
+            ),
+            [.. cards],
             await pain.ViewAsync(caller, studentId, await files.FileAsync(caller, studentId, cancel), cancel),
-            await logs.CheckpointAsync(caller, studentId, cancel));
+            await logs.CheckpointAsync(caller, studentId, cancel)
+        );
     }
 
     /// <summary>
@@ -44,57 +67,80 @@ public sealed class WeekService(MorningRoundDb db, DomainClock clock, StudentSer
     /// text; moving it is marked for the student.
     /// </summary>
     public async Task<SessionCard> SaveAsync(
-        Caller caller, Guid id, AssignmentInput input, RowVersion expected, CancellationToken cancel)
+        Caller caller,
+        Guid id,
+        AssignmentInput input,
+        RowVersion expected,
+        CancellationToken cancel
+    )
     {
         var week = WeekText.Read(input.Week, "week", clock.Today(caller.TimeZone));
-        if (id == Guid.Empty) throw ApiProblemException.Invalid("id", "An id is needed.");
-        if (input.Requirement == Requirement.Own) throw ApiProblemException.Invalid("requirement", "Own practice is logged, not set.");
-        if (input.Day is { } day && !week.Contains(day)) throw ApiProblemException.Invalid("day", $"This day is not in {week}.");
+        if (id == Guid.Empty)
+            throw ApiProblemException.Invalid("id", "An id is needed.");
+        if (input.Requirement == Requirement.Own)
+            throw ApiProblemException.Invalid("requirement", "Own practice is logged, not set.");
+        if (input.Day is { } day && !week.Contains(day))
+            throw ApiProblemException.Invalid("day", $"This day is not in {week}.");
 
-        var row = await db.SaveAsync(expected, Guarded(caller, id, cancel) with
-        {
-            Create = async () =>
+        var row = await db.SaveAsync(
+            expected,
+            Guarded(caller, id, cancel) with
             {
-                await students.EnsureExistsAsync(caller, input.StudentId, cancel);
-                var document = await PlanTextAsync(caller, input.PlanId, cancel) ?? throw ApiProblemException.NotFound("plan");
-                var created = AssignmentColumns.NewAssignment(caller.AcademyId, id, input.StudentId, document);
-                created.PlanId = input.PlanId;
-                return created;
-            },
-            IsSame = row => Same(row, input, week),
-            Change = row =>
-            {
-                if (row.StudentId != input.StudentId || row.PlanId != input.PlanId)
+                Create = async () =>
                 {
-                    throw ApiProblemException.Invalid(row.StudentId != input.StudentId ? "studentId" : "planId",
-                        "A session stays with its student and its plan. Take it out and put another in.");
-                }
+                    await students.EnsureExistsAsync(caller, input.StudentId, cancel);
+                    var document =
+                        await PlanTextAsync(caller, input.PlanId, cancel) ?? throw ApiProblemException.NotFound("plan");
+                    var created = AssignmentColumns.NewAssignment(caller.AcademyId, id, input.StudentId, document);
+                    created.PlanId = input.PlanId;
+                    return created;
+                },
+                IsSame = row => Same(row, input, week),
+                Change = row =>
+                {
+                    if (row.StudentId != input.StudentId || row.PlanId != input.PlanId)
+                    {
+                        throw ApiProblemException.Invalid(
+                            row.StudentId != input.StudentId ? "studentId" : "planId",
+                            "A session stays with its student and its plan. Take it out and put another in."
+                        );
+                    }
 
-                if (row.PublishedAt is not null && !Same(row, input, week)) row.ChangedAt = clock.GetUtcNow();
-                row.Monday = week.Monday;
-                row.Day = input.Day;
-                row.Requirement = input.Requirement;
+                    if (row.PublishedAt is not null && !Same(row, input, week))
+                        row.ChangedAt = clock.GetUtcNow();
+                    row.Monday = week.Monday;
+                    row.Day = input.Day;
+                    row.Requirement = input.Requirement;
+                },
             },
-        }, cancel);
+            cancel
+        );
         await db.NotePlanUseAsync(caller.AcademyId, row.PlanId, row.StudentId, cancel);
         return Card(caller, row);
     }
 
     /// <summary>
-    /// Publishes the drafts of a student's week that can be, and says of the others what keeps each, once. The text that counts from
+    /// Publishes the drafts of a student's week that can be, and says of the others what keeps each, once. The text that counts
+    /// from
     /// then on is the plan's text of this moment. When nothing at all can be published, that is a refusal.
     /// </summary>
     public async Task<PublishView> PublishAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
     {
         await students.EnsureExistsAsync(caller, studentId, cancel);
-        var drafts = await db.Assignments
-            .Where(a => a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.Monday == week.Monday && a.PublishedAt == null)
+        var drafts = await db
+            .Assignments.Where(a =>
+                a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.Monday == week.Monday && a.PublishedAt == null
+            )
             .ToListAsync(cancel);
         var file = await files.FileAsync(caller, studentId, cancel);
         if (drafts.Count > 0 && !file.MayBePublishedTo)
-            throw ApiProblemException.Invalid("studentId", "Nothing can be published to a minor before a guardian has consented. Note it in the student's file.");
+            throw ApiProblemException.Invalid(
+                "studentId",
+                "Nothing can be published to a minor before a guardian has consented. Note it in the student's file."
+            );
         var planIds = drafts.Select(d => d.PlanId).OfType<Guid>().ToList();
-        var plans = await db.Plans.AsNoTracking()
+        var plans = await db
+            .Plans.AsNoTracking()
             .Where(p => p.AcademyId == caller.AcademyId && planIds.Contains(p.Id) && p.RemovedAt == null)
             .ToDictionaryAsync(p => p.Id, p => p.Document, cancel);
         var kept = new List<NotPublished>();
@@ -107,15 +153,26 @@ public sealed class WeekService(MorningRoundDb db, DomainClock clock, StudentSer
             [
                 .. PlanRules.ToPublish(document),
                 // What the plan itself lacks was said above, with its field.
-                .. PlanCheck.Run(document, context! with { Day = draft.Day ?? week.Monday })
+                .. PlanCheck
+                    .Run(document, context! with { Day = draft.Day ?? week.Monday })
                     .Where(f => f.Level == FindingLevel.Stop && f.Id is not (FindingId.NoPurpose or FindingId.Minor))
                     .Select(f => new FieldError(Path(document, f.SegmentId), f.Why)),
                 .. missing,
             ];
             if (errors.Length > 0)
             {
-                kept.AddRange(errors.DistinctBy(e => (SegmentIn(document, e.Path)?.Id, e.Message)).Select(e =>
-                    new NotPublished(draft.Id, document.Title, draft.Day, SegmentIn(document, e.Path)?.Title, e.Path, e.Message)));
+                kept.AddRange(
+                    errors
+                        .DistinctBy(e => (SegmentIn(document, e.Path)?.Id, e.Message))
+                        .Select(e => new NotPublished(
+                            draft.Id,
+                            document.Title,
+                            draft.Day,
+                            SegmentIn(document, e.Path)?.Title,
+                            e.Path,
+                            e.Message
+                        ))
+                );
                 continue;
             }
 
@@ -123,48 +180,78 @@ public sealed class WeekService(MorningRoundDb db, DomainClock clock, StudentSer
             draft.PublishedAt = clock.GetUtcNow();
             draft.Summarize([]);
             draft.Version++;
-            db.PublishedSessions.Add(new PublishedSessionRow
-            {
-                AcademyId = caller.AcademyId,
-                AssignmentId = draft.Id,
-                Drills = compiled,
-                Trim = PlanTrim.Of(draft.Document, context! with { Day = draft.Day ?? week.Monday }),
-            });
+            db.PublishedSessions.Add(
+                new PublishedSessionRow
+                {
+                    AcademyId = caller.AcademyId,
+                    AssignmentId = draft.Id,
+                    Drills = compiled,
+                    Trim = PlanTrim.Of(draft.Document, context! with { Day = draft.Day ?? week.Monday }),
+                }
+            );
         }
 
         if (drafts.Count > 0 && drafts.All(d => d.PublishedAt is null))
-            throw ApiProblemException.Invalid([.. kept.Select(k => new FieldError($"sessions[{k.AssignmentId}].{k.Path}", k.InWords()))]);
-        if (!await db.SavedAsync(cancel)) return await PublishAsync(caller, studentId, week, cancel);
+            throw ApiProblemException.Invalid([
+                .. kept.Select(k => new FieldError($"sessions[{k.AssignmentId}].{k.Path}", k.InWords())),
+            ]);
+        if (!await db.SavedAsync(cancel))
+            return await PublishAsync(caller, studentId, week, cancel);
         return new PublishView(await GetAsync(caller, studentId, week, cancel), kept);
     }
 
     /// <summary>What the plan check says of a plan on a day of a student's week: notes apart, the heaviest first.</summary>
-    public async Task<IReadOnlyList<Finding>> FindingsAsync(Caller caller, Guid studentId, IsoWeek week, Guid planId, DateOnly? day, CancellationToken cancel)
+    public async Task<IReadOnlyList<Finding>> FindingsAsync(
+        Caller caller,
+        Guid studentId,
+        IsoWeek week,
+        Guid planId,
+        DateOnly? day,
+        CancellationToken cancel
+    )
     {
-        if (day is { } given && !week.Contains(given)) throw ApiProblemException.Invalid("day", $"This day is not in {week}.");
+        if (day is { } given && !week.Contains(given))
+            throw ApiProblemException.Invalid("day", $"This day is not in {week}.");
         var plan = await PlanTextAsync(caller, planId, cancel) ?? throw ApiProblemException.NotFound("plan");
         var context = await contexts.OfAsync(caller, studentId, day ?? week.Monday, cancel);
         // "Any day" is checked for the days that are left of the week, and judged by the mildest of them.
         var today = clock.Today(caller.TimeZone);
-        var days = day is { } one ? [one] : Enumerable.Range(0, 7).Select(n => week.Monday.Plus(n)).Where(d => d >= today || week.Sunday < today).ToList();
+        var days = day is { } one
+            ? [one]
+            : Enumerable.Range(0, 7).Select(n => week.Monday.Plus(n)).Where(d => d >= today || week.Sunday < today).ToList();
         return days.Select(d => PlanCheck.Run(plan, context with { Day = d }).Where(f => f.Level > FindingLevel.Note).ToList())
-            .MinBy(found => found.Sum(f => (int)Math.Pow(10, (int)f.Level))) ?? [];
+                .MinBy(found => found.Sum(f => (int)Math.Pow(10, (int)f.Level)))
+            ?? [];
     }
 
     private static Segment? SegmentIn(SessionPlan plan, string path) =>
         System.Text.RegularExpressions.Regex.Match(path, @"^segments\[(\d+)\]") is { Success: true } at
-        && int.Parse(at.Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture) is var index && index < plan.Segments.Count
+        && int.Parse(at.Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture) is var index
+        && index < plan.Segments.Count
             ? plan.Segments[index]
             : null;
 
     /// <summary>Excuses a session, or with none takes the excuse back.</summary>
-    public async Task<SessionCard> ExcuseAsync(Caller caller, Guid id, Excuse? excuse, RowVersion expected, CancellationToken cancel) =>
-        Card(caller, await db.SaveAsync(expected, Guarded(caller, id, cancel) with
-        {
-            SkipsUnchanged = true,
-            IsSame = row => row.Excuse == excuse,
-            Change = row => row.Excuse = excuse,
-        }, cancel));
+    public async Task<SessionCard> ExcuseAsync(
+        Caller caller,
+        Guid id,
+        Excuse? excuse,
+        RowVersion expected,
+        CancellationToken cancel
+    ) =>
+        Card(
+            caller,
+            await db.SaveAsync(
+                expected,
+                Guarded(caller, id, cancel) with
+                {
+                    SkipsUnchanged = true,
+                    IsSame = row => row.Excuse == excuse,
+                    Change = row => row.Excuse = excuse,
+                },
+                cancel
+            )
+        );
 
     /// <summary>
     /// Takes a session out of the week, unless something was already done of it. Of one that was published a trace stays, for a
@@ -175,29 +262,41 @@ public sealed class WeekService(MorningRoundDb db, DomainClock clock, StudentSer
         await using var transaction = await db.BeginUnlessWithinAsync(cancel);
         // Whoever begins to log it at this moment waits, or has begun.
         var row = await db.LockAssignmentAsync(caller.AcademyId, id, cancel);
-        if (row is null or { TakenOutAt: not null, Requirement: not Requirement.Own }) throw ApiProblemException.NotFound("session");
-        if (row.HasLog) throw ApiProblemException.Conflict("This session has already been begun.", "id", "Its log would be lost. Excuse it instead.");
-        if (row.Version != expected.Number) throw ApiProblemException.Stale(Card(caller, row));
-        if (row.PublishedAt is null) db.Assignments.Remove(row);
-        else row.TakenOutAt = clock.GetUtcNow();
+        if (row is null or { TakenOutAt: not null, Requirement: not Requirement.Own })
+            throw ApiProblemException.NotFound("session");
+        if (row.HasLog)
+            throw ApiProblemException.Conflict(
+                "This session has already been begun.",
+                "id",
+                "Its log would be lost. Excuse it instead."
+            );
+        if (row.Version != expected.Number)
+            throw ApiProblemException.Stale(Card(caller, row));
+        if (row.PublishedAt is null)
+            db.Assignments.Remove(row);
+        else
+            row.TakenOutAt = clock.GetUtcNow();
         row.Version++;
         await db.SaveChangesAsync(cancel);
         await db.NotePlanUseAsync(caller.AcademyId, row.PlanId, row.StudentId, cancel);
-        if (transaction is not null) await transaction.CommitAsync(cancel);
+        if (transaction is not null)
+            await transaction.CommitAsync(cancel);
     }
 
-    private GuardedRow<AssignmentRow> Guarded(Caller caller, Guid id, CancellationToken cancel) => new()
-    {
-        What = "session",
-        Find = () => db.Assignments.SingleOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel),
-        View = row => Task.FromResult<object>(Card(caller, row)),
-    };
+    private GuardedRow<AssignmentRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
+        new()
+        {
+            What = "session",
+            Find = () => db.Assignments.SingleOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel),
+            View = row => Task.FromResult<object>(Card(caller, row)),
+        };
 
     private static string Path(SessionPlan plan, Guid? segmentId) =>
         segmentId is { } id ? $"segments[{plan.Segments.ToList().FindIndex(s => s.Id == id)}]" : "segments";
 
     private Task<SessionPlan?> PlanTextAsync(Caller caller, Guid planId, CancellationToken cancel) =>
-        db.Plans.Where(p => p.AcademyId == caller.AcademyId && p.Id == planId && p.RemovedAt == null)
+        db
+            .Plans.Where(p => p.AcademyId == caller.AcademyId && p.Id == planId && p.RemovedAt == null)
             .Select(p => p.Document)
             .SingleOrDefaultAsync(cancel);
 

@@ -13,7 +13,9 @@ public class FloorTests
 {
     private const string Root = "MorningRound.Core";
 
-    private static readonly ArchUnitNET.Domain.Architecture Core = new ArchLoader().LoadAssemblies(typeof(MorningRound.Core.Golf.Club).Assembly).Build();
+    private static readonly ArchUnitNET.Domain.Architecture Core = new ArchLoader()
+        .LoadAssemblies(typeof(MorningRound.Core.Golf.Club).Assembly)
+        .Build();
 
     /// <summary>From the ground up. What stands in one line may know each other in one direction, never in a circle.</summary>
     private static readonly string[][] Floors =
@@ -44,8 +46,13 @@ public class FloorTests
         var above = Floors.Skip(Array.FindIndex(Floors, f => f.Contains(name)) + 1).SelectMany(f => f).ToList();
         foreach (var upper in above)
         {
-            Types().That().ResideInNamespace($"{Root}.{name}").Should().NotDependOnAny(Types().That().ResideInNamespace($"{Root}.{upper}"))
-                .WithoutRequiringPositiveResults().Check(Core);
+            Types()
+                .That()
+                .ResideInNamespace($"{Root}.{name}")
+                .Should()
+                .NotDependOnAny(Types().That().ResideInNamespace($"{Root}.{upper}"))
+                .WithoutRequiringPositiveResults()
+                .Check(Core);
         }
     }
 
@@ -57,16 +64,27 @@ public class FloorTests
     public void Every_namespace_stands_on_a_floor() =>
         Assert.Equal(
             Floors.SelectMany(f => f).Select(f => $"{Root}.{f}").Order(),
-            typeof(MorningRound.Core.Golf.Club).Assembly.GetTypes().Select(t => t.Namespace!).Where(n => n?.StartsWith(Root, StringComparison.Ordinal) == true).Distinct().Order());
+            typeof(MorningRound.Core.Golf.Club)
+                .Assembly.GetTypes()
+                .Select(t => t.Namespace!)
+                .Where(n => n?.StartsWith(Root, StringComparison.Ordinal) == true)
+                .Distinct()
+                .Order()
+        );
 
     [Fact]
     public void A_protocol_knows_the_players_numbers_and_not_the_file() =>
-        Types().That().ResideInNamespaceMatching($@"^{Root}\.Drills")
-            .Should().NotDependOnAny(typeof(MorningRound.Core.Students.StudentFile)).Check(Core);
+        Types()
+            .That()
+            .ResideInNamespaceMatching($@"^{Root}\.Drills")
+            .Should()
+            .NotDependOnAny(typeof(MorningRound.Core.Students.StudentFile))
+            .Check(Core);
 
     [Fact]
     public void The_core_needs_nothing_but_the_framework() =>
         Assert.All(
             typeof(MorningRound.Core.Golf.Club).Assembly.GetReferencedAssemblies(),
-            a => Assert.StartsWith("System", a.Name, StringComparison.Ordinal));
+            a => Assert.StartsWith("System", a.Name, StringComparison.Ordinal)
+        );
 }

@@ -11,8 +11,11 @@ namespace MorningRound.Core.Tests.Drills;
 
 public class DrillFileTests
 {
-    private static DrillFile Shelf() => JsonSerializer.Deserialize<DrillFile>(
-        File.ReadAllText(Repository.File("src/MorningRound.Server/Drills/starting-shelf.json")), CoreJson.Options)!;
+    private static DrillFile Shelf() =>
+        JsonSerializer.Deserialize<DrillFile>(
+            File.ReadAllText(Repository.File("src/MorningRound.Server/Drills/starting-shelf.json")),
+            CoreJson.Options
+        )!;
 
     [Fact]
     public void The_published_schemas_are_those_of_the_types_that_read_the_files()
@@ -35,7 +38,10 @@ public class DrillFileTests
         var protocols = typeof(ScoringProtocol).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(ScoringProtocol)));
         Assert.Empty(protocols.Except(drills.Select(d => d.Protocol.GetType())));
         Assert.All(drills.Where(d => d.Swing is SwingSize.Full or SwingSize.ThreeQuarter), d => Assert.NotEmpty(d.Cautions));
-        Assert.All(drills.Where(d => d.Equipment.Any(e => e.Item == Equipment.AlignmentSticks)), d => Assert.Contains(d.Cautions, c => c.Contains("sticks", StringComparison.OrdinalIgnoreCase)));
+        Assert.All(
+            drills.Where(d => d.Equipment.Any(e => e.Item == Equipment.AlignmentSticks)),
+            d => Assert.Contains(d.Cautions, c => c.Contains("sticks", StringComparison.OrdinalIgnoreCase))
+        );
     }
 
     [Fact]
@@ -46,14 +52,28 @@ public class DrillFileTests
         {
             Coach = new CoachSection
             {
-                WedgeGrid = [.. clubs.SelectMany(club => Enum.GetValues<SwingLength>().Select(swing =>
-                    new WedgeNumber { Club = club, Swing = swing, Carry = new MarkedLength(60 + (10 * (int)swing), LengthUnit.Yards) }))],
+                WedgeGrid =
+                [
+                    .. clubs.SelectMany(club =>
+                        Enum.GetValues<SwingLength>()
+                            .Select(swing => new WedgeNumber
+                            {
+                                Club = club,
+                                Swing = swing,
+                                Carry = new MarkedLength(60 + (10 * (int)swing), LengthUnit.Yards),
+                            })
+                    ),
+                ],
             },
         };
         foreach (var drill in Shelf().Drills.Select(d => d.Drill))
         {
             foreach (var protocol in drill.Ladder.Select(r => r.Protocol).Append(drill.Protocol))
-                Assert.InRange(JsonSerializer.SerializeToUtf8Bytes(protocol.For(student.Numbers).Compile(1), CoreJson.Options).Length, 100, 50_000);
+                Assert.InRange(
+                    JsonSerializer.SerializeToUtf8Bytes(protocol.For(student.Numbers).Compile(1), CoreJson.Options).Length,
+                    100,
+                    50_000
+                );
         }
     }
 
@@ -65,25 +85,60 @@ public class DrillFileTests
         var broken = shelf with
         {
             Format = "something else",
-            Drills = [first, first, shelf.Drills[5] with { Drill = shelf.Drills[5].Drill with { Protocol = new Streak { Length = 500 } } }],
+            Drills =
+            [
+                first,
+                first,
+                shelf.Drills[5] with
+                {
+                    Drill = shelf.Drills[5].Drill with { Protocol = new Streak { Length = 500 } },
+                },
+            ],
         };
-        Assert.Equal(["drills[0].id", "drills[1].id", "drills[2].drill.protocol.cap", "drills[2].drill.protocol.length", "format"],
-            broken.Check().Select(e => e.Path).Append("drills[2].drill.protocol.cap").Distinct().Order());
+        Assert.Equal(
+            ["drills[0].id", "drills[1].id", "drills[2].drill.protocol.cap", "drills[2].drill.protocol.length", "format"],
+            broken.Check().Select(e => e.Path).Append("drills[2].drill.protocol.cap").Distinct().Order()
+        );
     }
 
     [Fact]
     public void Places_of_a_file_may_only_walk_to_places_that_are_there()
     {
         var (range, green, elsewhere) = (Given.Id(1), Given.Id(2), Given.Id(3));
-        PlaceFile File(params WalkTo[] walks) => PlaceFile.Of(
-        [
-            new ListedPlace { Id = range, Place = new Place { Name = "Range", Kind = PlaceKind.Range, Walks = walks } },
-            new ListedPlace { Id = green, Place = new Place { Name = "Green", Kind = PlaceKind.PuttingGreen, GreenSpeedFeet = 9, GreenSpeedOn = new DateOnly(2026, 5, 1) } },
-        ]);
+        PlaceFile File(params WalkTo[] walks) =>
+            PlaceFile.Of([
+                new ListedPlace
+                {
+                    Id = range,
+                    Place = new Place
+                    {
+                        Name = "Range",
+                        Kind = PlaceKind.Range,
+                        Walks = walks,
+                    },
+                },
+                new ListedPlace
+                {
+                    Id = green,
+                    Place = new Place
+                    {
+                        Name = "Green",
+                        Kind = PlaceKind.PuttingGreen,
+                        GreenSpeedFeet = 9,
+                        GreenSpeedOn = new DateOnly(2026, 5, 1),
+                    },
+                },
+            ]);
         Assert.Empty(File(new WalkTo(green, 3)).Check([], new DateOnly(2026, 5, 5)));
-        Assert.Equal(["places[0].place.walks[0].place"], File(new WalkTo(elsewhere, 3)).Check([], new DateOnly(2026, 5, 5)).Select(e => e.Path));
+        Assert.Equal(
+            ["places[0].place.walks[0].place"],
+            File(new WalkTo(elsewhere, 3)).Check([], new DateOnly(2026, 5, 5)).Select(e => e.Path)
+        );
         Assert.Empty(File(new WalkTo(elsewhere, 3)).Check([elsewhere], new DateOnly(2026, 5, 5)));
-        Assert.Equal(["places[0].place.walks[0].place"], File(new WalkTo(range, 3)).Check([], new DateOnly(2026, 5, 5)).Select(e => e.Path));
+        Assert.Equal(
+            ["places[0].place.walks[0].place"],
+            File(new WalkTo(range, 3)).Check([], new DateOnly(2026, 5, 5)).Select(e => e.Path)
+        );
     }
 
     [Fact]
@@ -95,10 +150,27 @@ public class DrillFileTests
             Kind = PlaceKind.PuttingGreen,
             Surface = RangeSurface.Mat,
             GreenSpeedFeet = 30,
-            Targets = [new RangeTarget { Name = "Flag", Distance = new MarkedLength(0, LengthUnit.Feet), BearingDegrees = 90 }],
+            Targets =
+            [
+                new RangeTarget
+                {
+                    Name = "Flag",
+                    Distance = new MarkedLength(0, LengthUnit.Feet),
+                    BearingDegrees = 90,
+                },
+            ],
         };
         Assert.Equal(
-            ["greenSpeedFeet", "greenSpeedOn", "surface", "targets", "targets[0].bearingDegrees", "targets[0].distance.unit", "targets[0].distance.value"],
-            PlaceRules.Check(place, new DateOnly(2026, 5, 5)).Select(e => e.Path).Order());
+            [
+                "greenSpeedFeet",
+                "greenSpeedOn",
+                "surface",
+                "targets",
+                "targets[0].bearingDegrees",
+                "targets[0].distance.unit",
+                "targets[0].distance.value",
+            ],
+            PlaceRules.Check(place, new DateOnly(2026, 5, 5)).Select(e => e.Path).Order()
+        );
     }
 }

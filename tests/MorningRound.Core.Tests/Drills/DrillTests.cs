@@ -13,24 +13,25 @@ namespace MorningRound.Core.Tests.Drills;
 
 public class DrillTests
 {
-    public static Drill Gate => new()
-    {
-        Name = "Gate",
-        Purpose = "Start the ball on line",
-        Area = Area.Putting,
-        Skill = "start line",
-        Criterion = "Through the gate without a touch",
-        Phases = [Phase.Block],
-        Intents = [Intent.Technique],
-        Places = [PlaceKind.PuttingGreen, PlaceKind.Home],
-        UsualMinutes = 10,
-        UsualBalls = 20,
-        SetUp = "Two tees in front of the ball.",
-        Drawing = SetUpDrawing.Gate,
-        GateMillimetres = 55,
-        Protocol = new Streak { Length = 5 },
-        Equipment = [new EquipmentNeed { Item = Equipment.Tees, Substitute = "two coins" }],
-    };
+    public static Drill Gate =>
+        new()
+        {
+            Name = "Gate",
+            Purpose = "Start the ball on line",
+            Area = Area.Putting,
+            Skill = "start line",
+            Criterion = "Through the gate without a touch",
+            Phases = [Phase.Block],
+            Intents = [Intent.Technique],
+            Places = [PlaceKind.PuttingGreen, PlaceKind.Home],
+            UsualMinutes = 10,
+            UsualBalls = 20,
+            SetUp = "Two tees in front of the ball.",
+            Drawing = SetUpDrawing.Gate,
+            GateMillimetres = 55,
+            Protocol = new Streak { Length = 5 },
+            Equipment = [new EquipmentNeed { Item = Equipment.Tees, Substitute = "two coins" }],
+        };
 
     [Fact]
     public void A_gate_of_55_mm_leaves_6_point_2_on_each_side_of_the_smallest_ball() =>
@@ -41,7 +42,10 @@ public class DrillTests
     public void The_aim_check_corrects_a_steady_offset_by_its_angle()
     {
         // Common practice, no source: 13, 16, 15, 17, 14 yd right at 185.
-        var check = AimCheck.Of([.. new[] { 13, 16, 15, 17, 14 }.Select(y => Length.FromYards(y))], new MarkedLength(185, LengthUnit.Yards));
+        var check = AimCheck.Of(
+            [.. new[] { 13, 16, 15, 17, 14 }.Select(y => Length.FromYards(y))],
+            new MarkedLength(185, LengthUnit.Yards)
+        );
         Assert.Equal(4.6, Math.Round(check.Offset.Degrees, 1));
         Assert.Equal(-4.6, Math.Round(check.Correction!.Value.Degrees, 1));
         Assert.Equal(1.58, Math.Round(Math.Tan(check.Scatter.Radians) * 185, 2));
@@ -51,7 +55,8 @@ public class DrillTests
     }
 
     [Theory]
-    // Wild: common practice, no source. Small and not clear of zero; clear of zero but scattered by more than two degrees: by definition.
+    // Wild: common practice, no source. Small and not clear of zero; clear of zero but scattered by more than two degrees: by
+    // definition.
     [InlineData(185, -20.0, 25.0, 5.0, -15.0, 20.0)]
     [InlineData(185, 1.0, -1.0, 0.5, 0.0, 1.0)]
     [InlineData(100, 10.0, 20.0, 12.0, 21.0, 15.0)]
@@ -71,9 +76,19 @@ public class DrillTests
             Places = [],
             GateMillimetres = 40,
             Protocol = new Streak { Length = 1 },
-            Ladder = [new Rung { Name = "Other", Protocol = new MakeRate { Attempts = 5, Make = "In" } }],
+            Ladder =
+            [
+                new Rung
+                {
+                    Name = "Other",
+                    Protocol = new MakeRate { Attempts = 5, Make = "In" },
+                },
+            ],
         };
-        Assert.Equal(["gateMillimetres", "ladder[0].protocol", "name", "places", "protocol.length"], DrillRules.Check(wrong).Select(e => e.Path).Order());
+        Assert.Equal(
+            ["gateMillimetres", "ladder[0].protocol", "name", "places", "protocol.length"],
+            DrillRules.Check(wrong).Select(e => e.Path).Order()
+        );
         Assert.Empty(DrillRules.Check(Gate));
     }
 
@@ -97,18 +112,39 @@ public class DrillTests
         Assert.Equal(Key(), Key(phase: Phase.OnCourse));
         string[] others =
         [
-            Key(new Streak { Length = 6 }), Key(new Streak { Length = 5, Cap = 9 }), Key(rung: 1), Key(modifiers: new Modifiers { Hands = HandsOnClub.LeadOnly }),
-            Key(phase: Phase.Block), Key(phase: Phase.WarmUp), ComparabilityKey.Of(Given.Id(2), new Streak { Length = 5 }, 0, Modifiers.None, Phase.Random),
+            Key(new Streak { Length = 6 }),
+            Key(new Streak { Length = 5, Cap = 9 }),
+            Key(rung: 1),
+            Key(modifiers: new Modifiers { Hands = HandsOnClub.LeadOnly }),
+            Key(phase: Phase.Block),
+            Key(phase: Phase.WarmUp),
+            ComparabilityKey.Of(Given.Id(2), new Streak { Length = 5 }, 0, Modifiers.None, Phase.Random),
         ];
         Assert.Equal(others.Length, others.Append(Key()).Distinct().Count() - 1);
-        Assert.Equal("lead hand only, at 50 % effort", new Modifiers { Hands = HandsOnClub.LeadOnly, EffortPercent = 50 }.InWords());
+        Assert.Equal(
+            "lead hand only, at 50 % effort",
+            new Modifiers { Hands = HandsOnClub.LeadOnly, EffortPercent = 50 }.InWords()
+        );
     }
 
     [Fact]
     public void The_shelf_is_searched_by_everything_a_coach_has_in_hand()
     {
         bool Finds(DrillSearch search) => search.Finds(Gate, "streak");
-        Assert.True(Finds(new DrillSearch { Text = "LINE gate", Area = Area.Putting, Intent = Intent.Technique, Phase = Phase.Block, Place = PlaceKind.Home, Minutes = 10, Protocol = "streak" }));
+        Assert.True(
+            Finds(
+                new DrillSearch
+                {
+                    Text = "LINE gate",
+                    Area = Area.Putting,
+                    Intent = Intent.Technique,
+                    Phase = Phase.Block,
+                    Place = PlaceKind.Home,
+                    Minutes = 10,
+                    Protocol = "streak",
+                }
+            )
+        );
         Assert.False(Finds(new DrillSearch { Text = "bunker" }));
         Assert.False(Finds(new DrillSearch { Minutes = 9 }));
         Assert.False(Finds(new DrillSearch { Place = PlaceKind.Range }));
@@ -122,26 +158,45 @@ public class DrillTests
     public void Two_fades_two_draws_five_times_over_are_ten_of_each_and_never_three_alike()
     {
         // Common practice, no source.
-        var calls = new CalledShots { Clubs = [Club.Iron7, Club.Iron9], Pattern = GivenDrills.TwoAndTwo, Calls = 5 }.List(3);
+        var calls = new CalledShots
+        {
+            Clubs = [Club.Iron7, Club.Iron9],
+            Pattern = GivenDrills.TwoAndTwo,
+            Calls = 5,
+        }.List(3);
         Assert.Equal((10, 10), (calls.Count(c => c.Shape == ShotShape.Fade), calls.Count(c => c.Shape == ShotShape.Draw)));
-        Assert.DoesNotContain(Enumerable.Range(0, 18), i => calls[i].Shape == calls[i + 1].Shape && calls[i].Shape == calls[i + 2].Shape);
+        Assert.DoesNotContain(
+            Enumerable.Range(0, 18),
+            i => calls[i].Shape == calls[i + 1].Shape && calls[i].Shape == calls[i + 2].Shape
+        );
     }
 
     [Fact]
     public void Drawn_calls_keep_every_rule_for_any_bag_and_seed() =>
-        Gen.Select(Gen.Int[1, 7], Gen.Int[1, 3], Gen.Int[1, 3], Gen.Int[1, 3], Gen.Int[1, 40], Gen.ULong).ForEachSeed(
-            (clubs, shapes, heights, targets, count, seed) =>
-            {
-                var bag = Enum.GetValues<Club>().Take(clubs).ToList();
-                var shape = Enum.GetValues<ShotShape>().Take(shapes).ToList();
-                var calls = ShotCalls.Draw(bag, shape, [.. Enum.GetValues<ShotHeight>().Take(heights)], [.. Enumerable.Range(1, targets).Select(t => $"flag {t}")], count, seed);
-                var all = clubs * shapes * heights * targets;
-                Assert.Equal(count, calls.Count);
-                if (clubs > 1) Assert.All(calls.Zip(calls.Skip(1)), pair => Assert.NotEqual(pair.First.Club, pair.Second.Club));
-                Assert.True(Balanced(bag.Select(c => calls.Count(k => k.Club == c))), "a club comes up too often");
-                Assert.True(Balanced(shape.Select(s => calls.Count(k => k.Shape == s))), "a shape comes up too often");
-                Assert.All(calls.Chunk(all), chunk => Assert.Distinct(chunk));
-            }, seeds: 400);
+        Gen.Select(Gen.Int[1, 7], Gen.Int[1, 3], Gen.Int[1, 3], Gen.Int[1, 3], Gen.Int[1, 40], Gen.ULong)
+            .ForEachSeed(
+                (clubs, shapes, heights, targets, count, seed) =>
+                {
+                    var bag = Enum.GetValues<Club>().Take(clubs).ToList();
+                    var shape = Enum.GetValues<ShotShape>().Take(shapes).ToList();
+                    var calls = ShotCalls.Draw(
+                        bag,
+                        shape,
+                        [.. Enum.GetValues<ShotHeight>().Take(heights)],
+                        [.. Enumerable.Range(1, targets).Select(t => $"flag {t}")],
+                        count,
+                        seed
+                    );
+                    var all = clubs * shapes * heights * targets;
+                    Assert.Equal(count, calls.Count);
+                    if (clubs > 1)
+                        Assert.All(calls.Zip(calls.Skip(1)), pair => Assert.NotEqual(pair.First.Club, pair.Second.Club));
+                    Assert.True(Balanced(bag.Select(c => calls.Count(k => k.Club == c))), "a club comes up too often");
+                    Assert.True(Balanced(shape.Select(s => calls.Count(k => k.Shape == s))), "a shape comes up too often");
+                    Assert.All(calls.Chunk(all), chunk => Assert.Distinct(chunk));
+                },
+                seeds: 400
+            );
 
     [Fact]
     public void The_same_seed_calls_the_same_shots_and_another_seed_others()
@@ -162,21 +217,37 @@ public class DrillTests
             var text = JsonSerializer.Serialize(protocol, CoreJson.Options);
             Assert.True(protocol.IsSameAs(JsonSerializer.Deserialize<ScoringProtocol>(text, CoreJson.Options)!), name);
             var flow = JsonSerializer.Serialize(protocol.Compile(1), CoreJson.Options);
-            Assert.Equal(flow, JsonSerializer.Serialize(JsonSerializer.Deserialize<AttemptFlow>(flow, CoreJson.Options), CoreJson.Options));
+            Assert.Equal(
+                flow,
+                JsonSerializer.Serialize(JsonSerializer.Deserialize<AttemptFlow>(flow, CoreJson.Options), CoreJson.Options)
+            );
         }
     }
 
     [Fact]
     public void A_protocol_is_written_as_its_parameters_and_nothing_else() =>
-        Assert.Equal("""{"kind":"streak","length":5,"cap":null,"make":"Holed"}""", JsonSerializer.Serialize<ScoringProtocol>(new Streak { Length = 5 }, CoreJson.Options));
+        Assert.Equal(
+            """{"kind":"streak","length":5,"cap":null,"make":"Holed"}""",
+            JsonSerializer.Serialize<ScoringProtocol>(new Streak { Length = 5 }, CoreJson.Options)
+        );
 
     [Fact]
     public void Tags_of_an_attempt_keep_one_of_each_group()
     {
         DrillInput[] inputs =
         [
-            new ChoiceMade { Attempt = 1, Value = "made", Tags = new AttemptTags { Contact = ContactTag.Thin, Cause = CauseTag.Hurried } },
-            new ChoiceMade { Attempt = 1, Value = "made", Tags = new AttemptTags { Contact = ContactTag.Toe } },
+            new ChoiceMade
+            {
+                Attempt = 1,
+                Value = "made",
+                Tags = new AttemptTags { Contact = ContactTag.Thin, Cause = CauseTag.Hurried },
+            },
+            new ChoiceMade
+            {
+                Attempt = 1,
+                Value = "made",
+                Tags = new AttemptTags { Contact = ContactTag.Toe },
+            },
             new ChoiceMade { Attempt = 2, Value = "made" },
         ];
         var tags = AttemptTags.ByAttempt(inputs);

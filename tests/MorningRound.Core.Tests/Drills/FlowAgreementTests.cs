@@ -26,14 +26,25 @@ public class FlowAgreementTests
     /// <param name="calls">What has to be called, attempt by attempt.</param>
     public static string? Difference(FlowWalk walk, ProtocolResult scored, IReadOnlyList<ShotCall>? calls = null)
     {
-        if (calls is not null && walk.State is not null && scored.Attempts < calls.Count
-            && calls[scored.Attempts] is var call && !walk.Prompt.StartsWith(call.InWords(), StringComparison.Ordinal)
-            && walk.Prompt != $"Was it the {call.Shape.ToString().ToLowerInvariant()} called?") return $"{walk.Prompt}, not {call.InWords()}";
-        if (walk.MisfitAt != scored.MisfitAt) return $"misfit {walk.MisfitAt}, not {scored.MisfitAt}";
-        if (scored.MisfitAt is not null) return null;
-        if (walk.Attempts != scored.Attempts) return $"{walk.Attempts} attempts, not {scored.Attempts}";
-        if (walk.IsComplete != (scored.Status == ResultStatus.Complete)) return $"complete: {walk.IsComplete}, but {scored.Status}";
-        return walk.Registers.Where(r => r.Key[0] != '_' && r.Value != scored.Counts.GetValueOrDefault(r.Key))
+        if (
+            calls is not null
+            && walk.State is not null
+            && scored.Attempts < calls.Count
+            && calls[scored.Attempts] is var call
+            && !walk.Prompt.StartsWith(call.InWords(), StringComparison.Ordinal)
+            && walk.Prompt != $"Was it the {call.Shape.ToString().ToLowerInvariant()} called?"
+        )
+            return $"{walk.Prompt}, not {call.InWords()}";
+        if (walk.MisfitAt != scored.MisfitAt)
+            return $"misfit {walk.MisfitAt}, not {scored.MisfitAt}";
+        if (scored.MisfitAt is not null)
+            return null;
+        if (walk.Attempts != scored.Attempts)
+            return $"{walk.Attempts} attempts, not {scored.Attempts}";
+        if (walk.IsComplete != (scored.Status == ResultStatus.Complete))
+            return $"complete: {walk.IsComplete}, but {scored.Status}";
+        return walk
+            .Registers.Where(r => r.Key[0] != '_' && r.Value != scored.Counts.GetValueOrDefault(r.Key))
             .Select(r => $"{r.Key} {r.Value}, not {scored.Counts.GetValueOrDefault(r.Key)}")
             .FirstOrDefault();
     }
@@ -51,7 +62,8 @@ public class FlowAgreementTests
             var calls = CallsOf(protocol, seed);
             for (var taken = 0; taken <= inputs.Count; taken++)
             {
-                if (taken > 0) walk = walk.Take(inputs[taken - 1]);
+                if (taken > 0)
+                    walk = walk.Take(inputs[taken - 1]);
                 Assert.Null(Difference(walk, protocol.Score([.. inputs.Take(taken)], seed), calls));
             }
         }
@@ -100,7 +112,12 @@ public class FlowAgreementTests
             for (var at = 0; at < inputs.Count; at++)
             {
                 var stranger = strangers[at % strangers.Length];
-                IReadOnlyList<DrillInput> spoilt = [.. inputs.Take(at), stranger.Attempt == 1 ? stranger with { Attempt = inputs[at].Attempt } : stranger, .. inputs.Skip(at)];
+                IReadOnlyList<DrillInput> spoilt =
+                [
+                    .. inputs.Take(at),
+                    stranger.Attempt == 1 ? stranger with { Attempt = inputs[at].Attempt } : stranger,
+                    .. inputs.Skip(at),
+                ];
                 var scored = protocol.Score(spoilt, seed);
                 Assert.Equal(at, scored.MisfitAt);
                 Assert.Equal(ResultStatus.DoesNotFit, scored.Status);
@@ -127,7 +144,9 @@ public class FlowAgreementTests
     public void The_samples_cover_every_protocol()
     {
         var kinds = typeof(ScoringProtocol).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(ScoringProtocol)));
-        Assert.Equal(kinds.Order(Comparer<Type>.Create((a, b) => string.CompareOrdinal(a.Name, b.Name))),
-            GivenDrills.Every.Select(e => e.Protocol.GetType()).Distinct().OrderBy(t => t.Name, StringComparer.Ordinal));
+        Assert.Equal(
+            kinds.Order(Comparer<Type>.Create((a, b) => string.CompareOrdinal(a.Name, b.Name))),
+            GivenDrills.Every.Select(e => e.Protocol.GetType()).Distinct().OrderBy(t => t.Name, StringComparer.Ordinal)
+        );
     }
 }

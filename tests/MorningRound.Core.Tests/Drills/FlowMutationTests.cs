@@ -23,12 +23,14 @@ public class FlowMutationTests
         var protocol = GivenDrills.Every.Single(e => e.Name == name).Protocol;
         var flow = protocol.Compile(Seed);
         var calls = FlowAgreementTests.CallsOf(protocol, Seed);
-        var games = Enumerable.Range(1, Sequences)
+        var games = Enumerable
+            .Range(1, Sequences)
             .Select(i => Play.Through(flow, new SplitMix64((ulong)i), constancy: i % 6 / 5.2, mayStop: false))
             .Select(inputs => new Game(
                 inputs,
                 [.. Enumerable.Range(0, inputs.Count + 1).Select(n => protocol.Score([.. inputs.Take(n)], Seed))],
-                [.. Enumerable.Range(0, inputs.Count).Select(n => FlowWalk.Of(flow, inputs.Take(n)).State!.Name)]))
+                [.. Enumerable.Range(0, inputs.Count).Select(n => FlowWalk.Of(flow, inputs.Take(n)).State!.Name)]
+            ))
             .ToList();
         var unnoticed = Mutants(flow)
             .Where(m => !games.Any(g => g.States.Contains(m.State) && Notices(m.Flow, g, calls)) && !IsEquivalent(flow, m.Flow))
@@ -36,7 +38,9 @@ public class FlowMutationTests
         Assert.Empty(unnoticed);
     }
 
-    /// <summary>A drill as it was played: its inputs, what the scorer makes of every beginning of them, and the states passed.</summary>
+    /// <summary>
+    /// A drill as it was played: its inputs, what the scorer makes of every beginning of them, and the states passed.
+    /// </summary>
     private sealed record Game(IReadOnlyList<DrillInput> Inputs, IReadOnlyList<ProtocolResult> Scores, HashSet<string> States);
 
     private static bool Notices(AttemptFlow mutant, Game game, IReadOnlyList<ShotCall>? calls)
@@ -45,7 +49,8 @@ public class FlowMutationTests
         for (var i = 0; i < game.Inputs.Count; i++)
         {
             walk = walk.Take(game.Inputs[i]);
-            if (FlowAgreementTests.Difference(walk, game.Scores[i + 1], calls) is not null) return true;
+            if (FlowAgreementTests.Difference(walk, game.Scores[i + 1], calls) is not null)
+                return true;
         }
 
         return false;
@@ -60,22 +65,36 @@ public class FlowMutationTests
     {
         const int mostPlaces = 50_000;
         var transitions = new[] { flow, mutant }.SelectMany(f => f.States).SelectMany(s => s.Transitions).ToList();
-        var read = transitions.SelectMany(t => t.When ?? []).OfType<RegisterIs>().Select(r => r.Register)
-            .Concat(transitions.SelectMany(t => t.Then ?? []).Where(e => e.Do != FlowChange.Add).SelectMany(e => new[] { e.Register, e.From ?? e.Register }))
+        var read = transitions
+            .SelectMany(t => t.When ?? [])
+            .OfType<RegisterIs>()
+            .Select(r => r.Register)
+            .Concat(
+                transitions
+                    .SelectMany(t => t.Then ?? [])
+                    .Where(e => e.Do != FlowChange.Add)
+                    .SelectMany(e => new[] { e.Register, e.From ?? e.Register })
+            )
             .ToHashSet();
         var seen = new HashSet<string>();
         var open = new Queue<(FlowWalk A, FlowWalk B)>([(FlowWalk.Of(flow), FlowWalk.Of(mutant))]);
         while (open.TryDequeue(out var pair))
         {
-            if (Shown(pair.A) != Shown(pair.B)) return false;
-            if (pair.A.State is null || !seen.Add($"{pair.A.State.Name} {Read(pair.A)} {Read(pair.B)}")) continue;
-            if (seen.Count > mostPlaces) return false;
-            foreach (var input in Alphabet(flow, mutant, pair.A)) open.Enqueue((pair.A.Take(input), pair.B.Take(input)));
+            if (Shown(pair.A) != Shown(pair.B))
+                return false;
+            if (pair.A.State is null || !seen.Add($"{pair.A.State.Name} {Read(pair.A)} {Read(pair.B)}"))
+                continue;
+            if (seen.Count > mostPlaces)
+                return false;
+            foreach (var input in Alphabet(flow, mutant, pair.A))
+                open.Enqueue((pair.A.Take(input), pair.B.Take(input)));
         }
 
         return true;
 
-        static string Shown(FlowWalk walk) => $"{walk.State?.Name} {walk.Attempts} {walk.IsComplete} {walk.MisfitAt} {string.Join(',', walk.Registers.Where(r => r.Key[0] != '_').Select(r => r.Value))}";
+        static string Shown(FlowWalk walk) =>
+            $"{walk.State?.Name} {walk.Attempts} {walk.IsComplete} {walk.MisfitAt} "
+            + $"{string.Join(',', walk.Registers.Where(r => r.Key[0] != '_').Select(r => r.Value))}";
         string Read(FlowWalk walk) => string.Join(',', walk.Registers.Where(r => read.Contains(r.Key)).Select(r => r.Value));
     }
 
@@ -87,10 +106,16 @@ public class FlowMutationTests
             case FlowQuestionChoice choice:
                 return choice.Options.Select(o => new ChoiceMade { Attempt = attempt, Value = o.Value });
             case FlowQuestionNumber number:
-                var bounds = new[] { flow, mutant }.SelectMany(f => f.States.First(s => s.Name == walk.State.Name).Transitions)
-                    .SelectMany(t => t.When ?? []).OfType<NumberIs>().SelectMany(n => new[] { n.Least, n.Most }).Append(number.Least + number.Step);
-                return bounds.SelectMany(b => new[] { b - number.Step, b, b + number.Step })
-                    .Where(n => n >= number.Least && n <= number.Most && n % number.Step == 0).Distinct()
+                var bounds = new[] { flow, mutant }
+                    .SelectMany(f => f.States.First(s => s.Name == walk.State.Name).Transitions)
+                    .SelectMany(t => t.When ?? [])
+                    .OfType<NumberIs>()
+                    .SelectMany(n => new[] { n.Least, n.Most })
+                    .Append(number.Least + number.Step);
+                return bounds
+                    .SelectMany(b => new[] { b - number.Step, b, b + number.Step })
+                    .Where(n => n >= number.Least && n <= number.Most && n % number.Step == 0)
+                    .Distinct()
                     .Select(n => new NumberGiven { Attempt = attempt, Tenths = n });
             case FlowQuestionText:
                 return [new TextWritten { Attempt = attempt, Text = "Words" }];
@@ -126,34 +151,84 @@ public class FlowMutationTests
         for (var g = 0; g < guards.Count; g++)
         {
             yield return ($"without guard {guards[g]}", transition with { When = [.. guards.Where((_, i) => i != g)] });
-            foreach (var other in Mutants(guards[g])) yield return ($"guard {guards[g]} as {other}", transition with { When = [.. guards.Select((guard, i) => i == g ? other : guard)] });
+            foreach (var other in Mutants(guards[g]))
+                yield return (
+                    $"guard {guards[g]} as {other}",
+                    transition with
+                    {
+                        When = [.. guards.Select((guard, i) => i == g ? other : guard)],
+                    }
+                );
         }
 
         var effects = transition.Then ?? [];
         for (var e = 0; e < effects.Count; e++)
         {
             yield return ($"without effect {effects[e]}", transition with { Then = [.. effects.Where((_, i) => i != e)] });
-            foreach (var other in Mutants(effects[e])) yield return ($"effect {effects[e]} as {other}", transition with { Then = [.. effects.Select((effect, i) => i == e ? other : effect)] });
+            foreach (var other in Mutants(effects[e]))
+                yield return (
+                    $"effect {effects[e]} as {other}",
+                    transition with
+                    {
+                        Then = [.. effects.Select((effect, i) => i == e ? other : effect)],
+                    }
+                );
         }
 
         yield return ("attempt ends the other way round", transition with { EndsAttempt = !transition.EndsAttempt });
-        if (transition.To is not null) yield return ("to the end", transition with { To = null });
-        if (transition.To != flow.Start) yield return ("to the start", transition with { To = flow.Start });
+        if (transition.To is not null)
+            yield return ("to the end", transition with { To = null });
+        if (transition.To != flow.Start)
+            yield return ("to the start", transition with { To = flow.Start });
     }
 
-    private static IEnumerable<FlowGuard> Mutants(FlowGuard guard) => guard switch
-    {
-        ChoiceIs => [new ChoiceIs("something else")],
-        NumberIs n => [n with { Least = n.Least - 1 }, n with { Least = n.Least + 1 }, n with { Most = n.Most - 1 }, n with { Most = n.Most + 1 }],
-        RegisterIs r => [r with { AtLeast = r.AtLeast - 1 }, r with { AtLeast = r.AtLeast + 1 }],
-        _ => throw new NotSupportedException(),
-    };
+    private static IEnumerable<FlowGuard> Mutants(FlowGuard guard) =>
+        guard switch
+        {
+            ChoiceIs => [new ChoiceIs("something else")],
+            NumberIs n =>
+            [
+                n with
+                {
+                    Least = n.Least - 1,
+                },
+                n with
+                {
+                    Least = n.Least + 1,
+                },
+                n with
+                {
+                    Most = n.Most - 1,
+                },
+                n with
+                {
+                    Most = n.Most + 1,
+                },
+            ],
+            RegisterIs r => [r with { AtLeast = r.AtLeast - 1 }, r with { AtLeast = r.AtLeast + 1 }],
+            _ => throw new NotSupportedException(),
+        };
 
     private static IEnumerable<FlowEffect> Mutants(FlowEffect effect)
     {
-        if (effect.Kind == FlowOperand.Constant) yield return effect with { Number = effect.Number + 1 };
-        if (effect.Kind == FlowOperand.Constant) yield return effect with { Number = effect.Number - 1 };
-        yield return effect with { Negative = !effect.Negative };
-        foreach (var change in Enum.GetValues<FlowChange>().Where(c => c != effect.Do)) yield return effect with { Do = change };
+        if (effect.Kind == FlowOperand.Constant)
+            yield return effect with
+            {
+                Number = effect.Number + 1,
+            };
+        if (effect.Kind == FlowOperand.Constant)
+            yield return effect with
+            {
+                Number = effect.Number - 1,
+            };
+        yield return effect with
+        {
+            Negative = !effect.Negative,
+        };
+        foreach (var change in Enum.GetValues<FlowChange>().Where(c => c != effect.Do))
+            yield return effect with
+            {
+                Do = change,
+            };
     }
 }

@@ -9,20 +9,48 @@ namespace MorningRound.Core.Tests.Drills;
 /// <summary>Protocols and their inputs, as tests start from.</summary>
 internal static class GivenDrills
 {
-    /// <summary>Every protocol, with parameters that reach all its branches. Kept small, so that whole drills are short to play.</summary>
+    /// <summary>
+    /// Every protocol, with parameters that reach all its branches. Kept small, so that whole drills are short to play.
+    /// </summary>
     public static IReadOnlyList<(string Name, ScoringProtocol Protocol)> Every { get; } =
     [
         ("repetitions of a set number", new Repetitions { Count = 5 }),
         ("repetitions until the segment ends", new Repetitions()),
         ("box breathing", TimedSteps.BoxBreathing),
-        ("stretches", new TimedSteps { Steps = [new TimedStep { Label = "Wrists", Times = 3 }, new TimedStep { Label = "Hold", Seconds = 10 }], Cycles = 2 }),
+        (
+            "stretches",
+            new TimedSteps
+            {
+                Steps = [new TimedStep { Label = "Wrists", Times = 3 }, new TimedStep { Label = "Hold", Seconds = 10 }],
+                Cycles = 2,
+            }
+        ),
         ("make rate", new MakeRate { Attempts = 6, Make = "In the fairway" }),
         ("one attempt", new MakeRate { Attempts = 1, Make = "Holed" }),
         ("streak", new Streak { Length = 3 }),
         ("streak with a cap", new Streak { Length = 3, Cap = 8 }),
         ("compass", new Compass { Distances = [2, 3, 5], Points = 3 }),
-        ("step ladder", new StepLadder { Start = 10, Step = 3, Top = 19, Climbs = 3 }),
-        ("step ladder in metres", new StepLadder { Start = 3, Step = 1, Top = 4, Climbs = 1, Unit = LengthUnit.Metres }),
+        (
+            "step ladder",
+            new StepLadder
+            {
+                Start = 10,
+                Step = 3,
+                Top = 19,
+                Climbs = 3,
+            }
+        ),
+        (
+            "step ladder in metres",
+            new StepLadder
+            {
+                Start = 3,
+                Step = 1,
+                Top = 4,
+                Climbs = 1,
+                Unit = LengthUnit.Metres,
+            }
+        ),
         ("zone sets", new ZoneSets { MostSets = 4 }),
         ("zone sets, one to clear", new ZoneSets { MostSets = 2, SetsToClear = 1 }),
         ("zone sets, three to clear", new ZoneSets { MostSets = 5, SetsToClear = 3 }),
@@ -33,47 +61,173 @@ internal static class GivenDrills
         ("guess and check", new GuessAndCheck { Quantities = [GuessedQuantity.Length, GuessedQuantity.Slope], Attempts = 3 }),
         ("carry guessed", new GuessAndCheck { Quantities = [GuessedQuantity.Carry], Attempts = 4 }),
         ("window", TwoClubWindow),
-        ("window of one number", new Window { Clubs = [new ClubWindow { Club = Club.Iron7, Bounds = [new WindowBound { What = "launch", Least = 14, Most = 18.5, Unit = "°" }] }], ShotsPerClub = 4 }),
-        ("called shots", new CalledShots { Clubs = [Club.Iron7, Club.Hybrid, Club.Driver], Targets = ["the left flag", "the far board"], Calls = 5 }),
-        ("two fades, two draws", new CalledShots { Clubs = [Club.Iron9, Club.Iron7, Club.Iron5], Pattern = TwoAndTwo, Calls = 1 }),
-        ("proximity levels", new ProximityLevels { Stations = [new ProximityStation { Club = Club.SandWedge, Lie = "rough" }, new ProximityStation { Club = Club.Iron9 }], RadiiFeet = [9, 6] }),
-        ("proximity levels of one station", new ProximityLevels { Stations = [new ProximityStation { Club = Club.LobWedge }], RadiiFeet = [6, 3] }),
-        ("measured shots", new MeasuredShots { What = "club path", Unit = "°", Least = -2, Most = 2, Shots = 5, StartedAt = -7 }),
-        ("measured shots, an upper end only", new MeasuredShots { What = "launch", Unit = "°", Most = 16.95, Shots = 4 }),
+        (
+            "window of one number",
+            new Window
+            {
+                Clubs =
+                [
+                    new ClubWindow
+                    {
+                        Club = Club.Iron7,
+                        Bounds =
+                        [
+                            new WindowBound
+                            {
+                                What = "launch",
+                                Least = 14,
+                                Most = 18.5,
+                                Unit = "°",
+                            },
+                        ],
+                    },
+                ],
+                ShotsPerClub = 4,
+            }
+        ),
+        (
+            "called shots",
+            new CalledShots
+            {
+                Clubs = [Club.Iron7, Club.Hybrid, Club.Driver],
+                Targets = ["the left flag", "the far board"],
+                Calls = 5,
+            }
+        ),
+        (
+            "two fades, two draws",
+            new CalledShots
+            {
+                Clubs = [Club.Iron9, Club.Iron7, Club.Iron5],
+                Pattern = TwoAndTwo,
+                Calls = 1,
+            }
+        ),
+        (
+            "proximity levels",
+            new ProximityLevels
+            {
+                Stations =
+                [
+                    new ProximityStation { Club = Club.SandWedge, Lie = "rough" },
+                    new ProximityStation { Club = Club.Iron9 },
+                ],
+                RadiiFeet = [9, 6],
+            }
+        ),
+        (
+            "proximity levels of one station",
+            new ProximityLevels { Stations = [new ProximityStation { Club = Club.LobWedge }], RadiiFeet = [6, 3] }
+        ),
+        (
+            "measured shots",
+            new MeasuredShots
+            {
+                What = "club path",
+                Unit = "°",
+                Least = -2,
+                Most = 2,
+                Shots = 5,
+                StartedAt = -7,
+            }
+        ),
+        (
+            "measured shots, an upper end only",
+            new MeasuredShots
+            {
+                What = "launch",
+                Unit = "°",
+                Most = 16.95,
+                Shots = 4,
+            }
+        ),
         ("rehearsed scenario", new RehearsedScenario { Scenarios = 2 }),
     ];
 
     public static PatternStep[] TwoAndTwo => [new(ShotShape.Fade, 2), new(ShotShape.Draw, 2)];
 
-    public static Window TwoClubWindow => new()
-    {
-        Clubs =
-        [
-            new ClubWindow
-            {
-                Club = Club.Driver,
-                Bounds =
-                [
-                    new WindowBound { What = "launch", Most = 16.9, Unit = "°" },
-                    new WindowBound { What = "start", Least = 0, Unit = "°" },
-                    new WindowBound { What = "finish beside the line", Least = -45, Most = 45, Unit = "ft" },
-                ],
-            },
-            new ClubWindow { Club = Club.Iron7, Bounds = [new WindowBound { What = "launch", Least = 14, Most = 20, Unit = "°" }, new WindowBound { What = "start", Least = -2, Most = 2, Unit = "°" }] },
-        ],
-        ShotsPerClub = 3,
-    };
+    public static Window TwoClubWindow =>
+        new()
+        {
+            Clubs =
+            [
+                new ClubWindow
+                {
+                    Club = Club.Driver,
+                    Bounds =
+                    [
+                        new WindowBound
+                        {
+                            What = "launch",
+                            Most = 16.9,
+                            Unit = "°",
+                        },
+                        new WindowBound
+                        {
+                            What = "start",
+                            Least = 0,
+                            Unit = "°",
+                        },
+                        new WindowBound
+                        {
+                            What = "finish beside the line",
+                            Least = -45,
+                            Most = 45,
+                            Unit = "ft",
+                        },
+                    ],
+                },
+                new ClubWindow
+                {
+                    Club = Club.Iron7,
+                    Bounds =
+                    [
+                        new WindowBound
+                        {
+                            What = "launch",
+                            Least = 14,
+                            Most = 20,
+                            Unit = "°",
+                        },
+                        new WindowBound
+                        {
+                            What = "start",
+                            Least = -2,
+                            Most = 2,
+                            Unit = "°",
+                        },
+                    ],
+                },
+            ],
+            ShotsPerClub = 3,
+        };
 
-    public static CarryGrid Grid(int ballsPerCell) => new()
-    {
-        Cells =
-        [
-            new GridCell { Club = Club.SandWedge, Swing = SwingLength.Nine, Carry = 60 },
-            new GridCell { Club = Club.SandWedge, Swing = SwingLength.Full, Carry = 90 },
-            new GridCell { Club = Club.PitchingWedge, Swing = SwingLength.Ten, Carry = 110 },
-        ],
-        BallsPerCell = ballsPerCell,
-    };
+    public static CarryGrid Grid(int ballsPerCell) =>
+        new()
+        {
+            Cells =
+            [
+                new GridCell
+                {
+                    Club = Club.SandWedge,
+                    Swing = SwingLength.Nine,
+                    Carry = 60,
+                },
+                new GridCell
+                {
+                    Club = Club.SandWedge,
+                    Swing = SwingLength.Full,
+                    Carry = 90,
+                },
+                new GridCell
+                {
+                    Club = Club.PitchingWedge,
+                    Swing = SwingLength.Ten,
+                    Carry = 110,
+                },
+            ],
+            BallsPerCell = ballsPerCell,
+        };
 
     /// <summary>Inputs in short: words are choices, whole and broken numbers are numbers, and a bar ends an attempt.</summary>
     public static IReadOnlyList<DrillInput> Inputs(string text)
@@ -82,8 +236,10 @@ internal static class GivenDrills
         var attempt = 1;
         foreach (var word in text.Split(' ', StringSplitOptions.RemoveEmptyEntries))
         {
-            if (word == "|") attempt++;
-            else inputs.Add(Input(word, attempt));
+            if (word == "|")
+                attempt++;
+            else
+                inputs.Add(Input(word, attempt));
         }
 
         return inputs;
@@ -97,16 +253,21 @@ internal static class GivenDrills
     public static IReadOnlyList<DrillInput> Numbers(params double[] numbers) =>
         [.. numbers.Select((n, i) => new NumberGiven { Attempt = i + 1, Tenths = (int)Math.Round(n * 10) })];
 
-    private static DrillInput Input(string word, int attempt) => word switch
-    {
-        "tap" => new Tapped { Attempt = attempt },
-        "timer" => new TimerRanOut { Attempt = attempt },
-        "stop" => new DrillStopped { Attempt = attempt },
-        "timeUp" => new TimeUp { Attempt = attempt },
-        "words" => new TextWritten { Attempt = attempt, Text = "On the last green, calm" },
-        ['=', .. var number] => new NumberGiven { Attempt = attempt, Tenths = (int)Math.Round(double.Parse(number, System.Globalization.CultureInfo.InvariantCulture) * 10) },
-        _ => new ChoiceMade { Attempt = attempt, Value = word },
-    };
+    private static DrillInput Input(string word, int attempt) =>
+        word switch
+        {
+            "tap" => new Tapped { Attempt = attempt },
+            "timer" => new TimerRanOut { Attempt = attempt },
+            "stop" => new DrillStopped { Attempt = attempt },
+            "timeUp" => new TimeUp { Attempt = attempt },
+            "words" => new TextWritten { Attempt = attempt, Text = "On the last green, calm" },
+            ['=', .. var number] => new NumberGiven
+            {
+                Attempt = attempt,
+                Tenths = (int)Math.Round(double.Parse(number, System.Globalization.CultureInfo.InvariantCulture) * 10),
+            },
+            _ => new ChoiceMade { Attempt = attempt, Value = word },
+        };
 }
 
 /// <summary>Plays a flow as a student might: well or badly, to the end, stopped, or run out of time.</summary>
@@ -126,9 +287,12 @@ internal static class Play
         while (walk.State is { } state && inputs.Count < MostInputs)
         {
             var attempt = walk.Attempts + 1;
-            DrillInput input = mayStop && random.NextInt(25) == 0
-                ? random.NextInt(2) == 0 ? new DrillStopped { Attempt = attempt } : new TimeUp { Attempt = attempt }
-                : Answer(state, attempt, random, habit, constancy);
+            DrillInput input =
+                mayStop && random.NextInt(25) == 0
+                    ? random.NextInt(2) == 0
+                        ? new DrillStopped { Attempt = attempt }
+                        : new TimeUp { Attempt = attempt }
+                    : Answer(state, attempt, random, habit, constancy);
             inputs.Add(input);
             walk = walk.Take(input);
             Assert.Null(walk.MisfitAt);
@@ -139,8 +303,16 @@ internal static class Play
 
     private static DrillInput Answer(FlowState state, int attempt, SplitMix64 random, int habit, double constancy)
     {
-        int Chosen(int of) => random.NextDouble() >= constancy ? random.NextInt(of)
-            : habit switch { 0 => 0, 1 => of - 1, 2 => random.NextInt(6) == 0 ? random.NextInt(of) : 0, _ => (state.Name.Sum(c => c) + habit) % of };
+        int Chosen(int of) =>
+            random.NextDouble() >= constancy
+                ? random.NextInt(of)
+                : habit switch
+                {
+                    0 => 0,
+                    1 => of - 1,
+                    2 => random.NextInt(6) == 0 ? random.NextInt(of) : 0,
+                    _ => (state.Name.Sum(c => c) + habit) % of,
+                };
         switch (state.Question)
         {
             case FlowQuestionChoice choice:
@@ -158,17 +330,23 @@ internal static class Play
         }
     }
 
-    /// <summary>Numbers at, just inside and just outside every bound of a state, and a few others, sorted by the guard they meet.</summary>
+    /// <summary>
+    /// Numbers at, just inside and just outside every bound of a state, and a few others, sorted by the guard they meet.
+    /// </summary>
     private static List<List<int>> Numbers(FlowState state, FlowQuestionNumber asked)
     {
         var guards = state.Transitions.SelectMany(t => t.When ?? []).OfType<NumberIs>().Distinct().ToList();
-        return [.. guards.SelectMany(g => new[] { g.Least, g.Most, (g.Least + g.Most) / 2 })
-            .Concat([asked.Least, 30, 70, 470, asked.Most])
-            .SelectMany(n => new[] { n - asked.Step, n, n + asked.Step })
-            .Select(n => n / asked.Step * asked.Step)
-            .Where(n => n >= asked.Least && n <= asked.Most)
-            .Distinct()
-            .GroupBy(n => guards.FindIndex(g => n >= g.Least && n <= g.Most))
-            .Select(sort => sort.ToList())];
+        return
+        [
+            .. guards
+                .SelectMany(g => new[] { g.Least, g.Most, (g.Least + g.Most) / 2 })
+                .Concat([asked.Least, 30, 70, 470, asked.Most])
+                .SelectMany(n => new[] { n - asked.Step, n, n + asked.Step })
+                .Select(n => n / asked.Step * asked.Step)
+                .Where(n => n >= asked.Least && n <= asked.Most)
+                .Distinct()
+                .GroupBy(n => guards.FindIndex(g => n >= g.Least && n <= g.Most))
+                .Select(sort => sort.ToList()),
+        ];
     }
 }

@@ -37,7 +37,10 @@ public sealed class LastTimesTests
 
     [Fact]
     public void The_first_time_has_nothing_to_be_compared_with() =>
-        Assert.Equal("The first time with these numbers: nothing to compare it with yet.", LastTimes.InWords(Fairways, Made(7, 10), []));
+        Assert.Equal(
+            "The first time with these numbers: nothing to compare it with yet.",
+            LastTimes.InWords(Fairways, Made(7, 10), [])
+        );
 
     [Fact]
     public void Nothing_attempted_is_not_compared() =>
@@ -45,19 +48,27 @@ public sealed class LastTimesTests
 
     [Fact]
     public void A_few_more_of_twenty_are_no_clear_difference() =>
-        // 14 of 20 against 30 of 60: the interval of the difference runs from −0.05 to 0.40 (worked by hand from both Wilson intervals).
+        // 14 of 20 against 30 of 60: the interval of the difference runs from −0.05 to 0.40 (worked by hand from both Wilson
+        // intervals).
         Assert.Equal(
-            "Share made the last 3 times, newest first: 50, 45, 55 %. No clear difference from 30 of 60 before: so few balls go up and down by themselves.",
-            LastTimes.InWords(Fairways, Made(14, 20), [Made(10, 20), Made(9, 20), Made(11, 20)]));
+            "Share made the last 3 times, newest first: 50, 45, 55 %. No clear difference from 30 of 60 before: so few balls "
+                + "go up and down by themselves.",
+            LastTimes.InWords(Fairways, Made(14, 20), [Made(10, 20), Made(9, 20), Made(11, 20)])
+        );
 
     [Fact]
     public void Eighteen_of_twenty_after_thirty_of_sixty_is_more_than_chance() =>
-        Assert.EndsWith("More than 30 of 60 before, by more than chance would.",
-            LastTimes.InWords(Fairways, Made(18, 20), [Made(10, 20), Made(9, 20), Made(11, 20)]));
+        Assert.EndsWith(
+            "More than 30 of 60 before, by more than chance would.",
+            LastTimes.InWords(Fairways, Made(18, 20), [Made(10, 20), Made(9, 20), Made(11, 20)])
+        );
 
     [Fact]
     public void Only_the_last_three_are_looked_at() =>
-        Assert.StartsWith("Share made the last 3 times", LastTimes.InWords(Fairways, Made(10, 20), [.. Enumerable.Repeat(Made(10, 20), 7)]));
+        Assert.StartsWith(
+            "Share made the last 3 times",
+            LastTimes.InWords(Fairways, Made(10, 20), [.. Enumerable.Repeat(Made(10, 20), 7)])
+        );
 
     [Theory]
     [InlineData(6, 4, 5, "Better than each of them this time.")]
@@ -79,10 +90,12 @@ public sealed class LastTimesTests
         Assert.DoesNotContain("etter", LastTimes.InWords(rating, result, [result]));
     }
 
-    private static ProtocolResult Made(int made, int of) => Fairways.Score([.. Choices(Enumerable.Range(0, of).Select(i => i < made))], 1);
+    private static ProtocolResult Made(int made, int of) =>
+        Fairways.Score([.. Choices(Enumerable.Range(0, of).Select(i => i < made))], 1);
 
     /// <summary>A run of so many, then a miss.</summary>
-    private static ProtocolResult Run(int length) => Holed.Score([.. Choices(Enumerable.Range(0, length + 1).Select(i => i < length))], 1);
+    private static ProtocolResult Run(int length) =>
+        Holed.Score([.. Choices(Enumerable.Range(0, length + 1).Select(i => i < length))], 1);
 
     private static IEnumerable<DrillInput> Choices(IEnumerable<bool> made) =>
         made.Select((m, i) => new ChoiceMade { Attempt = i + 1, Value = m ? "made" : "missed" });

@@ -30,7 +30,10 @@ public class ScoringTests
     public void A_par_game_runs_as_made_made_missed_missed_made_made()
     {
         var putts = Putts("MMxxMM");
-        Assert.Equal([0, -1, 0, 0, 0, -1], Enumerable.Range(1, 6).Select(n => new ParGame().Score([.. putts.Take(n)], 1).Counts["score"]));
+        Assert.Equal(
+            [0, -1, 0, 0, 0, -1],
+            Enumerable.Range(1, 6).Select(n => new ParGame().Score([.. putts.Take(n)], 1).Counts["score"])
+        );
         Assert.Equal([4, 6, 10, 20], Climb(new ParGame()).Cast<ParGame>().Select(p => p.Length));
     }
 
@@ -66,7 +69,16 @@ public class ScoringTests
         var compass = new Compass();
         Assert.Equal(24, compass.PlannedAttempts);
         var scored = compass.Score(Putts(M(12) + "MMxx" + "Mxxx" + "xxxx"), 1);
-        Assert.Equal((15, 4, 2, 1, 0), (scored.Counts["made"], scored.Counts["made2"], scored.Counts["made5"], scored.Counts["made6"], scored.Counts.GetValueOrDefault("made7")));
+        Assert.Equal(
+            (15, 4, 2, 1, 0),
+            (
+                scored.Counts["made"],
+                scored.Counts["made2"],
+                scored.Counts["made5"],
+                scored.Counts["made6"],
+                scored.Counts.GetValueOrDefault("made7")
+            )
+        );
         Assert.Equal("2 ft, 6 o’clock", compass.Compile(1).States[0].Prompt.Text);
         Assert.Equal("2 ft, 9 o’clock", compass.Compile(1).States[1].Prompt.Text);
     }
@@ -96,7 +108,12 @@ public class ScoringTests
     [Fact]
     public void Two_good_pitches_in_a_row_end_at_the_second()
     {
-        var pitches = new Streak { Length = 2, Cap = 10, Make = "Inside two steps" };
+        var pitches = new Streak
+        {
+            Length = 2,
+            Cap = 10,
+            Make = "Inside two steps",
+        };
         Assert.Equal(4, pitches.Score(Putts("MxMM"), 1).Attempts);
         Assert.Equal(ResultStatus.DoesNotFit, pitches.Score(Putts("MxMMM"), 1).Status);
         Assert.Equal(ResultStatus.Complete, pitches.Score(Putts("MxMxMxMxMx"), 1).Status);
@@ -110,7 +127,10 @@ public class ScoringTests
         Assert.Equal((1, 2, 5), (scored.Counts["cleared"], scored.Counts["used"], scored.Counts["inside"]));
         Assert.Equal([10, 20, 30], zones.Order(0, hasCleared: false, 7).Select(z => z.Feet));
         Assert.Equal(zones.Order(3, hasCleared: true, 7), zones.Order(3, hasCleared: true, 7));
-        Assert.Contains(Enumerable.Range(0, 10), set => !zones.Order(set, hasCleared: true, 7).Select(z => z.Feet).SequenceEqual([10, 20, 30]));
+        Assert.Contains(
+            Enumerable.Range(0, 10),
+            set => !zones.Order(set, hasCleared: true, 7).Select(z => z.Feet).SequenceEqual([10, 20, 30])
+        );
     }
 
     [Fact]
@@ -140,7 +160,14 @@ public class ScoringTests
     [Fact]
     public void A_grid_takes_its_numbers_from_the_students_file_and_says_what_is_missing()
     {
-        var open = new CarryGrid { Cells = [new GridCell { Club = Club.GapWedge, Swing = SwingLength.Full }, new GridCell { Club = Club.LobWedge, Swing = SwingLength.Nine }] };
+        var open = new CarryGrid
+        {
+            Cells =
+            [
+                new GridCell { Club = Club.GapWedge, Swing = SwingLength.Full },
+                new GridCell { Club = Club.LobWedge, Swing = SwingLength.Nine },
+            ],
+        };
         Assert.Equal("The wedge grid has no number for gap wedge, full.", open.WhatIsMissing());
         Assert.Throws<InvalidOperationException>(() => open.Compile(1));
         var file = new StudentFile
@@ -149,8 +176,18 @@ public class ScoringTests
             {
                 WedgeGrid =
                 [
-                    new WedgeNumber { Club = Club.GapWedge, Swing = SwingLength.Full, Carry = new MarkedLength(100, LengthUnit.Metres) },
-                    new WedgeNumber { Club = Club.LobWedge, Swing = SwingLength.Nine, Carry = new MarkedLength(45, LengthUnit.Yards) },
+                    new WedgeNumber
+                    {
+                        Club = Club.GapWedge,
+                        Swing = SwingLength.Full,
+                        Carry = new MarkedLength(100, LengthUnit.Metres),
+                    },
+                    new WedgeNumber
+                    {
+                        Club = Club.LobWedge,
+                        Swing = SwingLength.Nine,
+                        Carry = new MarkedLength(45, LengthUnit.Yards),
+                    },
                 ],
             },
         };
@@ -163,7 +200,10 @@ public class ScoringTests
     public void A_ball_rating_stopped_early_shows_where_it_began_and_where_it_came_to()
     {
         var rating = new BallRating { Rated = "Tension in the trail hand" };
-        var scored = rating.Score(Inputs("=8 tap | =8 tap | =7 tap | =8 tap | =7 tap | =6 | =6 | =7 tap | =4 breathed | stop"), 1);
+        var scored = rating.Score(
+            Inputs("=8 tap | =8 tap | =7 tap | =8 tap | =7 tap | =6 | =6 | =7 tap | =4 breathed | stop"),
+            1
+        );
         Assert.Equal(ResultStatus.Stopped, scored.Status);
         Assert.Equal((6.78, 7.67, 5.67, 4.0), (Round("mean"), Round("firstThree"), Round("lastThree"), Round("lowest")));
         Assert.Equal(1, scored.Counts["breathed"]);
@@ -190,13 +230,26 @@ public class ScoringTests
         // Launch under 17°, starts right of the line, finishes no more than 45 ft to a side: a green 30 yd wide.
         var scored = TwoClubWindow.Score(Inputs("=16.9 =0.5 =-45 | =17 =-0.1 =10 | =12 =3 =45.1 | =14 =2 | =20.1 =0 | stop"), 1);
         Assert.Equal((2, 5), (scored.Counts["hits"], scored.Counts["shots"]));
-        Assert.Equal((1, 1, 1, 1), (scored.Counts["aboveDriver0"], scored.Counts["belowDriver1"], scored.Counts["aboveDriver2"], scored.Counts["aboveIron70"]));
+        Assert.Equal(
+            (1, 1, 1, 1),
+            (
+                scored.Counts["aboveDriver0"],
+                scored.Counts["belowDriver1"],
+                scored.Counts["aboveDriver2"],
+                scored.Counts["aboveIron70"]
+            )
+        );
     }
 
     [Fact]
     public void Target_and_shape_of_a_called_shot_are_two_answers()
     {
-        var calls = new CalledShots { Clubs = [Club.Iron7], Pattern = TwoAndTwo, Calls = 1 };
+        var calls = new CalledShots
+        {
+            Clubs = [Club.Iron7],
+            Pattern = TwoAndTwo,
+            Calls = 1,
+        };
         var scored = calls.Score(Inputs("yes no | yes yes | no yes | no no"), 1);
         Assert.Equal((2, 2, 4), (scored.Counts["hits"], scored.Counts["shaped"], scored.Counts["calls"]));
         Assert.Equal((2, 0), (scored.Counts["hits Fade"], scored.Counts["hits Draw"]));
@@ -206,7 +259,11 @@ public class ScoringTests
     [Fact]
     public void Three_failed_tries_at_one_level_end_the_circles()
     {
-        var circles = new ProximityLevels { Stations = [new ProximityStation { Club = Club.SandWedge }, new ProximityStation { Club = Club.Iron9 }], RadiiFeet = [9, 6] };
+        var circles = new ProximityLevels
+        {
+            Stations = [new ProximityStation { Club = Club.SandWedge }, new ProximityStation { Club = Club.Iron9 }],
+            RadiiFeet = [9, 6],
+        };
         var scored = circles.Score(Inputs("=9 | =8.9 | =5 | =6.1 | =7 | =1 | =6 | =12"), 1);
         Assert.Equal((ResultStatus.Complete, 1), (scored.Status, scored.Counts["passed"]));
         // By hand: (9 + 8.9 + 5 + 6.1 + 7 + 1 + 6 + 12) ÷ 8 = 6.875.
@@ -217,7 +274,15 @@ public class ScoringTests
     public void Measured_shots_are_held_against_their_band_and_where_they_began()
     {
         // Path 6 to 8° off is trouble, 0 the goal, means of 1 to 2 good.
-        var path = new MeasuredShots { What = "club path", Unit = "°", Least = -2, Most = 2, Shots = 5, StartedAt = -7 };
+        var path = new MeasuredShots
+        {
+            What = "club path",
+            Unit = "°",
+            Least = -2,
+            Most = 2,
+            Shots = 5,
+            StartedAt = -7,
+        };
         var scored = path.Score(Numbers(-3, -1, 0, 2, 2.1), 1);
         Assert.Equal((60, 0.02), (scored.Value("share"), Math.Round(scored.Value("mean")!.Value, 3)));
         Assert.Equal("Mean 0.0 °, from −7.0 at the start; in the band 3 of 5: somewhere from 23 to 88 %.", scored.Text);
@@ -226,8 +291,19 @@ public class ScoringTests
     [Fact]
     public void Five_balls_at_a_target_end_in_the_days_aim()
     {
-        var check = new MeasuredShots { What = "left or right", Unit = "yd", Least = -8, Most = 8, Shots = 5, AimDistance = 185 };
-        Assert.Equal("Today it goes 15 yd right at 185 yd: aim 4.6° further left. Check with five more.", check.Score(Numbers(13, 16, 15, 17, 14), 1).Text);
+        var check = new MeasuredShots
+        {
+            What = "left or right",
+            Unit = "yd",
+            Least = -8,
+            Most = 8,
+            Shots = 5,
+            AimDistance = 185,
+        };
+        Assert.Equal(
+            "Today it goes 15 yd right at 185 yd: aim 4.6° further left. Check with five more.",
+            check.Score(Numbers(13, 16, 15, 17, 14), 1).Text
+        );
         Assert.Equal("Nothing steady to correct. Aim where you always aim.", check.Score(Numbers(-20, 25, 5, -15, 20), 1).Text);
         Assert.Equal("Too few balls to say where it goes today.", check.Score(Numbers(13, 16), 1).Text);
         Assert.Equal(["p.unit"], (check with { Unit = "°" }).Check("p").Select(e => e.Path));
@@ -236,8 +312,14 @@ public class ScoringTests
     [Fact]
     public void A_rehearsed_scenario_judges_the_behaviour_beside_the_putt()
     {
-        var scored = new RehearsedScenario { Scenarios = 3 }.Score(Inputs("words timer tap made =8 | words timer tap missed =9 | words timer tap missed =7"), 1);
-        Assert.Equal((ResultStatus.Complete, 1, 8.0), (scored.Status, (int)scored.Value("made")!, scored.Value("behaved")!.Value));
+        var scored = new RehearsedScenario { Scenarios = 3 }.Score(
+            Inputs("words timer tap made =8 | words timer tap missed =9 | words timer tap missed =7"),
+            1
+        );
+        Assert.Equal(
+            (ResultStatus.Complete, 1, 8.0),
+            (scored.Status, (int)scored.Value("made")!, scored.Value("behaved")!.Value)
+        );
     }
 
     [Fact]
@@ -258,7 +340,8 @@ public class ScoringTests
     {
         foreach (var (name, protocol) in Every)
         {
-            if (protocol.Harder() is not { } harder) continue;
+            if (protocol.Harder() is not { } harder)
+                continue;
             Assert.True(harder.Check("protocol").Count == 0, name);
             Assert.True(harder.Easier() is not null, name);
             Assert.False(harder.IsSameAs(protocol), name);
@@ -279,7 +362,8 @@ public class ScoringTests
     private static List<ScoringProtocol> Climb(ScoringProtocol from)
     {
         var steps = new List<ScoringProtocol> { from };
-        while (steps[^1].Harder() is { } next) steps.Add(next);
+        while (steps[^1].Harder() is { } next)
+            steps.Add(next);
         return steps;
     }
 }

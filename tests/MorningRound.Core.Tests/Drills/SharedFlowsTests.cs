@@ -26,19 +26,29 @@ public class SharedFlowsTests
             var flow = e.Protocol.Compile(9);
             return new SharedFlow(e.Name, flow, [.. Enumerable.Range(1, GamesEach).Select(game => Played(flow, game))]);
         });
-        Repository.AssertIs("tests/fixtures/flows.json",
-            "[" + string.Join(",\n", shared.Select(s => JsonSerializer.Serialize(s, CoreJson.Options))) + "]\n");
+        Repository.AssertIs(
+            "tests/fixtures/flows.json",
+            "[" + string.Join(",\n", shared.Select(s => JsonSerializer.Serialize(s, CoreJson.Options))) + "]\n"
+        );
     }
 
     private static SharedGame Played(AttemptFlow flow, int game)
     {
-        IReadOnlyList<DrillInput> inputs = [.. Play.Through(flow, new SplitMix64((ulong)game), constancy: game / 6.0, mayStop: game > 2).Take(40)];
+        IReadOnlyList<DrillInput> inputs =
+        [
+            .. Play.Through(flow, new SplitMix64((ulong)game), constancy: game / 6.0, mayStop: game > 2).Take(40),
+        ];
         // The last game ends with an input of an attempt that was never begun.
-        if (game == GamesEach) inputs = [.. inputs, new Tapped { Attempt = 999 }];
+        if (game == GamesEach)
+            inputs = [.. inputs, new Tapped { Attempt = 999 }];
         return new SharedGame(
-            inputs, [.. Enumerable.Range(0, inputs.Count + 1).Select(n => Shown(FlowWalk.Of(flow, inputs.Take(n))))], DrillInput.WithoutLastAttempt(inputs).Count);
+            inputs,
+            [.. Enumerable.Range(0, inputs.Count + 1).Select(n => Shown(FlowWalk.Of(flow, inputs.Take(n))))],
+            DrillInput.WithoutLastAttempt(inputs).Count
+        );
     }
 
     private static string Shown(FlowWalk walk) =>
-        $"{walk.State?.Name ?? "-"} {walk.Attempts} {(walk.IsComplete ? "complete" : "open")} {walk.MisfitAt?.ToString(null, null) ?? "fits"} | {walk.Prompt} | {string.Join(" | ", walk.Displays)}";
+        $"{walk.State?.Name ?? "-"} {walk.Attempts} {(walk.IsComplete ? "complete" : "open")} "
+        + $"{walk.MisfitAt?.ToString(null, null) ?? "fits"} | {walk.Prompt} | {string.Join(" | ", walk.Displays)}";
 }

@@ -25,28 +25,39 @@ public class PlanRulesTests
     {
         // 20 segments of 2,000 letters each are kept, 40 of 2,000 letters of three bytes are not.
         SessionPlan Of(int segments, char letter) =>
-            Given.Plan([.. Enumerable.Range(1, segments).Select(n => Given.Segment(n, Phase.Block, 10) with { Instruction = new string(letter, 2000), Cue = new string(letter, 400) })]);
+            Given.Plan([
+                .. Enumerable
+                    .Range(1, segments)
+                    .Select(n =>
+                        Given.Segment(n, Phase.Block, 10) with
+                        {
+                            Instruction = new string(letter, 2000),
+                            Cue = new string(letter, 400),
+                        }
+                    ),
+            ]);
         Assert.Empty(PlanRules.ToKeep(Of(20, 'x')));
         Assert.Equal(["segments"], PlanRules.ToKeep(Of(40, '漢')).Select(e => e.Path));
     }
 
-    public static TheoryData<string, PracticeSegment> WrongSegments => new()
-    {
-        { "segments[0].minutes", Given.Segment(1, Phase.Block, -5) },
-        { "segments[0].minutes", Given.Segment(1, Phase.Block, 241) },
-        { "segments[0].balls", Given.Segment(1, Phase.Block, 10, -1) },
-        { "segments[0].balls", Given.Segment(1, Phase.Block, 10) with { Exit = new AfterBalls() } },
-        { "segments[0].title", Given.Segment(1, Phase.Block, 10) with { Title = "  " } },
-        { "segments[0].title", Given.Segment(1, Phase.Block, 10) with { Title = new string('x', 121) } },
-        { "segments[0].instruction", Given.Segment(1, Phase.Block, 10) with { Instruction = new string('x', 2001) } },
-        { "segments[0].cue", Given.Segment(1, Phase.Block, 10) with { Cue = new string('x', 401) } },
-        { "segments[0].clubs", Given.Segment(1, Phase.Block, 10) with { Clubs = [Club.Iron7, Club.Iron7] } },
-        { "segments[0].bridge", Given.Segment(1, Phase.Block, 10) with { Bridge = true } },
-        { "segments[0].holes", Given.Segment(1, Phase.Block, 10) with { Holes = 3 } },
-        { "segments[0].holes", Given.Segment(1, Phase.OnCourse, 10) with { Holes = 19 } },
-        { "segments[0].exit.criterion", Given.Segment(1, Phase.Block, 10) with { Exit = new UntilMet { Criterion = "" } } },
-        { "segments[0].id", Given.Segment(0, Phase.Block, 10) },
-    };
+    public static TheoryData<string, PracticeSegment> WrongSegments =>
+        new()
+        {
+            { "segments[0].minutes", Given.Segment(1, Phase.Block, -5) },
+            { "segments[0].minutes", Given.Segment(1, Phase.Block, 241) },
+            { "segments[0].balls", Given.Segment(1, Phase.Block, 10, -1) },
+            { "segments[0].balls", Given.Segment(1, Phase.Block, 10) with { Exit = new AfterBalls() } },
+            { "segments[0].title", Given.Segment(1, Phase.Block, 10) with { Title = "  " } },
+            { "segments[0].title", Given.Segment(1, Phase.Block, 10) with { Title = new string('x', 121) } },
+            { "segments[0].instruction", Given.Segment(1, Phase.Block, 10) with { Instruction = new string('x', 2001) } },
+            { "segments[0].cue", Given.Segment(1, Phase.Block, 10) with { Cue = new string('x', 401) } },
+            { "segments[0].clubs", Given.Segment(1, Phase.Block, 10) with { Clubs = [Club.Iron7, Club.Iron7] } },
+            { "segments[0].bridge", Given.Segment(1, Phase.Block, 10) with { Bridge = true } },
+            { "segments[0].holes", Given.Segment(1, Phase.Block, 10) with { Holes = 3 } },
+            { "segments[0].holes", Given.Segment(1, Phase.OnCourse, 10) with { Holes = 19 } },
+            { "segments[0].exit.criterion", Given.Segment(1, Phase.Block, 10) with { Exit = new UntilMet { Criterion = "" } } },
+            { "segments[0].id", Given.Segment(0, Phase.Block, 10) },
+        };
 
     [Theory]
     [MemberData(nameof(WrongSegments))]
@@ -55,13 +66,19 @@ public class PlanRulesTests
 
     [Fact]
     public void Two_segments_cannot_share_an_id() =>
-        Assert.Equal(["segments[1].id"],
-            PlanRules.ToKeep(Given.Plan(Given.Segment(1, Phase.Block, 5), Given.Pause(1, 5))).Select(e => e.Path));
+        Assert.Equal(
+            ["segments[1].id"],
+            PlanRules.ToKeep(Given.Plan(Given.Segment(1, Phase.Block, 5), Given.Pause(1, 5))).Select(e => e.Path)
+        );
 
     [Fact]
     public void A_session_longer_than_eight_hours_is_refused() =>
-        Assert.Equal(["segments"], PlanRules.ToKeep(Given.Plan(
-            Given.Segment(1, Phase.Block, 240), Given.Segment(2, Phase.Random, 240), Given.Pause(3, 1))).Select(e => e.Path));
+        Assert.Equal(
+            ["segments"],
+            PlanRules
+                .ToKeep(Given.Plan(Given.Segment(1, Phase.Block, 240), Given.Segment(2, Phase.Random, 240), Given.Pause(3, 1)))
+                .Select(e => e.Path)
+        );
 
     [Fact]
     public void Overlong_texts_are_named()
@@ -85,7 +102,10 @@ public class PlanRulesTests
     [InlineData(1, "until three centred running, at most 1 ball")]
     [InlineData(0, "until three centred running, at most 8 min")]
     public void An_aim_says_its_cap(int balls, string words) =>
-        Assert.Equal(words, new UntilMet { Criterion = "three centred running" }.InWords(Given.Segment(1, Phase.WarmUp, 8, balls)));
+        Assert.Equal(
+            words,
+            new UntilMet { Criterion = "three centred running" }.InWords(Given.Segment(1, Phase.WarmUp, 8, balls))
+        );
 
     [Fact]
     public void Minutes_and_balls_say_their_number()

@@ -11,15 +11,22 @@ public sealed class WarmUpTests
     private static readonly DateOnly Odd = new(2026, 5, 7);
     private static readonly DateOnly Even = new(2026, 5, 6);
 
-    private static IReadOnlyList<WarmUpPart> Round(int minutes, DateOnly? day = null, Club[]? bag = null, Club[]? forbidden = null) =>
-        WarmUps.Of(minutes, WarmUpBefore.Round, day ?? Even, bag ?? [], forbidden ?? []);
+    private static IReadOnlyList<WarmUpPart> Round(
+        int minutes,
+        DateOnly? day = null,
+        Club[]? bag = null,
+        Club[]? forbidden = null
+    ) => WarmUps.Of(minutes, WarmUpBefore.Round, day ?? Even, bag ?? [], forbidden ?? []);
 
     [Fact]
     public void A_full_warm_up_is_fifteen_wedges_and_two_of_seven_clubs_before_the_settling_wedges()
     {
         var parts = Round(30);
         Assert.Equal(29, parts.TakeWhile(p => p.Title != "Soft wedges to settle").Sum(p => p.Balls));
-        Assert.Equal([Club.PitchingWedge, Club.Iron8, Club.Iron6, Club.Iron4, Club.Hybrid, Club.Wood3, Club.Driver], parts.Single(p => p.Title == "Two each up the bag").Clubs);
+        Assert.Equal(
+            [Club.PitchingWedge, Club.Iron8, Club.Iron6, Club.Iron4, Club.Hybrid, Club.Wood3, Club.Driver],
+            parts.Single(p => p.Title == "Two each up the bag").Clubs
+        );
     }
 
     [Fact]
@@ -62,20 +69,38 @@ public sealed class WarmUpTests
 
     [Fact]
     public void Everything_is_said_in_lead_and_trail_words_so_that_it_holds_for_either_hand() =>
-        Assert.All(Enumerable.Range(5, 60).SelectMany(m => Round(m)), p => Assert.DoesNotMatch(@"\b(left|right)\b(?! behind)", p.Text));
+        Assert.All(
+            Enumerable.Range(5, 60).SelectMany(m => Round(m)),
+            p => Assert.DoesNotMatch(@"\b(left|right)\b(?! behind)", p.Text)
+        );
 
     [Fact]
     public void Shorter_than_five_minutes_is_no_warm_up() => Assert.Throws<ArgumentOutOfRangeException>(() => Round(4));
 
     [Fact]
     public void Any_length_adds_up_at_a_pace_of_at_most_four_balls_a_minute_and_never_a_third_ball_up_the_bag() =>
-        Gen.Select(Gen.Int[5, 90], Gen.Enum<WarmUpBefore>(), Gen.Int[0, 60], Gen.Enum<Club>().HashSet[0, 12], Gen.Bool).ForEachSeed((minutes, before, days, bag, noDriver) =>
-        {
-            var parts = WarmUps.Of(minutes, before, Even.AddDays(days), bag, noDriver ? [Club.Driver] : []);
-            Assert.Equal(minutes, parts.Sum(p => p.Minutes));
-            Assert.All(parts, p => Assert.True(p.Minutes >= 1 && p.Balls <= 4 * p.Minutes, $"{p.Title}: {p.Balls} balls in {p.Minutes} min"));
-            Assert.All(parts.Where(p => p.Title.StartsWith("Two", StringComparison.Ordinal)), p => Assert.Equal(2 * p.Clubs.Count, p.Balls));
-            Assert.Equal(Area.Body, parts[0].Area);
-            if (noDriver) Assert.DoesNotContain(parts, p => p.Clubs.Contains(Club.Driver));
-        }, seeds: 3_000);
+        Gen.Select(Gen.Int[5, 90], Gen.Enum<WarmUpBefore>(), Gen.Int[0, 60], Gen.Enum<Club>().HashSet[0, 12], Gen.Bool)
+            .ForEachSeed(
+                (minutes, before, days, bag, noDriver) =>
+                {
+                    var parts = WarmUps.Of(minutes, before, Even.AddDays(days), bag, noDriver ? [Club.Driver] : []);
+                    Assert.Equal(minutes, parts.Sum(p => p.Minutes));
+                    Assert.All(
+                        parts,
+                        p =>
+                            Assert.True(
+                                p.Minutes >= 1 && p.Balls <= 4 * p.Minutes,
+                                $"{p.Title}: {p.Balls} balls in {p.Minutes} min"
+                            )
+                    );
+                    Assert.All(
+                        parts.Where(p => p.Title.StartsWith("Two", StringComparison.Ordinal)),
+                        p => Assert.Equal(2 * p.Clubs.Count, p.Balls)
+                    );
+                    Assert.Equal(Area.Body, parts[0].Area);
+                    if (noDriver)
+                        Assert.DoesNotContain(parts, p => p.Clubs.Contains(Club.Driver));
+                },
+                seeds: 3_000
+            );
 }

@@ -6,7 +6,14 @@ namespace MorningRound.Core.Tests.Progress;
 
 public class WeekFigureTests
 {
-    private static SessionRated Rated(int? focus, int? effort) => new() { Focus = focus, Effort = effort, Sequence = 0, At = Nine };
+    private static SessionRated Rated(int? focus, int? effort) =>
+        new()
+        {
+            Focus = focus,
+            Effort = effort,
+            Sequence = 0,
+            At = Nine,
+        };
 
     [Fact]
     public void A_missing_answer_is_left_out_of_the_mean_and_zero_effort_is_an_answer()
@@ -23,7 +30,12 @@ public class WeekFigureTests
     {
         var first = Log((0, Entered(1)), (20, Counted(1, 30)), (25, Pain(2)), (30, Finished()));
         var second = Log((0, Entered(1)), (10, Counted(1, 5)), (12, Pain(3)), (15, Finished()));
-        var figure = WeekFigure.Of(Week, [Assigned(60, 45)], [SessionFigures.Of([first], new Strokes(30, 30, false)), SessionFigures.Of([second], new Strokes(5, 0, true))], Week.Sunday);
+        var figure = WeekFigure.Of(
+            Week,
+            [Assigned(60, 45)],
+            [SessionFigures.Of([first], new Strokes(30, 30, false)), SessionFigures.Of([second], new Strokes(5, 0, true))],
+            Week.Sunday
+        );
         Assert.Equal(45, figure.MinutesPractised, 10);
         Assert.Equal(new Strokes(35, 30, true), figure.Strokes);
         Assert.Equal(3, figure.WorstPain);

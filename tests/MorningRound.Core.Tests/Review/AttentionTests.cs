@@ -19,17 +19,18 @@ public class AttentionTests
     [Fact]
     public void Nothing_special_is_on_track() => Assert.Equal(AttentionReason.OnTrack, ReasonFor(Quiet));
 
-    private static OpenPain Hurts(int level, DateOnly lastOn) => new()
-    {
-        Part = BodyPart.Knee,
-        Side = BodySide.Lead,
-        Where = "",
-        Level = level,
-        Sharp = false,
-        Since = lastOn,
-        LastOn = lastOn,
-        NeedsClearing = level >= 4,
-    };
+    private static OpenPain Hurts(int level, DateOnly lastOn) =>
+        new()
+        {
+            Part = BodyPart.Knee,
+            Side = BodySide.Lead,
+            Where = "",
+            Level = level,
+            Sharp = false,
+            Since = lastOn,
+            LastOn = lastOn,
+            NeedsClearing = level >= 4,
+        };
 
     [Fact]
     public void Pain_that_somebody_has_to_clear_comes_before_everything_until_they_have()
@@ -41,7 +42,10 @@ public class AttentionTests
 
     [Fact]
     public void Less_pain_is_not_on_track_either() =>
-        Assert.Equal((AttentionReason.LightPain, "lead knee, 2 of 10"), Said(Attention.At(Quiet with { Pain = [Hurts(2, Today)] }, Today)));
+        Assert.Equal(
+            (AttentionReason.LightPain, "lead knee, 2 of 10"),
+            Said(Attention.At(Quiet with { Pain = [Hurts(2, Today)] }, Today))
+        );
 
     [Fact]
     public void Feeling_unwell_is_looked_at_for_a_fortnight()
@@ -57,7 +61,10 @@ public class AttentionTests
 
     [Fact]
     public void Half_of_what_was_due_is_not_on_track() =>
-        Assert.Equal((AttentionReason.Behind, "30 of 60 min due"), Said(Attention.At(Quiet with { ThisWeek = [Assigned(60, 30, day: Today.AddDays(-1))] }, Today)));
+        Assert.Equal(
+            (AttentionReason.Behind, "30 of 60 min due"),
+            Said(Attention.At(Quiet with { ThisWeek = [Assigned(60, 30, day: Today.AddDays(-1))] }, Today))
+        );
 
     [Fact]
     public void What_was_practised_although_it_had_been_taken_out_wants_reading() =>
@@ -72,7 +79,10 @@ public class AttentionTests
 
     [Fact]
     public void A_missed_extra_is_not_missed() =>
-        Assert.Equal(AttentionReason.OnTrack, ReasonFor(Quiet with { LastWeek = [Assigned(60, null, Requirement.Extra, day: Today.AddDays(-7))] }));
+        Assert.Equal(
+            AttentionReason.OnTrack,
+            ReasonFor(Quiet with { LastWeek = [Assigned(60, null, Requirement.Extra, day: Today.AddDays(-7))] })
+        );
 
     [Fact]
     public void A_note_of_the_last_seven_days_wants_reading()

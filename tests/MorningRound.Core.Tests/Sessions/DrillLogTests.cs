@@ -17,10 +17,11 @@ namespace MorningRound.Core.Tests.Sessions;
 /// <summary>Drills inside a session: what a log makes of their inputs, and what counts as done.</summary>
 public class DrillLogTests
 {
-    private static PracticeSegment Segment(ScoringProtocol protocol, int balls = 20) => Given.Segment(1, Phase.Block, 20, balls) with
-    {
-        Drill = new PlannedDrill { DrillId = Given.Id(9), Drill = DrillTests.Gate with { Protocol = protocol } },
-    };
+    private static PracticeSegment Segment(ScoringProtocol protocol, int balls = 20) =>
+        Given.Segment(1, Phase.Block, 20, balls) with
+        {
+            Drill = new PlannedDrill { DrillId = Given.Id(9), Drill = DrillTests.Gate with { Protocol = protocol } },
+        };
 
     private static (SessionPlan Plan, IReadOnlyList<PublishedDrill> Drills) Set(ScoringProtocol protocol)
     {
@@ -34,7 +35,14 @@ public class DrillLogTests
         SessionLog.From(entries.Select((e, i) => e with { Sequence = i + 1, At = Given.Nine.AddMinutes(i / 10.0) }), drills);
 
     private static IEnumerable<SessionEntry> Answered(IEnumerable<DrillInput> inputs, int version = 1) =>
-        inputs.Select(i => new DrillAnswered { SegmentId = Given.Id(1), FlowVersion = version, Input = i, Sequence = 0, At = Given.Nine });
+        inputs.Select(i => new DrillAnswered
+        {
+            SegmentId = Given.Id(1),
+            FlowVersion = version,
+            Input = i,
+            Sequence = 0,
+            At = Given.Nine,
+        });
 
     private static double? Fraction(SessionPlan plan, SessionLog log) => SessionCompletion.Of(plan, [log]).Segments[0].Fraction;
 
@@ -55,15 +63,26 @@ public class DrillLogTests
         var (plan, drills) = Set(new Streak { Length = 3 });
         Assert.Equal(1, Fraction(plan, Log(drills, Answered(GivenDrills.Putts("MMM")))));
         Assert.Equal(0, Fraction(plan, Log(drills, Answered(GivenDrills.Putts("MM")))));
-        Assert.Equal(0, Fraction(plan, Log(drills, Answered(GivenDrills.Putts("MMM")).Append(Given.Settled(1, SegmentOutcome.Skipped)))));
+        Assert.Equal(
+            0,
+            Fraction(plan, Log(drills, Answered(GivenDrills.Putts("MMM")).Append(Given.Settled(1, SegmentOutcome.Skipped))))
+        );
     }
 
     [Fact]
     public void An_attempt_taken_back_and_an_input_undone_are_not_scored()
     {
         var (_, drills) = Set(new Streak { Length = 9 });
-        var dropped = new AttemptDropped { SegmentId = Given.Id(1), Sequence = 0, At = Given.Nine };
-        var log = Log(drills, [.. Answered(GivenDrills.Putts("MMx")), dropped, .. Answered([new ChoiceMade { Attempt = 3, Value = "made" }])]);
+        var dropped = new AttemptDropped
+        {
+            SegmentId = Given.Id(1),
+            Sequence = 0,
+            At = Given.Nine,
+        };
+        var log = Log(
+            drills,
+            [.. Answered(GivenDrills.Putts("MMx")), dropped, .. Answered([new ChoiceMade { Attempt = 3, Value = "made" }])]
+        );
         Assert.Equal(3, log.Segments[0].Result!.Counts["best"]);
         var undone = Log(drills, [.. Answered(GivenDrills.Putts("MMx")), Given.Undone(3)]);
         Assert.Equal((2, 2), (undone.Segments[0].Result!.Attempts, undone.Segments[0].Inputs.Count));
@@ -73,12 +92,14 @@ public class DrillLogTests
     public void What_does_not_fit_is_kept_and_not_scored()
     {
         var (plan, drills) = Set(new Streak { Length = 3 });
-        foreach (var log in new[]
-                 {
-                     Log(drills, Answered(GivenDrills.Putts("MMMM"))),
-                     Log(drills, Answered(GivenDrills.Putts("MM"), version: 2)),
-                     Log([], Answered(GivenDrills.Putts("MM"))),
-                 })
+        foreach (
+            var log in new[]
+            {
+                Log(drills, Answered(GivenDrills.Putts("MMMM"))),
+                Log(drills, Answered(GivenDrills.Putts("MM"), version: 2)),
+                Log([], Answered(GivenDrills.Putts("MM"))),
+            }
+        )
         {
             Assert.Equal(ResultStatus.DoesNotFit, log.Segments[0].Result!.Status);
             Assert.NotEmpty(log.Segments[0].Inputs);
@@ -92,7 +113,11 @@ public class DrillLogTests
     {
         var calls = new CalledShots { Clubs = [Club.Iron7, Club.Hybrid, Club.Driver], Calls = 12 };
         var plan = Given.Plan(Segment(calls));
-        string First(int assignment) => string.Join('|', PublishedDrill.Of(plan, new StudentFile(), Given.Id(assignment)).Drills[0].Flow.States.Select(s => s.Prompt.Text));
+        string First(int assignment) =>
+            string.Join(
+                '|',
+                PublishedDrill.Of(plan, new StudentFile(), Given.Id(assignment)).Drills[0].Flow.States.Select(s => s.Prompt.Text)
+            );
         Assert.Equal(First(1), First(1));
         Assert.NotEqual(First(1), First(2));
     }
@@ -101,12 +126,41 @@ public class DrillLogTests
     public void A_trimmed_drill_is_over_at_its_own_number_and_one_published_before_flows_read_theirs_at_the_whole()
     {
         var (_, drills) = Set(new CalledShots { Clubs = [Club.Iron7, Club.Hybrid], Calls = 4 });
-        IEnumerable<SessionEntry> trimmed = [new SessionTrimmed { Kept = [new TrimmedSegment(Given.Id(1), 10, 10, null, 2)], Sequence = 0, At = Given.Nine }];
-        SessionLog Played(IReadOnlyList<PublishedDrill> of, int calls) => Log(of, trimmed.Concat(Answered(
-            Enumerable.Range(1, calls).SelectMany(n => new[] { new ChoiceMade { Attempt = n, Value = "yes" }, new ChoiceMade { Attempt = n, Value = "no" } }))));
+        IEnumerable<SessionEntry> trimmed =
+        [
+            new SessionTrimmed
+            {
+                Kept = [new TrimmedSegment(Given.Id(1), 10, 10, null, 2)],
+                Sequence = 0,
+                At = Given.Nine,
+            },
+        ];
+        SessionLog Played(IReadOnlyList<PublishedDrill> of, int calls) =>
+            Log(
+                of,
+                trimmed.Concat(
+                    Answered(
+                        Enumerable
+                            .Range(1, calls)
+                            .SelectMany(n =>
+                                new[]
+                                {
+                                    new ChoiceMade { Attempt = n, Value = "yes" },
+                                    new ChoiceMade { Attempt = n, Value = "no" },
+                                }
+                            )
+                    )
+                )
+            );
         Assert.Equal(ResultStatus.Complete, Played(drills, 2).Segments[0].ResultStatus);
 
-        IReadOnlyList<PublishedDrill> old = [drills[0] with { Flow = drills[0].Flow with { Registers = [.. drills[0].Flow.Registers.Where(r => r.Name[0] != '_')] } }];
+        IReadOnlyList<PublishedDrill> old =
+        [
+            drills[0] with
+            {
+                Flow = drills[0].Flow with { Registers = [.. drills[0].Flow.Registers.Where(r => r.Name[0] != '_')] },
+            },
+        ];
         Assert.Equal(ResultStatus.UnderWay, Played(old, 2).Segments[0].ResultStatus);
         Assert.Equal(ResultStatus.Complete, Played(old, 4).Segments[0].ResultStatus);
     }
@@ -115,14 +169,22 @@ public class DrillLogTests
     public void What_a_phone_fetches_of_a_session_is_bounded_and_the_segment_that_is_too_much_is_named()
     {
         // A list of sixty calls has 180 questions: whether it was hit, and twice whether it had the shape.
-        var sixty = Segment(new CalledShots { Clubs = [Club.Iron7, Club.Hybrid, Club.Driver], Targets = ["the left flag", "the far board"], Calls = 60 });
+        var sixty = Segment(
+            new CalledShots
+            {
+                Clubs = [Club.Iron7, Club.Hybrid, Club.Driver],
+                Targets = ["the left flag", "the far board"],
+                Calls = 60,
+            }
+        );
         var plan = Given.Plan([.. Enumerable.Range(1, 5).Select(n => sixty with { Id = Given.Id(n), Title = $"Calls {n}" })]);
         var (drills, errors) = PublishedDrill.Of(plan, new StudentFile(), Given.Id(7));
         Assert.Equal(["segments[3].drill", "segments[4].drill"], errors.Select(e => e.Path));
         Assert.Equal(3 * 180, drills.Sum(d => d.Flow.States.Count));
         var json = JsonSerializer.SerializeToUtf8Bytes(drills.Select(d => d.Flow), CoreJson.Options);
         using var packed = new MemoryStream();
-        using (var gzip = new GZipStream(packed, CompressionLevel.Fastest, leaveOpen: true)) gzip.Write(json);
+        using (var gzip = new GZipStream(packed, CompressionLevel.Fastest, leaveOpen: true))
+            gzip.Write(json);
         Assert.InRange(packed.Length, 1, 64_000);
     }
 
@@ -130,23 +192,46 @@ public class DrillLogTests
     public void A_planned_drill_names_what_is_wrong_with_it()
     {
         var planned = Segment(new Streak { Length = 3 }).Drill!;
-        var wrong = Given.Plan(Segment(new Streak { Length = 3 }) with
-        {
-            Drill = planned with { Rung = 4, Goal = new DrillGoal("distance", 2), Modifiers = new Modifiers { EffortPercent = 0 }, Drill = planned.Drill with { Name = "" } },
-        });
+        var wrong = Given.Plan(
+            Segment(new Streak { Length = 3 }) with
+            {
+                Drill = planned with
+                {
+                    Rung = 4,
+                    Goal = new DrillGoal("distance", 2),
+                    Modifiers = new Modifiers { EffortPercent = 0 },
+                    Drill = planned.Drill with { Name = "" },
+                },
+            }
+        );
         Assert.Equal(
-            ["segments[0].drill.drill.name", "segments[0].drill.goal.measure", "segments[0].drill.modifiers.effortPercent", "segments[0].drill.rung"],
-            PlanRules.ToKeep(wrong).Select(e => e.Path).Order());
+            [
+                "segments[0].drill.drill.name",
+                "segments[0].drill.goal.measure",
+                "segments[0].drill.modifiers.effortPercent",
+                "segments[0].drill.rung",
+            ],
+            PlanRules.ToKeep(wrong).Select(e => e.Path).Order()
+        );
     }
 
-    private static readonly BodyLoad[] Loads = [new() { Part = BodyPart.WristOrHand }, new() { Part = BodyPart.Elbow, Side = BodySide.Lead }, new() { Part = BodyPart.LowerBack }];
+    private static readonly BodyLoad[] Loads =
+    [
+        new() { Part = BodyPart.WristOrHand },
+        new() { Part = BodyPart.Elbow, Side = BodySide.Lead },
+        new() { Part = BodyPart.LowerBack },
+    ];
 
     private static SessionPlan PlanWithLoads()
     {
         var loading = Segment(new Streak { Length = 3 });
         return Given.Plan(
-            loading with { Drill = loading.Drill! with { Drill = loading.Drill.Drill with { Loads = Loads } } },
-            Given.Segment(2, Phase.Random, 10));
+            loading with
+            {
+                Drill = loading.Drill! with { Drill = loading.Drill.Drill with { Loads = Loads } },
+            },
+            Given.Segment(2, Phase.Random, 10)
+        );
     }
 
     [Theory]
@@ -160,8 +245,23 @@ public class DrillLogTests
     public void What_loads_a_part_that_hurts_falls_out_and_counts_for_nothing(BodyPart part, BodySide? side, bool fallsOut)
     {
         var plan = PlanWithLoads();
-        Assert.Equal(fallsOut, PainRule.Drops(plan).Any(d => (d.Part, d.Side) == (part, side) && d.SegmentIds.SequenceEqual([Given.Id(1)])));
-        var log = Log([], new PainReported { Part = part, Side = side, Level = 2, Sharp = false, Sequence = 0, At = Given.Nine }, Given.Settled(2, SegmentOutcome.Done));
+        Assert.Equal(
+            fallsOut,
+            PainRule.Drops(plan).Any(d => (d.Part, d.Side) == (part, side) && d.SegmentIds.SequenceEqual([Given.Id(1)]))
+        );
+        var log = Log(
+            [],
+            new PainReported
+            {
+                Part = part,
+                Side = side,
+                Level = 2,
+                Sharp = false,
+                Sequence = 0,
+                At = Given.Nine,
+            },
+            Given.Settled(2, SegmentOutcome.Done)
+        );
         var completion = SessionCompletion.Of(plan, [log]);
         Assert.Equal(fallsOut ? 10 : 30, completion.PlannedMinutes);
         Assert.Equal(10, completion.DoneMinutes);
@@ -178,9 +278,29 @@ public class DrillLogTests
     [Fact]
     public void How_the_student_came_is_kept_in_the_log()
     {
-        var log = Log([], new SessionReadied { Nerves = 7, MinutesAtHand = 45, Sequence = 0, At = Given.Nine });
+        var log = Log(
+            [],
+            new SessionReadied
+            {
+                Nerves = 7,
+                MinutesAtHand = 45,
+                Sequence = 0,
+                At = Given.Nine,
+            }
+        );
         Assert.Equal((7, 45, null), (log.Ready!.Nerves, log.Ready.MinutesAtHand, log.Ready.BallsAtHand));
-        var errors = SessionEntryRules.Check(new SessionReadied { Nerves = 11, MinutesAtHand = 0, BallsAtHand = -1, Sequence = 1, At = Given.Nine }, PlanWithLoads(), "e");
+        var errors = SessionEntryRules.Check(
+            new SessionReadied
+            {
+                Nerves = 11,
+                MinutesAtHand = 0,
+                BallsAtHand = -1,
+                Sequence = 1,
+                At = Given.Nine,
+            },
+            PlanWithLoads(),
+            "e"
+        );
         Assert.Equal(["e.ballsAtHand", "e.minutesAtHand", "e.nerves"], errors.Select(e => e.Path).Order());
     }
 
@@ -189,7 +309,13 @@ public class DrillLogTests
     {
         var segment = Segment(new Streak { Length = 5 });
         var drill = segment.Drill!.Drill;
-        var plan = Given.Plan(Given.Pause(2, 3), segment with { Drill = segment.Drill with { Drill = drill with { Ladder = drill.SuggestedLadder() }, Rung = 3 } });
+        var plan = Given.Plan(
+            Given.Pause(2, 3),
+            segment with
+            {
+                Drill = segment.Drill with { Drill = drill with { Ladder = drill.SuggestedLadder() }, Rung = 3 },
+            }
+        );
         var set = Assert.Single(plan.ForPublishing().Practice()).Drill!;
         Assert.Equal((7, 3, 0), (((Streak)set.Protocol()).Length, set.Rung, set.Drill.Ladder.Count));
         Assert.Equal(2, plan.ForPublishing().Segments.Count);
@@ -199,7 +325,10 @@ public class DrillLogTests
     public void A_stored_reading_says_how_the_drill_stands_without_its_inputs()
     {
         var (plan, drills) = Set(new MakeRate { Attempts = 20, Make = "In" });
-        var stored = System.Text.Json.JsonSerializer.Serialize(Log(drills, Answered(GivenDrills.Putts("MMMMM"))), CoreJson.Options);
+        var stored = System.Text.Json.JsonSerializer.Serialize(
+            Log(drills, Answered(GivenDrills.Putts("MMMMM"))),
+            CoreJson.Options
+        );
         Assert.DoesNotContain("made", stored, StringComparison.Ordinal);
         var read = System.Text.Json.JsonSerializer.Deserialize<SessionLog>(stored, CoreJson.Options)!;
         Assert.Equal(0.25, Fraction(plan, read));

@@ -11,13 +11,17 @@ public sealed class LoadTests
 {
     private static readonly DateOnly Monday = new(2026, 5, 4);
 
-    private static LoadedSession Before(int weeks, double minutes, int? effort) => new(Monday.AddDays((-7 * weeks) + 2), minutes, effort);
+    private static LoadedSession Before(int weeks, double minutes, int? effort) =>
+        new(Monday.AddDays((-7 * weeks) + 2), minutes, effort);
 
     [Fact]
     public void Sixty_minutes_at_effort_five_are_300_and_the_mean_is_of_four_weeks()
     {
         // By hand: 60 × 5 = 300 in each of four weeks; this week 60 × 5 + 30 × 5 = 450; 450 ÷ 300 = 1.5.
-        var load = Load.Of([.. Enumerable.Range(1, 4).Select(w => Before(w, 60, 5)), new(Monday, 60, 5), new(Monday.AddDays(3), 30, 5)], Monday);
+        var load = Load.Of(
+            [.. Enumerable.Range(1, 4).Select(w => Before(w, 60, 5)), new(Monday, 60, 5), new(Monday.AddDays(3), 30, 5)],
+            Monday
+        );
         Assert.Equal((450, 300, 5, 1.5), (load.ThisWeek, load.MeanBefore, load.MeanEffort, load.Ratio));
         Assert.Equal(LoadBand.Busy, load.Band);
         Assert.Equal(1.7, load.RatioWith(12)!.Value, 9);

@@ -7,7 +7,11 @@ namespace MorningRound.Core.Tests.Sessions;
 
 public class LogBranchesTests
 {
-    private static readonly SessionPlan Hour = Plan(Segment(1, Phase.Block, 20, balls: 20), Segment(2, Phase.Block, 20, balls: 20), Segment(3, Phase.Random, 20, balls: 20));
+    private static readonly SessionPlan Hour = Plan(
+        Segment(1, Phase.Block, 20, balls: 20),
+        Segment(2, Phase.Block, 20, balls: 20),
+        Segment(3, Phase.Random, 20, balls: 20)
+    );
 
     private static readonly (double, SessionEntry)[] Shared = [(0, Entered(1)), (5, Counted(1, 10)), (6, Pain(2))];
 
@@ -16,7 +20,13 @@ public class LogBranchesTests
     {
         // By hand: segment 1 has 15 balls on the first phone and 10 on the second, segment 2 none and 20.
         var first = Log([.. Shared, (10, Counted(1, 5)), (12, Stopped())]);
-        var second = Log([.. Shared, (7, Entered(2)), (17, Counted(2, 20)), (18, Settled(2, SegmentOutcome.Done)), (19, Finished())]);
+        var second = Log([
+            .. Shared,
+            (7, Entered(2)),
+            (17, Counted(2, 20)),
+            (18, Settled(2, SegmentOutcome.Done)),
+            (19, Finished()),
+        ]);
         var one = LogBranches.AsOne(Hour, [first, second]);
         Assert.Equal([15, 20], one.Segments.Select(s => s.Balls));
         Assert.Equal(TimeSpan.FromMinutes(12 + 11), one.Spent);

@@ -14,18 +14,45 @@ public class OpenPainTests
         new(Monday.AddDays(day), Log([.. entries.Select((e, i) => ((double)i, e))]));
 
     private static PainReported Knee(int level, bool sharp = false) =>
-        new() { Part = BodyPart.Knee, Side = BodySide.Lead, Level = level, Sharp = sharp, Sequence = 0, At = Nine };
+        new()
+        {
+            Part = BodyPart.Knee,
+            Side = BodySide.Lead,
+            Level = level,
+            Sharp = sharp,
+            Sequence = 0,
+            At = Nine,
+        };
 
     private static PainFollowedUp Now(int level, bool needsClearing = false) =>
-        new() { Part = BodyPart.Knee, Side = BodySide.Lead, Level = level, NeedsClearing = needsClearing, Sequence = 0, At = Nine };
-
-    private static StudentFile Cleared(int day) => new()
-    {
-        Coach = new CoachSection
+        new()
         {
-            PainfulParts = [new PainfulPart { Part = BodyPart.Knee, Side = BodySide.Lead, Since = Monday, ClearedOn = Monday.AddDays(day), ClearedBy = "A physiotherapist" }],
-        },
-    };
+            Part = BodyPart.Knee,
+            Side = BodySide.Lead,
+            Level = level,
+            NeedsClearing = needsClearing,
+            Sequence = 0,
+            At = Nine,
+        };
+
+    private static StudentFile Cleared(int day) =>
+        new()
+        {
+            Coach = new CoachSection
+            {
+                PainfulParts =
+                [
+                    new PainfulPart
+                    {
+                        Part = BodyPart.Knee,
+                        Side = BodySide.Lead,
+                        Since = Monday,
+                        ClearedOn = Monday.AddDays(day),
+                        ClearedBy = "A physiotherapist",
+                    },
+                ],
+            },
+        };
 
     [Fact]
     public void Light_pain_counts_on_until_the_student_says_it_is_gone()
@@ -64,8 +91,19 @@ public class OpenPainTests
     [Fact]
     public void Another_part_goes_by_the_students_own_words()
     {
-        var rib = new PainReported { Part = BodyPart.AnotherPart, Where = "Rib", Level = 3, Sharp = false, Sequence = 0, At = Nine };
-        var open = OpenPain.Of([On(0, rib), On(1, rib with { Where = "Toe", Level = 2 }), On(2, rib with { Where = " rib", Level = 1 })], new StudentFile());
+        var rib = new PainReported
+        {
+            Part = BodyPart.AnotherPart,
+            Where = "Rib",
+            Level = 3,
+            Sharp = false,
+            Sequence = 0,
+            At = Nine,
+        };
+        var open = OpenPain.Of(
+            [On(0, rib), On(1, rib with { Where = "Toe", Level = 2 }), On(2, rib with { Where = " rib", Level = 1 })],
+            new StudentFile()
+        );
         Assert.Equal(["Toe, 2 of 10", "rib, 1 of 10"], open.Select(p => p.InWords()));
     }
 
@@ -73,10 +111,21 @@ public class OpenPainTests
     public void What_still_hurts_falls_out_of_a_session_and_counts_for_nothing()
     {
         var plan = Plan(Segment(1, Phase.Block, 20, balls: 20) with { Swing = SwingSize.Full }, Segment(2, Phase.Block, 10));
-        SessionCompletion With(params SessionEntry[] entries) => SessionCompletion.Of(plan, [Log([.. entries.Select((e, i) => ((double)i, e))])]);
-        var back = new PainFollowedUp { Part = BodyPart.LowerBack, Level = 2, NeedsClearing = false, Sequence = 0, At = Nine };
+        SessionCompletion With(params SessionEntry[] entries) =>
+            SessionCompletion.Of(plan, [Log([.. entries.Select((e, i) => ((double)i, e))])]);
+        var back = new PainFollowedUp
+        {
+            Part = BodyPart.LowerBack,
+            Level = 2,
+            NeedsClearing = false,
+            Sequence = 0,
+            At = Nine,
+        };
         Assert.Equal([null, 1], With(back, Settled(2, SegmentOutcome.Done)).Segments.Select(s => s.Fraction));
         Assert.Equal([0, 1], With(back with { Level = 0 }, Settled(2, SegmentOutcome.Done)).Segments.Select(s => s.Fraction));
-        Assert.Equal([null, 1], With(back with { Level = 0, NeedsClearing = true }, Settled(2, SegmentOutcome.Done)).Segments.Select(s => s.Fraction));
+        Assert.Equal(
+            [null, 1],
+            With(back with { Level = 0, NeedsClearing = true }, Settled(2, SegmentOutcome.Done)).Segments.Select(s => s.Fraction)
+        );
     }
 }

@@ -8,13 +8,20 @@ public class PhoneClockTests
 {
     private static readonly DateTimeOffset Now = Nine.AddHours(2);
 
-    private static SessionEntry At(DateTimeOffset at, int? offset = null) => new ClockStopped { Sequence = 1, At = at, ClockOffset = offset };
+    private static SessionEntry At(DateTimeOffset at, int? offset = null) =>
+        new ClockStopped
+        {
+            Sequence = 1,
+            At = at,
+            ClockOffset = offset,
+        };
 
     private static DateTimeOffset Right(SessionEntry entry, DateTimeOffset? sentAt, DateTimeOffset? earliest = null) =>
         PhoneClock.PutRight(entry, PhoneClock.Shift(entry, sentAt, Now, earliest ?? Nine.AddDays(-1))).At;
 
     [Fact]
-    public void A_phone_that_knows_the_time_is_believed() => Assert.Equal(Nine, Right(At(Nine, offset: 7200), sentAt: Now.AddHours(-2)));
+    public void A_phone_that_knows_the_time_is_believed() =>
+        Assert.Equal(Nine, Right(At(Nine, offset: 7200), sentAt: Now.AddHours(-2)));
 
     [Theory]
     [InlineData(3)] // three hours ahead
@@ -43,13 +50,25 @@ public class PhoneClockTests
 
     [Fact]
     public void Whatever_a_clock_says_the_right_time_lies_between_what_came_before_and_now() =>
-        Gen.Select(Gen.Long[DateTimeOffset.MinValue.Ticks, DateTimeOffset.MaxValue.Ticks], Gen.Long[DateTimeOffset.MinValue.Ticks, DateTimeOffset.MaxValue.Ticks], Gen.Int)
-            .ForEachSeed((at, sent, offset) =>
-            {
-                foreach (var entry in new[] { At(new DateTimeOffset(at, TimeSpan.Zero)), At(new DateTimeOffset(at, TimeSpan.Zero), offset) })
+        Gen.Select(
+                Gen.Long[DateTimeOffset.MinValue.Ticks, DateTimeOffset.MaxValue.Ticks],
+                Gen.Long[DateTimeOffset.MinValue.Ticks, DateTimeOffset.MaxValue.Ticks],
+                Gen.Int
+            )
+            .ForEachSeed(
+                (at, sent, offset) =>
                 {
-                    var right = Right(entry, new DateTimeOffset(sent, TimeSpan.Zero));
-                    Assert.InRange(right, Nine.AddDays(-1) - PhoneClock.Tolerance, Now + PhoneClock.Tolerance);
+                    foreach (
+                        var entry in new[]
+                        {
+                            At(new DateTimeOffset(at, TimeSpan.Zero)),
+                            At(new DateTimeOffset(at, TimeSpan.Zero), offset),
+                        }
+                    )
+                    {
+                        var right = Right(entry, new DateTimeOffset(sent, TimeSpan.Zero));
+                        Assert.InRange(right, Nine.AddDays(-1) - PhoneClock.Tolerance, Now + PhoneClock.Tolerance);
+                    }
                 }
-            });
+            );
 }

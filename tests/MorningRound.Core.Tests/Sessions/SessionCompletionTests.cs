@@ -12,15 +12,27 @@ namespace MorningRound.Core.Tests.Sessions;
 public class SessionCompletionTests
 {
     private static readonly SessionPlan Hour = Plan(
-        Segment(1, Phase.WarmUp, 10, 20), Segment(2, Phase.Block, 20, 30), Pause(3, 5), Segment(4, Phase.Random, 25));
+        Segment(1, Phase.WarmUp, 10, 20),
+        Segment(2, Phase.Block, 20, 30),
+        Pause(3, 5),
+        Segment(4, Phase.Random, 25)
+    );
 
     [Fact]
     public void Half_the_balls_of_a_segment_are_half_its_minutes()
     {
         // By hand: 10 + 20 × 15/30 + 0 = 20 of 55 planned minutes, the pause apart.
-        var done = SessionCompletion.Of(Hour, [Log(
-            (0, Settled(1, SegmentOutcome.Done)), (10, Counted(2, 15)), (20, Settled(2, SegmentOutcome.PartDone)),
-            (21, Settled(4, SegmentOutcome.Skipped)))]);
+        var done = SessionCompletion.Of(
+            Hour,
+            [
+                Log(
+                    (0, Settled(1, SegmentOutcome.Done)),
+                    (10, Counted(2, 15)),
+                    (20, Settled(2, SegmentOutcome.PartDone)),
+                    (21, Settled(4, SegmentOutcome.Skipped))
+                ),
+            ]
+        );
         Assert.Equal(55, done.PlannedMinutes);
         Assert.Equal(20, done.DoneMinutes, 10);
         Assert.Equal(20.0 / 55, done.Fraction!.Value, 10);
@@ -86,14 +98,18 @@ public class SessionCompletionTests
 
     [Fact]
     public void Completion_lies_between_nothing_and_everything_and_a_second_log_never_lowers_it() =>
-        Gen.Select(GenPlan.Any, GenEntries(10), GenEntries(10)).ForEachSeed((plan, first, second) =>
-        {
-            var one = SessionCompletion.Of(plan, [first]);
-            Assert.InRange(one.Fraction ?? 0, 0, 1 + 1e-9);
-            Assert.Equal(plan.Practice().Count(), one.Segments.Count);
-            if (first.EndedByPain || second.EndedByPain) return;
-            Assert.True(SessionCompletion.Of(plan, [first, second]).DoneMinutes >= one.DoneMinutes - 1e-9);
-        });
+        Gen.Select(GenPlan.Any, GenEntries(10), GenEntries(10))
+            .ForEachSeed(
+                (plan, first, second) =>
+                {
+                    var one = SessionCompletion.Of(plan, [first]);
+                    Assert.InRange(one.Fraction ?? 0, 0, 1 + 1e-9);
+                    Assert.Equal(plan.Practice().Count(), one.Segments.Count);
+                    if (first.EndedByPain || second.EndedByPain)
+                        return;
+                    Assert.True(SessionCompletion.Of(plan, [first, second]).DoneMinutes >= one.DoneMinutes - 1e-9);
+                }
+            );
 
     private static Gen<SessionLog> GenEntries(int segments) =>
         Gen.OneOf(
@@ -101,7 +117,8 @@ public class SessionCompletionTests
                 Gen.Select(Gen.Int[1, segments], Gen.Int[-10, 30], Counted),
                 Gen.Select(Gen.Int[1, segments], Gen.Enum<SegmentOutcome>(), Settled),
                 Gen.Int[1, 5].Select(level => Pain(level)),
-                Gen.Const(Stopped))
+                Gen.Const(Stopped)
+            )
             .Array[0, 25]
             .Select(entries => Log([.. entries.Select((e, i) => ((double)i * 2, e))]));
 
@@ -110,10 +127,18 @@ public class SessionCompletionTests
     {
         // By hand: 10 of 20 minutes of the first, all 10 of the second: 20 of 30.
         var plan = Given.Plan(Given.Segment(1, Phase.Block, 20), Given.Segment(2, Phase.Random, 10));
-        var trimmed = new SessionTrimmed { Sequence = 0, At = Given.Nine, Kept = [new TrimmedSegment(Given.Id(1), 10, 0), new TrimmedSegment(Given.Id(2), 10, 0)] };
+        var trimmed = new SessionTrimmed
+        {
+            Sequence = 0,
+            At = Given.Nine,
+            Kept = [new TrimmedSegment(Given.Id(1), 10, 0), new TrimmedSegment(Given.Id(2), 10, 0)],
+        };
         var log = Given.Log((0, trimmed), (1, Given.Settled(1, SegmentOutcome.Done)), (2, Given.Settled(2, SegmentOutcome.Done)));
         Assert.Equal(20, SessionCompletion.Of(plan, [log]).DoneMinutes, 9);
-        var stored = System.Text.Json.JsonSerializer.Deserialize<SessionLog>(System.Text.Json.JsonSerializer.Serialize(log, CoreJson.Options), CoreJson.Options)!;
+        var stored = System.Text.Json.JsonSerializer.Deserialize<SessionLog>(
+            System.Text.Json.JsonSerializer.Serialize(log, CoreJson.Options),
+            CoreJson.Options
+        )!;
         Assert.Equal(20, SessionCompletion.Of(plan, [stored]).DoneMinutes, 9);
     }
 }

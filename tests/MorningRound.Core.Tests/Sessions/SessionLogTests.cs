@@ -41,7 +41,13 @@ public class SessionLogTests
     [Fact]
     public void What_was_undone_never_happened()
     {
-        var log = Log((0, Counted(1, 5)), (1, Counted(1, 5)), (2, Undone(2)), (3, Settled(1, SegmentOutcome.Skipped)), (4, Undone(4)));
+        var log = Log(
+            (0, Counted(1, 5)),
+            (1, Counted(1, 5)),
+            (2, Undone(2)),
+            (3, Settled(1, SegmentOutcome.Skipped)),
+            (4, Undone(4))
+        );
         var segment = Assert.Single(log.Segments);
         Assert.Equal(5, segment.Balls);
         Assert.Null(segment.Outcome);
@@ -53,8 +59,25 @@ public class SessionLogTests
         var log = Log(
             (0, Settled(1, SegmentOutcome.Skipped)),
             (1, Settled(1, SegmentOutcome.PartDone)),
-            (2, new SessionRated { Focus = 3, Sequence = 0, At = Nine }),
-            (3, new SessionRated { Focus = 8, Sequence = 0, At = Nine }));
+            (
+                2,
+                new SessionRated
+                {
+                    Focus = 3,
+                    Sequence = 0,
+                    At = Nine,
+                }
+            ),
+            (
+                3,
+                new SessionRated
+                {
+                    Focus = 8,
+                    Sequence = 0,
+                    At = Nine,
+                }
+            )
+        );
         Assert.Equal(SegmentOutcome.PartDone, Assert.Single(log.Segments).Outcome);
         Assert.Equal(8, log.Rating!.Focus);
     }
@@ -96,12 +119,20 @@ public class SessionLogTests
 
     [Fact]
     public void A_clock_stopped_afterwards_counts_up_to_where_the_student_says() =>
-        Assert.Equal(TimeSpan.FromMinutes(25), Log((0, Entered(1)), (20, Counted(1, 5)), (25, Stopped()), (840, Entered(1)), (840, Stopped())).Spent);
+        Assert.Equal(
+            TimeSpan.FromMinutes(25),
+            Log((0, Entered(1)), (20, Counted(1, 5)), (25, Stopped()), (840, Entered(1)), (840, Stopped())).Spent
+        );
 
     [Fact]
     public void A_card_typed_in_may_hold_any_stretch()
     {
-        var paper = new SessionOpened { Recording = Recording.Paper, Sequence = 0, At = Nine };
+        var paper = new SessionOpened
+        {
+            Recording = Recording.Paper,
+            Sequence = 0,
+            At = Nine,
+        };
         Assert.Equal(TimeSpan.FromMinutes(200), Log((0, paper), (0, Entered(1)), (200, Settled(1, SegmentOutcome.Done))).Spent);
     }
 
@@ -116,13 +147,27 @@ public class SessionLogTests
         Assert.Empty(slip.Pain);
         Assert.Equal(new MendedPain(reported, null), Assert.Single(slip.MendedPain));
 
-        static SessionEntry Mended(int sequence, int level) => new PainMended { Mends = sequence, Level = level, Sharp = false, Sequence = 0, At = Nine };
+        static SessionEntry Mended(int sequence, int level) =>
+            new PainMended
+            {
+                Mends = sequence,
+                Level = level,
+                Sharp = false,
+                Sequence = 0,
+                At = Nine,
+            };
     }
 
     [Fact]
     public void A_rating_given_after_the_end_replaces_the_first_and_is_marked()
     {
-        SessionRated Rated(int focus) => new() { Focus = focus, Sequence = 0, At = Nine };
+        SessionRated Rated(int focus) =>
+            new()
+            {
+                Focus = focus,
+                Sequence = 0,
+                At = Nine,
+            };
         var log = Log((0, Entered(1)), (5, Rated(3)), (6, Finished()), (600, Rated(8)));
         Assert.Equal((8, true, Nine.AddMinutes(6)), (log.Rating!.Focus, log.RatedAfterwards, log.FinishedAt!.Value));
         Assert.False(Log((0, Entered(1)), (5, Rated(3)), (6, Finished())).RatedAfterwards);
@@ -131,7 +176,18 @@ public class SessionLogTests
     [Fact]
     public void Feeling_unwell_ends_a_session_and_is_no_pain()
     {
-        var log = Log((0, Entered(1)), (2, new UnwellReported { Feeling = Unwell.Overheated, Sequence = 0, At = Nine }));
+        var log = Log(
+            (0, Entered(1)),
+            (
+                2,
+                new UnwellReported
+                {
+                    Feeling = Unwell.Overheated,
+                    Sequence = 0,
+                    At = Nine,
+                }
+            )
+        );
         Assert.Equal((Unwell.Overheated, true, false), (log.Unwell!.Value, log.EndedForCare, log.EndedByPain));
         Assert.Null(log.Running);
     }
@@ -150,16 +206,23 @@ public class SessionLogTests
 
     [Fact]
     public void Entries_may_arrive_in_any_order() =>
-        Gen.Shuffle(Enumerable.Range(1, 8).ToArray()).ForEachSeed(order =>
-        {
-            SessionEntry[] entries =
-            [
-                Entered(1), Counted(1, 4), Counted(1, -1), Settled(1, SegmentOutcome.Done),
-                Entered(2), Counted(2, 9), Undone(6), Finished(),
-            ];
-            var numbered = order.Select(n => entries[n - 1] with { Sequence = n, At = Nine.AddMinutes(n) });
-            var log = SessionLog.From(numbered);
-            Assert.Equal([3, null], log.Segments.Select(s => s.Balls));
-            Assert.Equal(TimeSpan.FromMinutes(3 + 3), log.Spent);
-        });
+        Gen.Shuffle(Enumerable.Range(1, 8).ToArray())
+            .ForEachSeed(order =>
+            {
+                SessionEntry[] entries =
+                [
+                    Entered(1),
+                    Counted(1, 4),
+                    Counted(1, -1),
+                    Settled(1, SegmentOutcome.Done),
+                    Entered(2),
+                    Counted(2, 9),
+                    Undone(6),
+                    Finished(),
+                ];
+                var numbered = order.Select(n => entries[n - 1] with { Sequence = n, At = Nine.AddMinutes(n) });
+                var log = SessionLog.From(numbered);
+                Assert.Equal([3, null], log.Segments.Select(s => s.Balls));
+                Assert.Equal(TimeSpan.FromMinutes(3 + 3), log.Spent);
+            });
 }

@@ -15,7 +15,10 @@ public class SharedLogsTests
     private sealed record SharedLog(IReadOnlyList<SessionEntry> Entries, Dictionary<Guid, Expected> Segments);
 
     private static List<SharedLog> Read() =>
-        JsonSerializer.Deserialize<List<SharedLog>>(File.ReadAllText(Repository.File("tests/fixtures/session-logs.json")), CoreJson.Options)!;
+        JsonSerializer.Deserialize<List<SharedLog>>(
+            File.ReadAllText(Repository.File("tests/fixtures/session-logs.json")),
+            CoreJson.Options
+        )!;
 
     [Fact]
     public void Every_shared_log_adds_up_as_worked_out()
@@ -24,8 +27,9 @@ public class SharedLogsTests
         Assert.Equal(40, logs.Count);
         foreach (var (entries, segments) in logs)
         {
-            var read = SessionLog.From(entries).Segments
-                .ToDictionary(s => s.SegmentId, s => new Expected(s.Balls, s.Outcome, (int)s.Spent.TotalSeconds));
+            var read = SessionLog
+                .From(entries)
+                .Segments.ToDictionary(s => s.SegmentId, s => new Expected(s.Balls, s.Outcome, (int)s.Spent.TotalSeconds));
             Assert.Equal(segments.OrderBy(s => s.Key), read.OrderBy(s => s.Key));
         }
     }

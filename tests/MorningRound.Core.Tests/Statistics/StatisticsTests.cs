@@ -40,11 +40,17 @@ public class StatisticsTests
 
     [Fact]
     public void Means_and_deviations_are_those_of_the_reference_library() =>
-        Gen.Double[-500, 500].Array[2, 60].ForEachSeed(numbers =>
-        {
-            Assert.Equal(MathNet.Numerics.Statistics.Statistics.Mean(numbers), Sample.Mean(numbers)!.Value, 1e-9);
-            Assert.Equal(MathNet.Numerics.Statistics.Statistics.StandardDeviation(numbers), Sample.Deviation(numbers)!.Value, 1e-9);
-        });
+        Gen.Double[-500, 500]
+            .Array[2, 60]
+            .ForEachSeed(numbers =>
+            {
+                Assert.Equal(MathNet.Numerics.Statistics.Statistics.Mean(numbers), Sample.Mean(numbers)!.Value, 1e-9);
+                Assert.Equal(
+                    MathNet.Numerics.Statistics.Statistics.StandardDeviation(numbers),
+                    Sample.Deviation(numbers)!.Value,
+                    1e-9
+                );
+            });
 
     [Fact]
     public void Too_few_numbers_say_nothing()
@@ -56,5 +62,6 @@ public class StatisticsTests
         Assert.Throws<ArgumentOutOfRangeException>(() => Rate.Wilson(4, 3));
     }
 
-    private static double StudentTReference(double share, int degrees) => MathNet.Numerics.Distributions.StudentT.InvCDF(0, 1, degrees, share);
+    private static double StudentTReference(double share, int degrees) =>
+        MathNet.Numerics.Distributions.StudentT.InvCDF(0, 1, degrees, share);
 }

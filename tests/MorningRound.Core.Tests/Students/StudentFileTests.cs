@@ -10,9 +10,16 @@ public class StudentFileTests
     private static readonly DateOnly Day = new(2026, 5, 6);
 
     private static Competition Open(DateOnly first, DateOnly? last = null) =>
-        new() { Id = Given.Id(1), Name = "Island Open", FirstDay = first, LastDay = last ?? first };
+        new()
+        {
+            Id = Given.Id(1),
+            Name = "Island Open",
+            FirstDay = first,
+            LastDay = last ?? first,
+        };
 
-    private static StudentFile With(params Competition[] competitions) => new() { Own = new StudentSection { Competitions = competitions } };
+    private static StudentFile With(params Competition[] competitions) =>
+        new() { Own = new StudentSection { Competitions = competitions } };
 
     [Theory]
     // The product's own days: six before is competition week, within 28 in season, 29 to 84 pre-season.
@@ -40,13 +47,32 @@ public class StudentFileTests
     public void Gaps_of_a_wedge_grid_are_what_no_number_covers_within_four_percent()
     {
         // One player's grid; the gaps are arithmetic: 62.4–72, 93.6–105.6, 114.4–120 yd.
-        int[][] carries = [[60, 80, 90], [75, 90, 110], [85, 110, 125]];
+        int[][] carries =
+        [
+            [60, 80, 90],
+            [75, 90, 110],
+            [85, 110, 125],
+        ];
         Club[] clubs = [Club.LobWedge, Club.SandWedge, Club.GapWedge];
         SwingLength[] swings = [SwingLength.Nine, SwingLength.Ten, SwingLength.Full];
-        var grid = clubs.SelectMany((club, c) => swings.Select((swing, s) =>
-            new WedgeNumber { Club = club, Swing = swing, Carry = new MarkedLength(carries[c][s], LengthUnit.Yards) })).ToList();
-        Assert.Equal([(62.4, 72.0), (93.6, 105.6), (114.4, 120.0)],
-            WedgeGrid.Gaps(grid).Select(g => (Math.Round(g.From.Value, 1), Math.Round(g.To.Value, 1))));
+        var grid = clubs
+            .SelectMany(
+                (club, c) =>
+                    swings.Select(
+                        (swing, s) =>
+                            new WedgeNumber
+                            {
+                                Club = club,
+                                Swing = swing,
+                                Carry = new MarkedLength(carries[c][s], LengthUnit.Yards),
+                            }
+                    )
+            )
+            .ToList();
+        Assert.Equal(
+            [(62.4, 72.0), (93.6, 105.6), (114.4, 120.0)],
+            WedgeGrid.Gaps(grid).Select(g => (Math.Round(g.From.Value, 1), Math.Round(g.To.Value, 1)))
+        );
         Assert.Empty(WedgeGrid.Gaps([]));
         Assert.Empty(WedgeGrid.Gaps(grid[..1]));
     }
@@ -54,7 +80,11 @@ public class StudentFileTests
     [Fact]
     public void A_minor_needs_a_guardian_who_has_consented()
     {
-        StudentFile Of(AgeBand age, Guardian? guardian = null) => new() { Coach = new CoachSection { Age = age, Guardian = guardian } };
+        StudentFile Of(AgeBand age, Guardian? guardian = null) =>
+            new()
+            {
+                Coach = new CoachSection { Age = age, Guardian = guardian },
+            };
         Assert.True(Of(AgeBand.Adult).MayBePublishedTo);
         Assert.False(Of(AgeBand.TwelveToSeventeen).MayBePublishedTo);
         Assert.False(Of(AgeBand.UnderTwelve, new Guardian { Name = "Somebody" }).MayBePublishedTo);
@@ -75,44 +105,68 @@ public class StudentFileTests
             Coach = new CoachSection
             {
                 Bag = [new BagClub { Club = Club.Iron7, Carry = new MarkedLength(900, LengthUnit.Yards) }],
-                PainfulParts = [new PainfulPart { Part = BodyPart.Knee, Since = Day }, new PainfulPart { Part = BodyPart.Neck, Since = Day, ClearedOn = Day }],
+                PainfulParts =
+                [
+                    new PainfulPart { Part = BodyPart.Knee, Since = Day },
+                    new PainfulPart
+                    {
+                        Part = BodyPart.Neck,
+                        Since = Day,
+                        ClearedOn = Day,
+                    },
+                ],
                 Guardian = new Guardian { Name = "" },
             },
         };
         Assert.Equal(
             [
-                "coach.bag[0].carry", "coach.guardian.name", "coach.painfulParts[0].side", "coach.painfulParts[1].clearedBy",
-                "own.competitions[0].greenSpeedFeet", "own.competitions[0].lastDay", "own.routine[1]", "own.units",
+                "coach.bag[0].carry",
+                "coach.guardian.name",
+                "coach.painfulParts[0].side",
+                "coach.painfulParts[1].clearedBy",
+                "own.competitions[0].greenSpeedFeet",
+                "own.competitions[0].lastDay",
+                "own.routine[1]",
+                "own.units",
             ],
-            StudentFileRules.Check(file, Day).Select(e => e.Path).Order());
+            StudentFileRules.Check(file, Day).Select(e => e.Path).Order()
+        );
         Assert.Empty(StudentFileRules.Check(new StudentFile(), Day));
     }
 
-    public static TheoryData<string, DateOnly> DaysNobodyMeans => new()
-    {
-        { "own.competitions[0].firstDay", DateOnly.MinValue },
-        { "own.competitions[0].firstDay", Day.AddYears(-21) },
-        { "own.competitions[0].lastDay", DateOnly.MaxValue },
-        { "own.competitions[0].lastDay", Day.AddYears(21) },
-        { "coach.guardian.consentedOn", Day.AddDays(1) },
-        { "coach.painfulParts[0].since", Day.AddDays(1) },
-        { "coach.painfulParts[0].since", DateOnly.MinValue },
-        { "coach.bag[0].measuredOn", Day.AddDays(1) },
-    };
+    public static TheoryData<string, DateOnly> DaysNobodyMeans =>
+        new()
+        {
+            { "own.competitions[0].firstDay", DateOnly.MinValue },
+            { "own.competitions[0].firstDay", Day.AddYears(-21) },
+            { "own.competitions[0].lastDay", DateOnly.MaxValue },
+            { "own.competitions[0].lastDay", Day.AddYears(21) },
+            { "coach.guardian.consentedOn", Day.AddDays(1) },
+            { "coach.painfulParts[0].since", Day.AddDays(1) },
+            { "coach.painfulParts[0].since", DateOnly.MinValue },
+            { "coach.bag[0].measuredOn", Day.AddDays(1) },
+        };
 
     [Theory]
     [MemberData(nameof(DaysNobodyMeans))]
     public void A_day_that_nobody_can_mean_is_named_by_its_field(string path, DateOnly day)
     {
-        var competition = Open(path.EndsWith("firstDay", StringComparison.Ordinal) ? day : Day, path.EndsWith("lastDay", StringComparison.Ordinal) ? day : Day);
+        var competition = Open(
+            path.EndsWith("firstDay", StringComparison.Ordinal) ? day : Day,
+            path.EndsWith("lastDay", StringComparison.Ordinal) ? day : Day
+        );
         var file = new StudentFile
         {
             Own = new StudentSection { Competitions = path.StartsWith("own", StringComparison.Ordinal) ? [competition] : [] },
             Coach = new CoachSection
             {
                 Bag = path.Contains("bag", StringComparison.Ordinal) ? [new BagClub { Club = Club.Iron7, MeasuredOn = day }] : [],
-                PainfulParts = path.Contains("painful", StringComparison.Ordinal) ? [new PainfulPart { Part = BodyPart.Neck, Since = day }] : [],
-                Guardian = path.Contains("guardian", StringComparison.Ordinal) ? new Guardian { Name = "Somebody", ConsentedOn = day } : null,
+                PainfulParts = path.Contains("painful", StringComparison.Ordinal)
+                    ? [new PainfulPart { Part = BodyPart.Neck, Since = day }]
+                    : [],
+                Guardian = path.Contains("guardian", StringComparison.Ordinal)
+                    ? new Guardian { Name = "Somebody", ConsentedOn = day }
+                    : null,
             },
         };
         Assert.Equal([path], StudentFileRules.Check(file, Day).Select(e => e.Path));

@@ -50,13 +50,14 @@ public class UnitsTests
 
     [Fact]
     public void A_length_comes_back_in_the_unit_it_was_given_in() =>
-        Gen.Double[-1e6, 1e6].ForEachSeed(n =>
-        {
-            Assert.Equal(n, Length.FromYards(n).Yards, 6);
-            Assert.Equal(n, Length.FromFeet(n).Feet, 6);
-            Assert.Equal(n, Length.FromInches(n).Inches, 6);
-            Assert.Equal(n, Speed.FromMilesPerHour(n).MilesPerHour, 6);
-        });
+        Gen.Double[-1e6, 1e6]
+            .ForEachSeed(n =>
+            {
+                Assert.Equal(n, Length.FromYards(n).Yards, 6);
+                Assert.Equal(n, Length.FromFeet(n).Feet, 6);
+                Assert.Equal(n, Length.FromInches(n).Inches, 6);
+                Assert.Equal(n, Speed.FromMilesPerHour(n).MilesPerHour, 6);
+            });
 
     [Fact]
     public void Lengths_add_subtract_and_compare_whatever_their_unit()

@@ -29,15 +29,17 @@ public class IsoWeekTests
 
     [Fact]
     public void Every_day_lies_in_its_week_and_the_week_reads_back() =>
-        Gen.Int[0, 40_000].Select(n => new DateOnly(1950, 1, 1).AddDays(n)).ForEachSeed(day =>
-        {
-            var week = IsoWeek.Of(day);
-            Assert.Equal(DayOfWeek.Monday, week.Monday.DayOfWeek);
-            Assert.True(week.Contains(day));
-            Assert.False(week.Plus(1).Contains(day));
-            Assert.True(IsoWeek.TryParse(week.ToString(), out var read));
-            Assert.Equal(week, read);
-            Assert.True(week < week.Plus(1) && week.Plus(1).Plus(-1) >= week);
-            Assert.Equal(week.Sunday.AddDays(1), week.Plus(1).Monday);
-        });
+        Gen.Int[0, 40_000]
+            .Select(n => new DateOnly(1950, 1, 1).AddDays(n))
+            .ForEachSeed(day =>
+            {
+                var week = IsoWeek.Of(day);
+                Assert.Equal(DayOfWeek.Monday, week.Monday.DayOfWeek);
+                Assert.True(week.Contains(day));
+                Assert.False(week.Plus(1).Contains(day));
+                Assert.True(IsoWeek.TryParse(week.ToString(), out var read));
+                Assert.Equal(week, read);
+                Assert.True(week < week.Plus(1) && week.Plus(1).Plus(-1) >= week);
+                Assert.Equal(week.Sunday.AddDays(1), week.Plus(1).Monday);
+            });
 }

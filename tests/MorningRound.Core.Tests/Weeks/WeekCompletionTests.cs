@@ -21,7 +21,10 @@ public class WeekCompletionTests
     public void An_extra_is_shown_and_never_lowers_the_week()
     {
         var without = WeekCompletion.Of([Assigned(60, 60)], Week.Sunday);
-        var with = WeekCompletion.Of([Assigned(60, 60), Assigned(45, null, Requirement.Extra), Assigned(30, 10, Requirement.Extra)], Week.Sunday);
+        var with = WeekCompletion.Of(
+            [Assigned(60, 60), Assigned(45, null, Requirement.Extra), Assigned(30, 10, Requirement.Extra)],
+            Week.Sunday
+        );
         Assert.Equal(without.Fraction, with.Fraction);
         Assert.Equal(1, with.ExtrasDone);
     }
@@ -39,12 +42,19 @@ public class WeekCompletionTests
 
     [Fact]
     public void A_week_lies_between_nothing_and_everything() =>
-        Gen.Select(Gen.Int[1, 120], Gen.Double[0, 1], Gen.Bool).Array[0, 8].ForEachSeed(rows =>
-        {
-            var week = WeekCompletion.Of([.. rows.Select(r => Assigned(r.Item1, r.Item1 * r.Item2, r.Item3 ? Requirement.Must : Requirement.Extra))], Week.Sunday);
-            if (week.Fraction is { } fraction) Assert.InRange(fraction, 0, 1 + 1e-9);
-            else Assert.DoesNotContain(rows, r => r.Item3);
-        });
+        Gen.Select(Gen.Int[1, 120], Gen.Double[0, 1], Gen.Bool)
+            .Array[0, 8]
+            .ForEachSeed(rows =>
+            {
+                var week = WeekCompletion.Of(
+                    [.. rows.Select(r => Assigned(r.Item1, r.Item1 * r.Item2, r.Item3 ? Requirement.Must : Requirement.Extra))],
+                    Week.Sunday
+                );
+                if (week.Fraction is { } fraction)
+                    Assert.InRange(fraction, 0, 1 + 1e-9);
+                else
+                    Assert.DoesNotContain(rows, r => r.Item3);
+            });
 
     [Theory]
     [InlineData("2026-05-05", null, "2026-05-05", SessionStatus.Open)]
@@ -54,8 +64,12 @@ public class WeekCompletionTests
     [InlineData("2026-05-05", 60.0, "2026-05-06", SessionStatus.Done)]
     [InlineData("2026-05-05", 20.0, "2026-05-06", SessionStatus.PartDone)]
     [InlineData("2026-05-07", 0.0, "2026-05-06", SessionStatus.Missed)] // finished with everything skipped
-    public void A_session_stands_where_its_day_and_its_log_put_it(string? day, double? done, string today, SessionStatus standing) =>
-        Assert.Equal(standing, Assigned(60, done, day: day is null ? null : Day(day)).StatusOn(Day(today)));
+    public void A_session_stands_where_its_day_and_its_log_put_it(
+        string? day,
+        double? done,
+        string today,
+        SessionStatus standing
+    ) => Assert.Equal(standing, Assigned(60, done, day: day is null ? null : Day(day)).StatusOn(Day(today)));
 
     [Fact]
     public void A_session_begun_is_under_way_until_its_day_is_over()
@@ -75,7 +89,10 @@ public class WeekCompletionTests
         // By hand, on Thursday: Tuesday's 60 minutes and Wednesday's 40 are due, Thursday's 30 and "any day" are not.
         AssignedSession[] week =
         [
-            Assigned(60, 60, day: Day("2026-05-05")), Assigned(40, 20, day: Day("2026-05-06")), Assigned(30, null, day: Day("2026-05-07")), Assigned(45, null),
+            Assigned(60, 60, day: Day("2026-05-05")),
+            Assigned(40, 20, day: Day("2026-05-06")),
+            Assigned(30, null, day: Day("2026-05-07")),
+            Assigned(45, null),
         ];
         var thursday = WeekCompletion.Of(week, Day("2026-05-07"));
         Assert.Equal((100, 80, true), (thursday.DueMinutes, thursday.DueDoneMinutes, thursday.IsOnTrack));

@@ -15,7 +15,13 @@ public sealed class AccountTests : IAsyncLifetime
 
     public ValueTask DisposeAsync() => _school.Server.DisposeAsync();
 
-    private static object Acceptance(string email) => new { email, password = "a made-up password", name = "Somebody Made-Up" };
+    private static object Acceptance(string email) =>
+        new
+        {
+            email,
+            password = "a made-up password",
+            name = "Somebody Made-Up",
+        };
 
     private async Task<string> CoachTokenAsync() =>
         (await _school.Owner.PostAsync("/api/accounts/coach-invitations")).Get<string>("path")["/join/".Length..];
@@ -24,7 +30,10 @@ public sealed class AccountTests : IAsyncLifetime
     public async Task Signing_in_gives_a_cookie_scripts_cannot_read_and_signing_out_takes_it_back()
     {
         var browser = _school.Server.NewBrowser();
-        var signedIn = await browser.PostAsync("/api/accounts/sign-in", new { email = "Coach@first.example", password = "a made-up password" });
+        var signedIn = await browser.PostAsync(
+            "/api/accounts/sign-in",
+            new { email = "Coach@first.example", password = "a made-up password" }
+        );
         Assert.Equal("coach", signedIn.Body!["person"]!["role"]!.GetValue<string>());
         Assert.Equal("2026-05-06", signedIn.Body["person"]!["today"]!.GetValue<string>());
         var cookie = Assert.Single(signedIn.Headers.GetValues("Set-Cookie"));
@@ -42,7 +51,12 @@ public sealed class AccountTests : IAsyncLifetime
     {
         var browser = _school.Server.NewBrowser();
         for (var i = 0; i < 5; i++)
-            Assert.Equal(HttpStatusCode.Unauthorized, (await browser.PostAsync("/api/accounts/sign-in", new { email = "coach@first.example", password = "wrong" })).Status);
+            Assert.Equal(
+                HttpStatusCode.Unauthorized,
+                (
+                    await browser.PostAsync("/api/accounts/sign-in", new { email = "coach@first.example", password = "wrong" })
+                ).Status
+            );
         await browser.PostAsync("/api/accounts/sign-in", new { email = "coach@first.example", password = "wrong" });
         var right = new { email = "coach@first.example", password = "a made-up password" };
         Assert.Equal(HttpStatusCode.Locked, (await browser.PostAsync("/api/accounts/sign-in", right)).Status);
@@ -63,9 +77,15 @@ public sealed class AccountTests : IAsyncLifetime
         var token = await CoachTokenAsync();
         var link = $"/api/accounts/invitations/{token}";
         Assert.Equal("First Academy", (await _school.Server.NewBrowser().GetAsync(link)).Get<string>("academyName"));
-        Assert.Equal(HttpStatusCode.OK, (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance("new@first.example"))).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance("new@first.example"))).Status
+        );
         Assert.Equal(HttpStatusCode.NotFound, (await _school.Server.NewBrowser().GetAsync(link)).Status);
-        Assert.Equal(HttpStatusCode.NotFound, (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance("more@first.example"))).Status);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance("more@first.example"))).Status
+        );
     }
 
     [Fact]
@@ -74,7 +94,8 @@ public sealed class AccountTests : IAsyncLifetime
         var path = $"/api/accounts/invitations/{await CoachTokenAsync()}/accept";
         var both = await Task.WhenAll(
             _school.Server.NewBrowser().PostAsync(path, Acceptance("one@first.example")),
-            _school.Server.NewBrowser().PostAsync(path, Acceptance("two@first.example")));
+            _school.Server.NewBrowser().PostAsync(path, Acceptance("two@first.example"))
+        );
         Assert.Equal([HttpStatusCode.OK, HttpStatusCode.NotFound], both.Select(a => a.Status).Order());
     }
 
@@ -83,9 +104,15 @@ public sealed class AccountTests : IAsyncLifetime
     {
         var token = await CoachTokenAsync();
         _school.Server.RealClock.Forward(TimeSpan.FromDays(6.9));
-        Assert.Equal(HttpStatusCode.OK, (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status
+        );
         _school.Server.RealClock.Forward(TimeSpan.FromDays(0.2));
-        Assert.Equal(HttpStatusCode.NotFound, (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status
+        );
     }
 
     [Fact]
@@ -95,9 +122,18 @@ public sealed class AccountTests : IAsyncLifetime
         await _school.Coach.PutAsync($"/api/students/{id}", School.StudentInput("Third Made-Up"));
         var old = (await _school.Coach.PostAsync($"/api/students/{id}/invitations")).Get<string>("path");
         var fresh = (await _school.Coach.PostAsync($"/api/students/{id}/invitations")).Get<string>("path");
-        Assert.Equal(HttpStatusCode.NotFound, (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{old[6..]}")).Status);
-        Assert.Equal("Third Made-Up", (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{fresh[6..]}")).Get<string>("studentName"));
-        Assert.Equal(HttpStatusCode.Conflict, (await _school.Coach.PostAsync($"/api/students/{_school.StudentId}/invitations")).Status);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{old[6..]}")).Status
+        );
+        Assert.Equal(
+            "Third Made-Up",
+            (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{fresh[6..]}")).Get<string>("studentName")
+        );
+        Assert.Equal(
+            HttpStatusCode.Conflict,
+            (await _school.Coach.PostAsync($"/api/students/{_school.StudentId}/invitations")).Status
+        );
     }
 
     [Theory]
@@ -107,9 +143,22 @@ public sealed class AccountTests : IAsyncLifetime
     public async Task A_wrong_acceptance_names_its_field_and_leaves_the_link_usable(string email, string password, string field)
     {
         var path = $"/api/accounts/invitations/{await CoachTokenAsync()}";
-        var refused = await _school.Server.NewBrowser().PostAsync($"{path}/accept", new { email, password, name = "N" });
+        var refused = await _school
+            .Server.NewBrowser()
+            .PostAsync(
+                $"{path}/accept",
+                new
+                {
+                    email,
+                    password,
+                    name = "N",
+                }
+            );
         Assert.Equal((HttpStatusCode.UnprocessableEntity, field), (refused.Status, refused.Fields.Single()));
-        Assert.Equal(HttpStatusCode.OK, (await _school.Server.NewBrowser().PostAsync($"{path}/accept", Acceptance("fine@first.example"))).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _school.Server.NewBrowser().PostAsync($"{path}/accept", Acceptance("fine@first.example"))).Status
+        );
     }
 
     [Fact]
@@ -117,8 +166,14 @@ public sealed class AccountTests : IAsyncLifetime
     {
         var browser = _school.Server.NewBrowser();
         Assert.Null((await browser.GetAsync("/api/accounts/session")).Body!["demo"]);
-        Assert.Equal(HttpStatusCode.NotFound, (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" })).Status);
-        Assert.Equal(HttpStatusCode.BadRequest, (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "greenkeeper" })).Status);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" })).Status
+        );
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "greenkeeper" })).Status
+        );
     }
 
     [Theory]
@@ -131,7 +186,12 @@ public sealed class AccountTests : IAsyncLifetime
     public async Task A_write_that_another_site_started_is_refused(string header, string value, HttpStatusCode status)
     {
         var answer = await _school.Coach.SendAsync(
-            HttpMethod.Put, $"/api/plans/{Guid.CreateVersion7()}", School.Plan(), ("If-None-Match", "*"), (header, value));
+            HttpMethod.Put,
+            $"/api/plans/{Guid.CreateVersion7()}",
+            School.Plan(),
+            ("If-None-Match", "*"),
+            (header, value)
+        );
         Assert.Equal(status, answer.Status);
     }
 

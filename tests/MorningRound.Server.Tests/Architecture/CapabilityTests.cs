@@ -12,11 +12,25 @@ public class CapabilityTests
     private const string Root = "MorningRound.Server";
 
     private static readonly ArchUnitNET.Domain.Architecture Server = new ArchLoader()
-        .LoadAssemblies(typeof(Program).Assembly, typeof(MorningRound.Demo.DemoRegistration).Assembly).Build();
+        .LoadAssemblies(typeof(Program).Assembly, typeof(MorningRound.Demo.DemoRegistration).Assembly)
+        .Build();
 
     /// <summary>From the ground up.</summary>
     private static readonly string[] Capabilities =
-        ["Hosting", "Storage", "Accounts", "Students", "Places", "Drills", "Plans", "Sessions", "Weeks", "Progress", "Review", "Startup"];
+    [
+        "Hosting",
+        "Storage",
+        "Accounts",
+        "Students",
+        "Places",
+        "Drills",
+        "Plans",
+        "Sessions",
+        "Weeks",
+        "Progress",
+        "Review",
+        "Startup",
+    ];
 
     public static TheoryData<string> Names() => [.. Capabilities];
 
@@ -26,8 +40,13 @@ public class CapabilityTests
     {
         foreach (var upper in Capabilities.SkipWhile(c => c != name).Skip(1))
         {
-            Types().That().ResideInNamespace($"{Root}.{name}").Should().NotDependOnAny(Types().That().ResideInNamespace($"{Root}.{upper}"))
-                .WithoutRequiringPositiveResults().Check(Server);
+            Types()
+                .That()
+                .ResideInNamespace($"{Root}.{name}")
+                .Should()
+                .NotDependOnAny(Types().That().ResideInNamespace($"{Root}.{upper}"))
+                .WithoutRequiringPositiveResults()
+                .Check(Server);
         }
     }
 
@@ -37,13 +56,26 @@ public class CapabilityTests
 
     [Fact]
     public void Nothing_of_the_server_knows_the_demo() =>
-        Types().That().ResideInNamespaceMatching($@"^{Root}\.")
-            .Should().NotDependOnAny(Types().That().ResideInNamespace("MorningRound.Demo")).Check(Server);
+        Types()
+            .That()
+            .ResideInNamespaceMatching($@"^{Root}\.")
+            .Should()
+            .NotDependOnAny(Types().That().ResideInNamespace("MorningRound.Demo"))
+            .Check(Server);
 
     [Fact]
     public void Every_namespace_is_a_capability() =>
         Assert.Equal(
             Capabilities.Select(c => $"{Root}.{c}").Order(),
-            typeof(Program).Assembly.GetTypes().Select(t => t.Namespace).OfType<string>()
-                .Where(n => n.StartsWith($"{Root}.", StringComparison.Ordinal) && !n.Contains(".Storage.Migrations", StringComparison.Ordinal)).Distinct().Order());
+            typeof(Program)
+                .Assembly.GetTypes()
+                .Select(t => t.Namespace)
+                .OfType<string>()
+                .Where(n =>
+                    n.StartsWith($"{Root}.", StringComparison.Ordinal)
+                    && !n.Contains(".Storage.Migrations", StringComparison.Ordinal)
+                )
+                .Distinct()
+                .Order()
+        );
 }

@@ -31,7 +31,8 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
         return browser;
     }
 
-    private static async Task<JsonArray> BaysAsync(Browser coach) => (await coach.GetAsync("/api/review/tee-line")).Body!["rows"]!.AsArray();
+    private static async Task<JsonArray> BaysAsync(Browser coach) =>
+        (await coach.GetAsync("/api/review/tee-line")).Body!["rows"]!.AsArray();
 
     [Fact]
     public async Task The_squad_is_mixed_and_whoever_hurts_comes_first()
@@ -54,7 +55,8 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
             var weeks = (await _coach.GetAsync($"/api/progress/{bay!["student"]!["id"]}")).Body!["weeks"]!.AsArray();
             Assert.Equal(12, weeks.Count);
             var figures = weeks.Take(11).Select(w => w!["completion"]!["fraction"]?.GetValue<double>()).OfType<double>().ToList();
-            if (figures.Count > 8) means.Add(figures.Average());
+            if (figures.Count > 8)
+                means.Add(figures.Average());
         }
 
         Assert.True(means.Count >= 6);
@@ -92,7 +94,8 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
         var second = (await BaysAsync(await SignInAsync(again, "coach"))).Select(Figure);
         Assert.Equal(first, second);
 
-        static string Figure(JsonNode? bay) => $"{bay!["student"]!["name"]} {bay["attention"]} {bay["thisWeek"]} {bay["last"]?["practisedOn"]}";
+        static string Figure(JsonNode? bay) =>
+            $"{bay!["student"]!["name"]} {bay["attention"]} {bay["thisWeek"]} {bay["last"]?["practisedOn"]}";
     }
 
     [Fact]
@@ -111,7 +114,9 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
     [Fact]
     public async Task Nobody_signs_in_to_the_demo_by_password()
     {
-        var answer = await _server.NewBrowser().PostAsync("/api/accounts/sign-in", new { email = "maren.tolve@osier-island.example", password = "" });
+        var answer = await _server
+            .NewBrowser()
+            .PostAsync("/api/accounts/sign-in", new { email = "maren.tolve@osier-island.example", password = "" });
         Assert.Equal(HttpStatusCode.Unauthorized, answer.Status);
     }
 }

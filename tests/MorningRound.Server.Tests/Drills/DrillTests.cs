@@ -10,7 +10,13 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
 {
     private readonly School _school = fixture.School;
 
-    private static object Answer(int attempt, string value) => new { kind = "choice", attempt, value };
+    private static object Answer(int attempt, string value) =>
+        new
+        {
+            kind = "choice",
+            attempt,
+            value,
+        };
 
     private async Task<Guid> SetAsync(object plan)
     {
@@ -20,9 +26,22 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
     }
 
     private static Dictionary<string, object?>[] Answers(params string[] values) =>
-        [.. values.Select((v, i) => School.Entry(i + 1, "answered", i, ("segmentId", School.First), ("flowVersion", 1), ("input", Answer(i + 1, v))))];
+        [
+            .. values.Select(
+                (v, i) =>
+                    School.Entry(
+                        i + 1,
+                        "answered",
+                        i,
+                        ("segmentId", School.First),
+                        ("flowVersion", 1),
+                        ("input", Answer(i + 1, v))
+                    )
+            ),
+        ];
 
-    private async Task<JsonNode> ResultAsync(Guid session) => (await _school.Coach.GetAsync($"/api/sessions/{session}")).Body!["results"]![0]!;
+    private async Task<JsonNode> ResultAsync(Guid session) =>
+        (await _school.Coach.GetAsync($"/api/sessions/{session}")).Body!["results"]![0]!;
 
     [Fact]
     public async Task A_new_academy_finds_the_starting_shelf_and_searches_it()
@@ -34,7 +53,12 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
         var putting = answer.Body!.AsArray();
         Assert.Contains("Through the gate", putting.Select(d => d!["name"]!.GetValue<string>()));
         Assert.All(putting, d => Assert.True(d!["usualMinutes"]!.GetValue<int>() <= 10));
-        Assert.Equal("Climb the green", Assert.Single((await _school.Coach.GetAsync("/api/drills?protocol=stepLadder")).Body!.AsArray())!["name"]!.GetValue<string>());
+        Assert.Equal(
+            "Climb the green",
+            Assert.Single((await _school.Coach.GetAsync("/api/drills?protocol=stepLadder")).Body!.AsArray())![
+                "name"
+            ]!.GetValue<string>()
+        );
         Assert.Equal(["atHand"], (await _school.Coach.GetAsync("/api/drills?atHand=jetpack")).Fields);
         Assert.Equal(HttpStatusCode.BadRequest, (await _school.Coach.GetAsync("/api/drills?area=moon")).Status);
     }
@@ -44,11 +68,17 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var id = Guid.CreateVersion7();
         await _school.Coach.PutAsync($"/api/drills/{id}", School.Drill());
-        Assert.Equal(2, (await _school.Coach.PutAsync($"/api/drills/{id}", School.Drill("Wider gate"), version: 1)).Get<int>("version"));
+        Assert.Equal(
+            2,
+            (await _school.Coach.PutAsync($"/api/drills/{id}", School.Drill("Wider gate"), version: 1)).Get<int>("version")
+        );
         var stale = await _school.Owner.PutAsync($"/api/drills/{id}", School.Drill("Narrow gate"), version: 1);
         Assert.Equal(HttpStatusCode.PreconditionFailed, stale.Status);
         Assert.Equal("Wider gate", stale.Body!["current"]!["drill"]!["name"]!.GetValue<string>());
-        Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PutAsync($"/api/drills/{id}", School.Drill("Wider gate"), version: 1)).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _school.Coach.PutAsync($"/api/drills/{id}", School.Drill("Wider gate"), version: 1)).Status
+        );
     }
 
     [Fact]
@@ -57,7 +87,10 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
         var wrong = await _school.Coach.PutAsync($"/api/drills/{Guid.CreateVersion7()}", School.Drill("", School.Streak(1)));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, wrong.Status);
         Assert.Equal(["name", "protocol.length"], wrong.Fields.Order());
-        var unknown = await _school.Coach.PutAsync($"/api/drills/{Guid.CreateVersion7()}", School.Drill(protocol: new { kind = "dance" }));
+        var unknown = await _school.Coach.PutAsync(
+            $"/api/drills/{Guid.CreateVersion7()}",
+            School.Drill(protocol: new { kind = "dance" })
+        );
         Assert.Equal((HttpStatusCode.BadRequest, "protocol"), (unknown.Status, Assert.Single(unknown.Fields).Split('.', '[')[0]));
     }
 
@@ -77,10 +110,16 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
 
         file["drills"]![3]!["drill"]!["name"] = "Renamed";
         var first = (await other.Coach.PostAsync("/api/drills/file", file.ToJsonString())).Body!;
-        Assert.Equal(count, first["added"]!.GetValue<int>() + first["changed"]!.GetValue<int>() + first["unchanged"]!.GetValue<int>());
+        Assert.Equal(
+            count,
+            first["added"]!.GetValue<int>() + first["changed"]!.GetValue<int>() + first["unchanged"]!.GetValue<int>()
+        );
         Assert.True(first["changed"]!.GetValue<int>() >= 1);
         Assert.Equal(count, (await other.Coach.PostAsync("/api/drills/file", file.ToJsonString())).Get<int>("unchanged"));
-        Assert.Contains("Renamed", (await other.Coach.GetAsync("/api/drills")).Body!.AsArray().Select(d => d!["name"]!.GetValue<string>()));
+        Assert.Contains(
+            "Renamed",
+            (await other.Coach.GetAsync("/api/drills")).Body!.AsArray().Select(d => d!["name"]!.GetValue<string>())
+        );
     }
 
     [Fact]
@@ -93,7 +132,15 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
 
         var sound = await _school.Coach.PostAsync("/api/drills/check", new { drill = School.Drill(), seed = 4 });
         Assert.Equal("attempt", sound.Body!["flow"]!["start"]!.GetValue<string>());
-        var scored = await _school.Coach.PostAsync("/api/drills/score", new { protocol = School.Streak(), seed = 4, inputs = new[] { Answer(1, "made"), Answer(2, "missed") } });
+        var scored = await _school.Coach.PostAsync(
+            "/api/drills/score",
+            new
+            {
+                protocol = School.Streak(),
+                seed = 4,
+                inputs = new[] { Answer(1, "made"), Answer(2, "missed") },
+            }
+        );
         Assert.Equal("Best run 1 of 3 asked, in 2 attempts.", scored.Get<string>("text"));
     }
 
@@ -107,7 +154,10 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
 
         await _school.SendAsync(Guid.CreateVersion7(), session, Answers("made", "missed", "made", "made", "made"));
         var result = await ResultAsync(session);
-        Assert.Equal(("complete", "3 in a row, after 5 attempts.", true), (result["status"]!.GetValue<string>(), result["text"]!.GetValue<string>(), result["goalMet"]!.GetValue<bool>()));
+        Assert.Equal(
+            ("complete", "3 in a row, after 5 attempts.", true),
+            (result["status"]!.GetValue<string>(), result["text"]!.GetValue<string>(), result["goalMet"]!.GetValue<bool>())
+        );
         // A drill that came to its own end is done, however early.
         var card = (await _school.Coach.GetAsync($"/api/sessions/{session}")).Body!["card"]!;
         Assert.Equal(1, card["completion"]!["fraction"]!.GetValue<double>());
@@ -135,8 +185,11 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task A_log_that_does_not_fit_its_flow_is_kept_marked_and_not_scored(string value, int flowVersion)
     {
         var session = await SetAsync(School.PlanWithDrill());
-        await _school.SendAsync(Guid.CreateVersion7(), session,
-            School.Entry(1, "answered", 1, ("segmentId", School.First), ("flowVersion", flowVersion), ("input", Answer(1, value))));
+        await _school.SendAsync(
+            Guid.CreateVersion7(),
+            session,
+            School.Entry(1, "answered", 1, ("segmentId", School.First), ("flowVersion", flowVersion), ("input", Answer(1, value)))
+        );
         var result = await ResultAsync(session);
         Assert.Equal("doesNotFit", result["status"]!.GetValue<string>());
         Assert.Equal(value, Assert.Single(result["inputs"]!.AsArray())!["value"]!.GetValue<string>());
@@ -170,24 +223,73 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task What_a_drill_lacks_in_the_students_file_keeps_it_from_being_published_and_is_named()
     {
         var grid = new { kind = "carryGrid", cells = new[] { new { club = "lobWedge", swing = "nine" } } };
-        var session = await _school.SetAsync(await _school.SavePlanAsync(School.PlanWithDrill(grid)), studentId: _school.OtherStudentId);
+        var session = await _school.SetAsync(
+            await _school.SavePlanAsync(School.PlanWithDrill(grid)),
+            studentId: _school.OtherStudentId
+        );
         var refused = await _school.PublishAsync(_school.OtherStudentId);
         Assert.Equal([$"sessions[{session}].segments[0].drill"], refused.Fields);
-        Assert.Contains("The wedge grid has no number for lob wedge, 9:00.", refused.Body!.ToJsonString(), StringComparison.Ordinal);
+        Assert.Contains(
+            "The wedge grid has no number for lob wedge, 9:00.",
+            refused.Body!.ToJsonString(),
+            StringComparison.Ordinal
+        );
 
-        var file = new { coach = new { wedgeGrid = new[] { new { club = "lobWedge", swing = "nine", carry = new { value = 45.0, unit = "yards" } } } } };
-        Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PutAsync($"/api/students/{_school.OtherStudentId}/file", file, version: 0)).Status);
+        var file = new
+        {
+            coach = new
+            {
+                wedgeGrid = new[]
+                {
+                    new
+                    {
+                        club = "lobWedge",
+                        swing = "nine",
+                        carry = new { value = 45.0, unit = "yards" },
+                    },
+                },
+            },
+        };
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _school.Coach.PutAsync($"/api/students/{_school.OtherStudentId}/file", file, version: 0)).Status
+        );
         Assert.Equal(HttpStatusCode.OK, (await _school.PublishAsync(_school.OtherStudentId)).Status);
         var drill = (await _school.OtherStudent.GetAsync($"/api/sessions/{session}")).Body!["drills"]![0]!;
-        Assert.StartsWith("lob wedge, 9:00: 45 yd", drill["flow"]!["states"]![0]!["prompt"]!["text"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.StartsWith(
+            "lob wedge, 9:00: 45 yd",
+            drill["flow"]!["states"]![0]!["prompt"]!["text"]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
     public async Task The_aim_check_says_by_how_much_to_move_the_aim()
     {
         // Common practice, no source.
-        var check = await _school.Student.PostAsync("/api/drills/aim-check", new { distance = 185, unit = "yards", offsets = new[] { 13, 16, 15, 17, 14 } });
+        var check = await _school.Student.PostAsync(
+            "/api/drills/aim-check",
+            new
+            {
+                distance = 185,
+                unit = "yards",
+                offsets = new[] { 13, 16, 15, 17, 14 },
+            }
+        );
         Assert.Equal(-4.6, Math.Round(check.Get<double>("correctionDegrees"), 1));
-        Assert.Equal(["offsets"], (await _school.Student.PostAsync("/api/drills/aim-check", new { distance = 185, unit = "yards", offsets = new[] { 13 } })).Fields);
+        Assert.Equal(
+            ["offsets"],
+            (
+                await _school.Student.PostAsync(
+                    "/api/drills/aim-check",
+                    new
+                    {
+                        distance = 185,
+                        unit = "yards",
+                        offsets = new[] { 13 },
+                    }
+                )
+            ).Fields
+        );
     }
 }

@@ -15,40 +15,45 @@ public class BadInputTests(OneSchool fixture) : IClassFixture<OneSchool>
 
     private static string PlanWith(string segment) => $$"""{"title":"T","segments":[{{{segment}}}]}""";
 
-    public static TheoryData<string, int, string> Plans => new()
-    {
-        { PlanWith(Segment + ""","minutes":-5,"exit":{"kind":"minutes"}"""), 422, "segments[0].minutes" },
-        { PlanWith(Segment + ""","minutes":5,"exit":{"kind":"until","criterion":""}"""), 422, "segments[0].exit.criterion" },
-        { PlanWith(Segment + ""","minutes":5.5,"exit":{"kind":"minutes"}"""), 400, "segments[0].minutes" },
-        { PlanWith(Segment + ""","minutes":"5","exit":{"kind":"minutes"}"""), 400, "segments[0].minutes" },
-        { PlanWith(Segment + ""","minutes":99999999999,"exit":{"kind":"minutes"}"""), 400, "segments[0].minutes" },
-        { PlanWith(Segment + ""","minutes":1e999,"exit":{"kind":"minutes"}"""), 400, "segments[0].minutes" },
-        { PlanWith(Segment + ""","minutes":5"""), 400, "segments[0].exit" },
-        { PlanWith(Segment + ""","minutes":5,"exit":{}"""), 400, "segments[0].exit" },
-        { PlanWith(Segment + ""","minutes":5,"exit":{"kind":"whenever"}"""), 400, "segments[0].exit" },
-        { PlanWith(Segment + ""","minutes":5,"exit":{"kind":"minutes"},"clubs":["niblick"]"""), 400, "segments[0].clubs[0]" },
-        { PlanWith("""  "id":"00000001-0000-7000-8000-000000000000","title":"Gate","minutes":5 """), 400, "segments[0]" },
-        { """{"title":"T","segments":[null]}""", 400, "segments" },
-        { """{"title":"T","segments":null}""", 400, "segments" },
-        { """{"title":"T\u0000","segments":[]}""", 400, "title" },
-        { """{"title":"\ud800","segments":[]}""", 400, "title" },
-        { """{"title":null,"segments":[]}""", 400, "title" },
-        { """{"segments":[]}""", 400, "title" },
-        { """{"title":"T","segments":[}""", 400, "segments[0]" },
-        { """{"title":"T" """, 400, "body" },
-        { "", 400, "body" },
-        { "null", 400, "body" },
-        { "[]", 400, "body" },
-        { "{\"title\":\"" + new string('x', 5000) + "\",\"segments\":[]}", 422, "title" },
-        { "{\"title\":" + new string('[', 60) + new string(']', 60) + ",\"segments\":[]}", 400, "title" },
-    };
+    public static TheoryData<string, int, string> Plans =>
+        new()
+        {
+            { PlanWith(Segment + ""","minutes":-5,"exit":{"kind":"minutes"}"""), 422, "segments[0].minutes" },
+            { PlanWith(Segment + ""","minutes":5,"exit":{"kind":"until","criterion":""}"""), 422, "segments[0].exit.criterion" },
+            { PlanWith(Segment + ""","minutes":5.5,"exit":{"kind":"minutes"}"""), 400, "segments[0].minutes" },
+            { PlanWith(Segment + ""","minutes":"5","exit":{"kind":"minutes"}"""), 400, "segments[0].minutes" },
+            { PlanWith(Segment + ""","minutes":99999999999,"exit":{"kind":"minutes"}"""), 400, "segments[0].minutes" },
+            { PlanWith(Segment + ""","minutes":1e999,"exit":{"kind":"minutes"}"""), 400, "segments[0].minutes" },
+            { PlanWith(Segment + ""","minutes":5"""), 400, "segments[0].exit" },
+            { PlanWith(Segment + ""","minutes":5,"exit":{}"""), 400, "segments[0].exit" },
+            { PlanWith(Segment + ""","minutes":5,"exit":{"kind":"whenever"}"""), 400, "segments[0].exit" },
+            { PlanWith(Segment + ""","minutes":5,"exit":{"kind":"minutes"},"clubs":["niblick"]"""), 400, "segments[0].clubs[0]" },
+            { PlanWith("""  "id":"00000001-0000-7000-8000-000000000000","title":"Gate","minutes":5 """), 400, "segments[0]" },
+            { """{"title":"T","segments":[null]}""", 400, "segments" },
+            { """{"title":"T","segments":null}""", 400, "segments" },
+            { """{"title":"T\u0000","segments":[]}""", 400, "title" },
+            { """{"title":"\ud800","segments":[]}""", 400, "title" },
+            { """{"title":null,"segments":[]}""", 400, "title" },
+            { """{"segments":[]}""", 400, "title" },
+            { """{"title":"T","segments":[}""", 400, "segments[0]" },
+            { """{"title":"T" """, 400, "body" },
+            { "", 400, "body" },
+            { "null", 400, "body" },
+            { "[]", 400, "body" },
+            { "{\"title\":\"" + new string('x', 5000) + "\",\"segments\":[]}", 422, "title" },
+            { "{\"title\":" + new string('[', 60) + new string(']', 60) + ",\"segments\":[]}", 400, "title" },
+        };
 
     [Theory]
     [MemberData(nameof(Plans))]
     public async Task A_broken_plan_is_refused_and_its_field_named(string body, int status, string field)
     {
         var answer = await _school.Coach.SendAsync(
-            HttpMethod.Put, $"/api/plans/{Guid.CreateVersion7()}", body, ("If-None-Match", "*"));
+            HttpMethod.Put,
+            $"/api/plans/{Guid.CreateVersion7()}",
+            body,
+            ("If-None-Match", "*")
+        );
         Assert.Equal((HttpStatusCode)status, answer.Status);
         Assert.Contains(field, answer.Fields);
         Assert.Equal(status, answer.Get<int>("status"));
@@ -58,8 +63,17 @@ public class BadInputTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task A_day_that_does_not_exist_is_refused()
     {
         var plan = await _school.SavePlanAsync();
-        var answer = await _school.Coach.PutAsync($"/api/weeks/assignments/{Guid.CreateVersion7()}",
-            new { studentId = _school.StudentId, planId = plan, week = "2026-W09", day = "2026-02-31", requirement = "must" });
+        var answer = await _school.Coach.PutAsync(
+            $"/api/weeks/assignments/{Guid.CreateVersion7()}",
+            new
+            {
+                studentId = _school.StudentId,
+                planId = plan,
+                week = "2026-W09",
+                day = "2026-02-31",
+                requirement = "must",
+            }
+        );
         Assert.Equal(HttpStatusCode.BadRequest, answer.Status);
         Assert.Equal(["day"], answer.Fields);
     }
@@ -71,8 +85,17 @@ public class BadInputTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task A_week_that_does_not_exist_or_a_day_outside_it_is_refused(string week, string? day, string field)
     {
         var plan = await _school.SavePlanAsync();
-        var answer = await _school.Coach.PutAsync($"/api/weeks/assignments/{Guid.CreateVersion7()}",
-            new { studentId = _school.StudentId, planId = plan, week, day, requirement = "must" });
+        var answer = await _school.Coach.PutAsync(
+            $"/api/weeks/assignments/{Guid.CreateVersion7()}",
+            new
+            {
+                studentId = _school.StudentId,
+                planId = plan,
+                week,
+                day,
+                requirement = "must",
+            }
+        );
         Assert.InRange((int)answer.Status, 400, 422);
         Assert.Equal([field], answer.Fields);
     }
@@ -80,7 +103,10 @@ public class BadInputTests(OneSchool fixture) : IClassFixture<OneSchool>
     [Fact]
     public async Task A_name_of_five_thousand_characters_is_refused()
     {
-        var answer = await _school.Coach.PutAsync($"/api/students/{Guid.CreateVersion7()}", School.StudentInput(new string('x', 5000)));
+        var answer = await _school.Coach.PutAsync(
+            $"/api/students/{Guid.CreateVersion7()}",
+            School.StudentInput(new string('x', 5000))
+        );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.Status);
         Assert.Equal(["name"], answer.Fields);
     }
@@ -109,7 +135,11 @@ public class BadInputTests(OneSchool fixture) : IClassFixture<OneSchool>
         // A busy machine may take its time to say no; the body is not sent before.
         using var handler = new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) };
         using var client = new HttpClient(handler) { BaseAddress = address.BaseAddress };
-        using var content = new StringContent(JsonSerializer.Serialize(new { email = new string('x', 10_000_000), password = "" }), Encoding.UTF8, "application/json");
+        using var content = new StringContent(
+            JsonSerializer.Serialize(new { email = new string('x', 10_000_000), password = "" }),
+            Encoding.UTF8,
+            "application/json"
+        );
         using var request = new HttpRequestMessage(HttpMethod.Post, "/api/accounts/sign-in") { Content = content };
         request.Headers.ExpectContinue = true;
         using var response = await client.SendAsync(request);

@@ -21,5 +21,8 @@ public class DomainClockTests
     [InlineData("Europe/Lisbon", "2026-05-06")]
     [InlineData("Pacific/Kiritimati", "2026-05-06")]
     public void The_day_is_the_academys(string zone, string day) =>
-        Assert.Equal(day, DomainClock.StartingOn(new DateOnly(2026, 5, 6), TimeProvider.System).Today(zone).ToString("yyyy-MM-dd"));
+        Assert.Equal(
+            day,
+            DomainClock.StartingOn(new DateOnly(2026, 5, 6), TimeProvider.System).Today(zone).ToString("yyyy-MM-dd")
+        );
 }

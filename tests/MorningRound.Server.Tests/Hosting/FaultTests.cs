@@ -45,19 +45,45 @@ public sealed class FaultTests : IAsyncLifetime
     public async Task A_day_that_nobody_can_mean_is_refused_where_it_comes_in_and_breaks_nothing(string day)
     {
         var file = $"/api/students/{_school.StudentId}/file";
-        var competition = new { id = Guid.CreateVersion7(), name = "Medal", firstDay = day, lastDay = day };
+        var competition = new
+        {
+            id = Guid.CreateVersion7(),
+            name = "Medal",
+            firstDay = day,
+            lastDay = day,
+        };
         var refused = await _school.Student.PutAsync(file, new { own = new { competitions = new[] { competition } } }, 0);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.Status);
         Assert.Contains("own.competitions[0].firstDay", refused.Fields);
         foreach (var squad in new[] { false, true })
         {
-            var check = await _school.Coach.PostAsync("/api/plans/check", new { plan = School.Plan(), studentId = _school.StudentId, squad, day });
+            var check = await _school.Coach.PostAsync(
+                "/api/plans/check",
+                new
+                {
+                    plan = School.Plan(),
+                    studentId = _school.StudentId,
+                    squad,
+                    day,
+                }
+            );
             Assert.Equal((HttpStatusCode.UnprocessableEntity, "day"), (check.Status, Assert.Single(check.Fields)));
         }
 
-        var own = await _school.Student.PutAsync($"/api/sessions/own/{Guid.CreateVersion7()}", new { studentId = _school.StudentId, day, plan = School.Plan() });
+        var own = await _school.Student.PutAsync(
+            $"/api/sessions/own/{Guid.CreateVersion7()}",
+            new
+            {
+                studentId = _school.StudentId,
+                day,
+                plan = School.Plan(),
+            }
+        );
         Assert.Equal((HttpStatusCode.UnprocessableEntity, "day"), (own.Status, Assert.Single(own.Fields)));
-        Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PostAsync("/api/plans/check", new { plan = School.Plan(), isForSquad = true })).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _school.Coach.PostAsync("/api/plans/check", new { plan = School.Plan(), isForSquad = true })).Status
+        );
     }
 
     [Theory]
@@ -69,22 +95,64 @@ public sealed class FaultTests : IAsyncLifetime
     {
         var answer = await _school.Coach.GetAsync($"/api/weeks/{week}/students/{_school.StudentId}");
         Assert.Equal((status, "week"), ((int)answer.Status, Assert.Single(answer.Fields)));
-        Assert.Equal(status, (int)(await _school.Coach.PostAsync($"/api/weeks/{week}/students/{_school.StudentId}/publish")).Status);
+        Assert.Equal(
+            status,
+            (int)(await _school.Coach.PostAsync($"/api/weeks/{week}/students/{_school.StudentId}/publish")).Status
+        );
     }
 
     [Fact]
     public async Task A_stored_day_at_the_end_of_the_calendar_breaks_no_check_draft_or_publishing()
     {
-        await _school.Student.PutAsync($"/api/students/{_school.StudentId}/file", new
-        {
-            own = new { competitions = new[] { new { id = Guid.CreateVersion7(), name = "Medal", firstDay = "2026-05-20", lastDay = "2026-05-21", greenSpeedFeet = 9 } } },
-        }, 0);
+        await _school.Student.PutAsync(
+            $"/api/students/{_school.StudentId}/file",
+            new
+            {
+                own = new
+                {
+                    competitions = new[]
+                    {
+                        new
+                        {
+                            id = Guid.CreateVersion7(),
+                            name = "Medal",
+                            firstDay = "2026-05-20",
+                            lastDay = "2026-05-21",
+                            greenSpeedFeet = 9,
+                        },
+                    },
+                },
+            },
+            0
+        );
         // As an earlier release let it in.
-        await SqlAsync("""UPDATE student_files SET document = replace(replace(document::text, '2026-05-20', '0001-01-01'), '2026-05-21', '9999-12-31')::jsonb""");
+        await SqlAsync(
+            """UPDATE student_files SET document = replace(replace(document::text, '2026-05-20', '0001-01-01'), '2026-05-21', '9999-12-31')::jsonb"""
+        );
         foreach (var squad in new[] { false, true })
-            Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PostAsync("/api/plans/check", new { plan = School.Plan(), studentId = _school.StudentId, squad })).Status);
-        Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PostAsync("/api/plans/draft",
-            new { request = new { minutes = 30, places = new[] { "puttingGreen" } }, studentId = _school.StudentId })).Status);
+            Assert.Equal(
+                HttpStatusCode.OK,
+                (
+                    await _school.Coach.PostAsync(
+                        "/api/plans/check",
+                        new
+                        {
+                            plan = School.Plan(),
+                            studentId = _school.StudentId,
+                            squad,
+                        }
+                    )
+                ).Status
+            );
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await _school.Coach.PostAsync(
+                    "/api/plans/draft",
+                    new { request = new { minutes = 30, places = new[] { "puttingGreen" } }, studentId = _school.StudentId }
+                )
+            ).Status
+        );
         await _school.SetAsync(await _school.SavePlanAsync());
         Assert.Equal(HttpStatusCode.OK, (await _school.PublishAsync()).Status);
     }
@@ -92,19 +160,68 @@ public sealed class FaultTests : IAsyncLifetime
     [Fact]
     public async Task A_list_without_end_is_refused_at_once_and_by_name()
     {
-        var places = Enumerable.Range(0, 1200).Select(_ => new { id = Guid.CreateVersion7(), place = new { name = "R", kind = "range" } });
-        var refused = await _school.Coach.PostAsync("/api/places/file", new { format = "morning-round-places", version = 1, places });
+        var places = Enumerable
+            .Range(0, 1200)
+            .Select(_ => new { id = Guid.CreateVersion7(), place = new { name = "R", kind = "range" } });
+        var refused = await _school.Coach.PostAsync(
+            "/api/places/file",
+            new
+            {
+                format = "morning-round-places",
+                version = 1,
+                places,
+            }
+        );
         Assert.Equal((HttpStatusCode.BadRequest, "places"), (refused.Status, Assert.Single(refused.Fields)));
-        var some = Enumerable.Range(0, 101).Select(_ => new { id = Guid.CreateVersion7(), place = new { name = "", kind = "range" } });
-        Assert.Equal(["places"], (await _school.Coach.PostAsync("/api/places/file", new { format = "morning-round-places", version = 1, places = some })).Fields);
-        var clubs = await _school.Coach.PutAsync($"/api/plans/{Guid.CreateVersion7()}", new { title = "T", segments = Enumerable.Repeat(new { kind = "pause", id = Guid.Empty, title = "W", minutes = 1 }, 1001) });
+        var some = Enumerable
+            .Range(0, 101)
+            .Select(_ => new { id = Guid.CreateVersion7(), place = new { name = "", kind = "range" } });
+        Assert.Equal(
+            ["places"],
+            (
+                await _school.Coach.PostAsync(
+                    "/api/places/file",
+                    new
+                    {
+                        format = "morning-round-places",
+                        version = 1,
+                        places = some,
+                    }
+                )
+            ).Fields
+        );
+        var clubs = await _school.Coach.PutAsync(
+            $"/api/plans/{Guid.CreateVersion7()}",
+            new
+            {
+                title = "T",
+                segments = Enumerable.Repeat(
+                    new
+                    {
+                        kind = "pause",
+                        id = Guid.Empty,
+                        title = "W",
+                        minutes = 1,
+                    },
+                    1001
+                ),
+            }
+        );
         Assert.Equal((HttpStatusCode.BadRequest, "segments"), (clubs.Status, Assert.Single(clubs.Fields)));
     }
 
     [Fact]
     public async Task An_academy_has_room_for_a_hundred_places_however_they_come()
     {
-        object File() => new { format = "morning-round-places", version = 1, places = Enumerable.Range(0, 60).Select(n => new { id = Guid.CreateVersion7(), place = new { name = $"Range {n}", kind = "range" } }) };
+        object File() =>
+            new
+            {
+                format = "morning-round-places",
+                version = 1,
+                places = Enumerable
+                    .Range(0, 60)
+                    .Select(n => new { id = Guid.CreateVersion7(), place = new { name = $"Range {n}", kind = "range" } }),
+            };
         Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PostAsync("/api/places/file", File())).Status);
         Assert.Equal(["places"], (await _school.Coach.PostAsync("/api/places/file", File())).Fields);
     }
@@ -114,30 +231,52 @@ public sealed class FaultTests : IAsyncLifetime
     {
         var id = await _school.PublishedSessionAsync();
         var log = Guid.CreateVersion7();
-        Dictionary<string, object?>[] Notes(string word) => [.. Enumerable.Range(1, 40).Select(n => School.Entry(n, "rated", n, ("note", word + new string('x', 1600))))];
+        Dictionary<string, object?>[] Notes(string word) =>
+            [.. Enumerable.Range(1, 40).Select(n => School.Entry(n, "rated", n, ("note", word + new string('x', 1600))))];
         var full = await _school.SendAsync(log, id, Notes("a"));
         Assert.Equal((HttpStatusCode.UnprocessableEntity, "entries"), (full.Status, Assert.Single(full.Fields)));
         Assert.Equal(HttpStatusCode.OK, (await _school.SendAsync(log, id, Notes("a")[..30])).Status);
 
-        Dictionary<string, object?>[] Many(int from, int balls) => [.. Enumerable.Range(from, 500).Select(n => School.Entry(n, "counted", 0, ("segmentId", School.First), ("balls", balls)))];
+        Dictionary<string, object?>[] Many(int from, int balls) =>
+            [
+                .. Enumerable
+                    .Range(from, 500)
+                    .Select(n => School.Entry(n, "counted", 0, ("segmentId", School.First), ("balls", balls))),
+            ];
         var second = Guid.CreateVersion7();
         await _school.SendAsync(second, id, Many(1, 0));
         await _school.SendAsync(second, id, Many(501, 0));
         for (var round = 1; round <= 4; round++)
-            Assert.Equal(HttpStatusCode.Conflict, (await _school.SendAsync(second, id, Many(1 + (round % 2 * 500), round))).Status);
+            Assert.Equal(
+                HttpStatusCode.Conflict,
+                (await _school.SendAsync(second, id, Many(1 + (round % 2 * 500), round))).Status
+            );
         await using var scope = _school.Server.Services.CreateAsyncScope();
-        Assert.InRange(await scope.ServiceProvider.GetRequiredService<MorningRoundDb>().Set<EntryConflictRow>().CountAsync(c => c.LogId == second), 1, 500);
+        Assert.InRange(
+            await scope
+                .ServiceProvider.GetRequiredService<MorningRoundDb>()
+                .Set<EntryConflictRow>()
+                .CountAsync(c => c.LogId == second),
+            1,
+            500
+        );
     }
 
     [Fact]
     public async Task A_full_disk_answers_507_and_a_database_that_is_gone_503()
     {
-        await SqlAsync("""
-            CREATE FUNCTION full_disk() RETURNS trigger AS $$ BEGIN RAISE EXCEPTION 'could not extend file' USING ERRCODE = '53100'; END $$ LANGUAGE plpgsql;
+        await SqlAsync(
+            """
+            CREATE FUNCTION full_disk() RETURNS trigger AS $$
+              BEGIN RAISE EXCEPTION 'could not extend file' USING ERRCODE = '53100'; END
+            $$ LANGUAGE plpgsql;
             CREATE TRIGGER full_disk BEFORE INSERT ON plans FOR EACH ROW EXECUTE FUNCTION full_disk();
-            CREATE FUNCTION too_many() RETURNS trigger AS $$ BEGIN RAISE EXCEPTION 'too many' USING ERRCODE = '53300'; END $$ LANGUAGE plpgsql;
+            CREATE FUNCTION too_many() RETURNS trigger AS $$
+              BEGIN RAISE EXCEPTION 'too many' USING ERRCODE = '53300'; END
+            $$ LANGUAGE plpgsql;
             CREATE TRIGGER too_many BEFORE INSERT ON places FOR EACH ROW EXECUTE FUNCTION too_many();
-            """);
+            """
+        );
         var full = await _school.Coach.PutAsync($"/api/plans/{Guid.CreateVersion7()}", School.Plan());
         Assert.Equal(HttpStatusCode.InsufficientStorage, full.Status);
         var down = await _school.Coach.PutAsync($"/api/places/{Guid.CreateVersion7()}", School.Place());
@@ -147,21 +286,31 @@ public sealed class FaultTests : IAsyncLifetime
     [Fact]
     public async Task Errors_keep_their_security_headers_and_say_the_number_under_which_they_are_in_the_log()
     {
-        await SqlAsync("""
-            CREATE FUNCTION broken() RETURNS trigger AS $$ BEGIN RAISE EXCEPTION 'broken' USING ERRCODE = 'XX000'; END $$ LANGUAGE plpgsql;
+        await SqlAsync(
+            """
+            CREATE FUNCTION broken() RETURNS trigger AS $$
+              BEGIN RAISE EXCEPTION 'broken' USING ERRCODE = 'XX000'; END
+            $$ LANGUAGE plpgsql;
             CREATE TRIGGER broken BEFORE INSERT ON plans FOR EACH ROW EXECUTE FUNCTION broken();
-            """);
-        foreach (var answer in new[]
-                 {
-                     await _school.Coach.PutAsync($"/api/plans/{Guid.CreateVersion7()}", School.Plan()),
-                     await _school.Coach.GetAsync("/api/nowhere"),
-                     await _school.Server.NewBrowser().GetAsync("/api/plans"),
-                     await _school.Coach.PutAsync($"/api/plans/{Guid.CreateVersion7()}", "{"),
-                 })
+            """
+        );
+        foreach (
+            var answer in new[]
+            {
+                await _school.Coach.PutAsync($"/api/plans/{Guid.CreateVersion7()}", School.Plan()),
+                await _school.Coach.GetAsync("/api/nowhere"),
+                await _school.Server.NewBrowser().GetAsync("/api/plans"),
+                await _school.Coach.PutAsync($"/api/plans/{Guid.CreateVersion7()}", "{"),
+            }
+        )
         {
             Assert.True((int)answer.Status >= 400);
             Assert.Equal("nosniff", answer.Headers.GetValues("X-Content-Type-Options").Single());
-            Assert.Contains("frame-ancestors 'none'", answer.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+            Assert.Contains(
+                "frame-ancestors 'none'",
+                answer.Headers.GetValues("Content-Security-Policy").Single(),
+                StringComparison.Ordinal
+            );
             Assert.Equal(answer.Headers.GetValues("X-Request-Id").Single(), answer.Get<string>("requestId"));
         }
     }
@@ -170,13 +319,18 @@ public sealed class FaultTests : IAsyncLifetime
     public async Task A_wrong_method_is_405_and_a_wrong_type_415()
     {
         var method = await _school.Coach.SendAsync(HttpMethod.Patch, "/api/plans");
-        Assert.Equal((HttpStatusCode.MethodNotAllowed, "GET"), (method.Status, method.Body!["title"]!.GetValue<string>()[^4..^1]));
+        Assert.Equal(
+            (HttpStatusCode.MethodNotAllowed, "GET"),
+            (method.Status, method.Body!["title"]!.GetValue<string>()[^4..^1])
+        );
         using var client = _school.Server.CreateClient();
         using var text = new StringContent("hello");
         using var signIn = await client.PostAsync(new Uri("/api/accounts/sign-in", UriKind.Relative), text);
         Assert.Equal(HttpStatusCode.UnsupportedMediaType, signIn.StatusCode);
         // A word where an id belongs is no address at all.
-        foreach (var nowhere in new[] { "/api/plans/undefined", "/api/weeks/2026-W19/students/undefined", "/api/sessions/undefined" })
+        foreach (
+            var nowhere in new[] { "/api/plans/undefined", "/api/weeks/2026-W19/students/undefined", "/api/sessions/undefined" }
+        )
             Assert.Equal(HttpStatusCode.NotFound, (await _school.Coach.GetAsync(nowhere)).Status);
     }
 
@@ -186,10 +340,15 @@ public sealed class FaultTests : IAsyncLifetime
         for (var round = 0; round < Rounds.Of(50); round++)
         {
             var id = Guid.CreateVersion7();
-            foreach (var (path, body) in new (string, object)[]
-                     {
-                         ($"/api/plans/{id}", School.Plan()), ($"/api/students/{id}", School.StudentInput()), ($"/api/places/{id}", School.Place()), ($"/api/drills/{id}", School.Drill()),
-                     })
+            foreach (
+                var (path, body) in new (string, object)[]
+                {
+                    ($"/api/plans/{id}", School.Plan()),
+                    ($"/api/students/{id}", School.StudentInput()),
+                    ($"/api/places/{id}", School.Place()),
+                    ($"/api/drills/{id}", School.Drill()),
+                }
+            )
             {
                 var answers = await Task.WhenAll(Enumerable.Range(0, 5).Select(_ => _school.Coach.PutAsync(path, body)));
                 Assert.All(answers, a => Assert.Equal(HttpStatusCode.OK, a.Status));
@@ -203,7 +362,9 @@ public sealed class FaultTests : IAsyncLifetime
     {
         for (var round = 0; round < Rounds.Of(10); round++)
         {
-            var answers = await Task.WhenAll(Enumerable.Range(0, 160).Select(_ => _school.Coach.GetAsync("/api/review/tee-line")));
+            var answers = await Task.WhenAll(
+                Enumerable.Range(0, 160).Select(_ => _school.Coach.GetAsync("/api/review/tee-line"))
+            );
             Assert.All(answers, a => Assert.Contains(a.Status, new[] { HttpStatusCode.OK, HttpStatusCode.ServiceUnavailable }));
         }
     }
@@ -213,7 +374,11 @@ public sealed class FaultTests : IAsyncLifetime
     {
         var shipped = new NpgsqlConnectionStringBuilder(DatabaseConnection.From("Host=db.example;Database=golf"));
         Assert.Equal((20, true, 60), (shipped.MaxPoolSize, shipped.NoResetOnClose, shipped.MaxAutoPrepare));
-        var said = new NpgsqlConnectionStringBuilder(DatabaseConnection.From("Host=db.example;Database=golf;Maximum Pool Size=7;No Reset On Close=false;Max Auto Prepare=0"));
+        var said = new NpgsqlConnectionStringBuilder(
+            DatabaseConnection.From(
+                "Host=db.example;Database=golf;Maximum Pool Size=7;No Reset On Close=false;Max Auto Prepare=0"
+            )
+        );
         Assert.Equal((7, false, 0), (said.MaxPoolSize, said.NoResetOnClose, said.MaxAutoPrepare));
     }
 
@@ -223,10 +388,16 @@ public sealed class FaultTests : IAsyncLifetime
         var connection = await TestDatabase.NewAsync();
         await using var one = new TestServer(connection);
         await using var other = new TestServer(connection);
-        await Task.WhenAll(Task.Run(() => one.NewBrowser().GetAsync("/health/ready")), Task.Run(() => other.NewBrowser().GetAsync("/health/ready")));
+        await Task.WhenAll(
+            Task.Run(() => one.NewBrowser().GetAsync("/health/ready")),
+            Task.Run(() => other.NewBrowser().GetAsync("/health/ready"))
+        );
         var links = new[] { one.SetupLink(), other.SetupLink() }.Where(l => l.Length > 0).ToList();
         Assert.Single(links);
-        Assert.Equal(HttpStatusCode.OK, (await other.NewBrowser().GetAsync($"/api/accounts/invitations/{links[0]["/join/".Length..]}")).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await other.NewBrowser().GetAsync($"/api/accounts/invitations/{links[0]["/join/".Length..]}")).Status
+        );
     }
 
     [Fact]
@@ -235,17 +406,25 @@ public sealed class FaultTests : IAsyncLifetime
         var connection = await TestDatabase.NewAsync();
         await using var busy = new NpgsqlConnection(connection);
         await busy.OpenAsync();
-        await using (var hold = new NpgsqlCommand($"SELECT pg_advisory_lock({0x4D6F726E})", busy)) await hold.ExecuteNonQueryAsync();
+        await using (var hold = new NpgsqlCommand($"SELECT pg_advisory_lock({0x4D6F726E})", busy))
+            await hold.ExecuteNonQueryAsync();
         // Commands that take longer than a second fail here, if they have any limit of their own.
         await using var server = new TestServer(connection + ";Command Timeout=1");
         var starting = Task.Run(() => server.NewBrowser().GetAsync("/health/ready"));
-        await using (var waiting = new NpgsqlCommand(
-            "SELECT count(*) FROM pg_stat_activity WHERE wait_event = 'advisory' AND datname = current_database() AND now() - query_start > interval '1500 milliseconds'", busy))
+        await using (
+            var waiting = new NpgsqlCommand(
+                "SELECT count(*) FROM pg_stat_activity WHERE wait_event = 'advisory' AND datname = current_database() AND "
+                    + "now() - query_start > interval '1500 milliseconds'",
+                busy
+            )
+        )
         {
-            while ((long)(await waiting.ExecuteScalarAsync())! == 0 && !starting.IsCompleted) await Task.Yield();
+            while ((long)(await waiting.ExecuteScalarAsync())! == 0 && !starting.IsCompleted)
+                await Task.Yield();
         }
 
-        await using (var release = new NpgsqlCommand($"SELECT pg_advisory_unlock({0x4D6F726E})", busy)) await release.ExecuteNonQueryAsync();
+        await using (var release = new NpgsqlCommand($"SELECT pg_advisory_unlock({0x4D6F726E})", busy))
+            await release.ExecuteNonQueryAsync();
         Assert.Equal(HttpStatusCode.OK, (await starting).Status);
     }
 
@@ -254,9 +433,13 @@ public sealed class FaultTests : IAsyncLifetime
     {
         var credentials = new { email = "student@first.example", password = "a made-up password" };
         var (here, there) = (_school.Server.NewBrowser(), _school.Server.NewBrowser());
-        var cookie = (await here.PostAsync("/api/accounts/sign-in", credentials)).Headers.GetValues("Set-Cookie").Single().Split(';')[0];
+        var cookie = (await here.PostAsync("/api/accounts/sign-in", credentials))
+            .Headers.GetValues("Set-Cookie")
+            .Single()
+            .Split(';')[0];
         await there.PostAsync("/api/accounts/sign-in", credentials);
-        Task<Answer> CopyAsync() => _school.Server.NewBrowser().SendAsync(HttpMethod.Get, $"/api/progress/{_school.StudentId}", null, ("Cookie", cookie));
+        Task<Answer> CopyAsync() =>
+            _school.Server.NewBrowser().SendAsync(HttpMethod.Get, $"/api/progress/{_school.StudentId}", null, ("Cookie", cookie));
         Assert.Equal(HttpStatusCode.OK, (await CopyAsync()).Status);
         await here.PostAsync("/api/accounts/sign-out");
         Assert.Equal(HttpStatusCode.Unauthorized, (await CopyAsync()).Status);
@@ -271,7 +454,10 @@ public sealed class FaultTests : IAsyncLifetime
     {
         Assert.Equal(HttpStatusCode.OK, (await _school.OtherStudent.GetAsync($"/api/progress/{_school.OtherStudentId}")).Status);
         await SqlAsync($"""{sql} WHERE email = 'other@First.example'""");
-        Assert.Equal(HttpStatusCode.Unauthorized, (await _school.OtherStudent.GetAsync($"/api/progress/{_school.OtherStudentId}")).Status);
+        Assert.Equal(
+            HttpStatusCode.Unauthorized,
+            (await _school.OtherStudent.GetAsync($"/api/progress/{_school.OtherStudentId}")).Status
+        );
         Assert.Equal(HttpStatusCode.OK, (await _school.Student.GetAsync($"/api/progress/{_school.StudentId}")).Status);
     }
 
@@ -279,8 +465,17 @@ public sealed class FaultTests : IAsyncLifetime
     public async Task Six_wrong_passwords_lock_the_door_but_throw_nobody_out()
     {
         for (var wrong = 0; wrong < 7; wrong++)
-            await _school.Server.NewBrowser().PostAsync("/api/accounts/sign-in", new { email = "student@first.example", password = "not the password" });
-        Assert.Equal((HttpStatusCode)423, (await _school.Server.NewBrowser().PostAsync("/api/accounts/sign-in", new { email = "student@first.example", password = "a made-up password" })).Status);
+            await _school
+                .Server.NewBrowser()
+                .PostAsync("/api/accounts/sign-in", new { email = "student@first.example", password = "not the password" });
+        Assert.Equal(
+            (HttpStatusCode)423,
+            (
+                await _school
+                    .Server.NewBrowser()
+                    .PostAsync("/api/accounts/sign-in", new { email = "student@first.example", password = "a made-up password" })
+            ).Status
+        );
         Assert.Equal(HttpStatusCode.OK, (await _school.Student.GetAsync($"/api/progress/{_school.StudentId}")).Status);
     }
 }

@@ -11,7 +11,10 @@ public class OpenApiTests
         await using var server = await TestServer.NewAsync();
         var served = (await server.NewBrowser().GetAsync("/openapi/v1.json")).Body;
         var kept = JsonNode.Parse(await File.ReadAllTextAsync(Path.Combine(Repository.Root, "web/src/api/openapi.json")));
-        Assert.True(JsonNode.DeepEquals(served, kept), "The API has changed. Run scripts/generate-client and commit what it writes.");
+        Assert.True(
+            JsonNode.DeepEquals(served, kept),
+            "The API has changed. Run scripts/generate-client and commit what it writes."
+        );
     }
 
     [Fact]

@@ -18,7 +18,16 @@ namespace MorningRound.Server.Tests.Hosting;
 /// </summary>
 public class RightsMatrixTests
 {
-    private static readonly string[] Callers = ["nobody", "owner", "coach", "student", "other student", "coach elsewhere", "student elsewhere"];
+    private static readonly string[] Callers =
+    [
+        "nobody",
+        "owner",
+        "coach",
+        "student",
+        "other student",
+        "coach elsewhere",
+        "student elsewhere",
+    ];
 
     /// <summary>One row: the endpoint as it is routed, a call to it, and the status for each of <see cref="Callers"/>.</summary>
     private sealed record Row(string Method, string Route, Func<Ids, (string Path, object? Body)> Call, int[] Statuses);
@@ -40,53 +49,270 @@ public class RightsMatrixTests
     private static readonly Row[] Matrix =
     [
         new("GET", "/api/accounts/session", _ => ("/api/accounts/session", null), Anybody),
-        new("POST", "/api/accounts/sign-in", _ => ("/api/accounts/sign-in", new { email = "x@y.example", password = "x" }), [401, 401, 401, 401, 401, 401, 401]),
+        new(
+            "POST",
+            "/api/accounts/sign-in",
+            _ => ("/api/accounts/sign-in", new { email = "x@y.example", password = "x" }),
+            [401, 401, 401, 401, 401, 401, 401]
+        ),
         new("POST", "/api/accounts/demo-sign-in", _ => ("/api/accounts/demo-sign-in", new { @as = "coach" }), NobodyHere),
         new("GET", "/api/accounts/invitations/{token}", _ => ("/api/accounts/invitations/guessed", null), NobodyHere),
-        new("POST", "/api/accounts/invitations/{token}/accept", _ => ("/api/accounts/invitations/guessed/accept", new { email = "x@y.example", password = "long enough words" }), NobodyHere),
-        new("POST", "/api/accounts/coach-invitations", _ => ("/api/accounts/coach-invitations", null), [401, 200, 403, 403, 403, 403, 403]),
+        new(
+            "POST",
+            "/api/accounts/invitations/{token}/accept",
+            _ => ("/api/accounts/invitations/guessed/accept", new { email = "x@y.example", password = "long enough words" }),
+            NobodyHere
+        ),
+        new(
+            "POST",
+            "/api/accounts/coach-invitations",
+            _ => ("/api/accounts/coach-invitations", null),
+            [401, 200, 403, 403, 403, 403, 403]
+        ),
         new("GET", "/api/students/", _ => ("/api/students", null), CoachesOfAny),
         new("GET", "/api/students/{id:guid}", i => ($"/api/students/{i.Student}", null), OwnAndCoaches),
-        new("PUT", "/api/students/{id:guid}", i => ($"/api/students/{i.Student}", ("If-Match", School.StudentInput("Changed"))), CoachesHere),
+        new(
+            "PUT",
+            "/api/students/{id:guid}",
+            i => ($"/api/students/{i.Student}", ("If-Match", School.StudentInput("Changed"))),
+            CoachesHere
+        ),
         new("GET", "/api/students/{id:guid}/file", i => ($"/api/students/{i.Student}/file", null), OwnAndCoaches),
-        new("PUT", "/api/students/{id:guid}/file", i => ($"/api/students/{i.Student}/file", ("If-Match", (object)new { own = new { routine = new[] { $"Step {i.New}" } } })), OwnAndCoaches),
-        new("POST", "/api/students/{id:guid}/invitations", i => ($"/api/students/{i.Student}/invitations", null), [401, 409, 409, 403, 403, 404, 403]),
+        new(
+            "PUT",
+            "/api/students/{id:guid}/file",
+            i =>
+                (
+                    $"/api/students/{i.Student}/file",
+                    ("If-Match", (object)new { own = new { routine = new[] { $"Step {i.New}" } } })
+                ),
+            OwnAndCoaches
+        ),
+        new(
+            "POST",
+            "/api/students/{id:guid}/invitations",
+            i => ($"/api/students/{i.Student}/invitations", null),
+            [401, 409, 409, 403, 403, 404, 403]
+        ),
         new("GET", "/api/places/", _ => ("/api/places", null), AnybodySignedIn),
         new("GET", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", null), AnybodyHere),
-        new("PUT", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", ("If-Match", School.Place($"Changed {i.New}"))), CoachesHere),
-        new("DELETE", "/api/places/{id:guid}", i => ($"/api/places/{i.Place}", ("If-Match", (object?)null)), [401, 204, 204, 403, 403, 404, 403]),
+        new(
+            "PUT",
+            "/api/places/{id:guid}",
+            i => ($"/api/places/{i.Place}", ("If-Match", School.Place($"Changed {i.New}"))),
+            CoachesHere
+        ),
+        new(
+            "DELETE",
+            "/api/places/{id:guid}",
+            i => ($"/api/places/{i.Place}", ("If-Match", (object?)null)),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
         new("GET", "/api/places/file", _ => ("/api/places/file", null), CoachesOfAny),
-        new("POST", "/api/places/file", i => ("/api/places/file", new { format = "morning-round-places", version = 1, places = new[] { new { id = i.New, place = School.Place() } } }), CoachesOfAny),
+        new(
+            "POST",
+            "/api/places/file",
+            i =>
+                (
+                    "/api/places/file",
+                    new
+                    {
+                        format = "morning-round-places",
+                        version = 1,
+                        places = new[] { new { id = i.New, place = School.Place() } },
+                    }
+                ),
+            CoachesOfAny
+        ),
         new("GET", "/api/drills/", _ => ("/api/drills?minutes=10", null), CoachesOfAny),
         new("GET", "/api/drills/protocols", _ => ("/api/drills/protocols", null), CoachesOfAny),
         new("POST", "/api/drills/check", _ => ("/api/drills/check", new { drill = School.Drill() }), CoachesOfAny),
-        new("POST", "/api/drills/score", _ => ("/api/drills/score", new { protocol = School.Streak(), inputs = Array.Empty<object>() }), CoachesOfAny),
-        new("POST", "/api/drills/aim-check", _ => ("/api/drills/aim-check", new { distance = 185, unit = "yards", offsets = new[] { 13, 16, 15 } }), AnybodySignedIn),
+        new(
+            "POST",
+            "/api/drills/score",
+            _ => ("/api/drills/score", new { protocol = School.Streak(), inputs = Array.Empty<object>() }),
+            CoachesOfAny
+        ),
+        new(
+            "POST",
+            "/api/drills/aim-check",
+            _ =>
+                (
+                    "/api/drills/aim-check",
+                    new
+                    {
+                        distance = 185,
+                        unit = "yards",
+                        offsets = new[] { 13, 16, 15 },
+                    }
+                ),
+            AnybodySignedIn
+        ),
         new("GET", "/api/drills/file", _ => ("/api/drills/file", null), CoachesOfAny),
-        new("POST", "/api/drills/file", i => ("/api/drills/file", new { format = "morning-round-drills", version = 1, drills = new[] { new { id = i.New, drill = School.Drill() } } }), CoachesOfAny),
+        new(
+            "POST",
+            "/api/drills/file",
+            i =>
+                (
+                    "/api/drills/file",
+                    new
+                    {
+                        format = "morning-round-drills",
+                        version = 1,
+                        drills = new[] { new { id = i.New, drill = School.Drill() } },
+                    }
+                ),
+            CoachesOfAny
+        ),
         new("GET", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", null), CoachesHere),
-        new("PUT", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", ("If-Match", School.Drill($"Changed {i.New}"))), CoachesHere),
-        new("DELETE", "/api/drills/{id:guid}", i => ($"/api/drills/{i.Drill}", ("If-Match", (object?)null)), [401, 204, 204, 403, 403, 404, 403]),
+        new(
+            "PUT",
+            "/api/drills/{id:guid}",
+            i => ($"/api/drills/{i.Drill}", ("If-Match", School.Drill($"Changed {i.New}"))),
+            CoachesHere
+        ),
+        new(
+            "DELETE",
+            "/api/drills/{id:guid}",
+            i => ($"/api/drills/{i.Drill}", ("If-Match", (object?)null)),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
         new("GET", "/api/plans/", _ => ("/api/plans", null), CoachesOfAny),
-        new("POST", "/api/plans/check", i => ("/api/plans/check", new { plan = School.Plan(), studentId = i.Student }), CoachesHere),
-        new("POST", "/api/plans/fix", i => ("/api/plans/fix", new { plan = School.Plan(), studentId = i.Student, finding = "noFocus", segmentId = School.First }), CoachesHere),
-        new("POST", "/api/plans/draft", i => ("/api/plans/draft", new { request = new { minutes = 30, places = new[] { "puttingGreen" } }, studentId = i.Student }), CoachesHere),
-        new("POST", "/api/plans/calls", _ => ("/api/plans/calls", new { protocol = new { kind = "calledShots", clubs = new[] { "iron7", "iron8" } }, seed = 1 }), CoachesOfAny),
+        new(
+            "POST",
+            "/api/plans/check",
+            i => ("/api/plans/check", new { plan = School.Plan(), studentId = i.Student }),
+            CoachesHere
+        ),
+        new(
+            "POST",
+            "/api/plans/fix",
+            i =>
+                (
+                    "/api/plans/fix",
+                    new
+                    {
+                        plan = School.Plan(),
+                        studentId = i.Student,
+                        finding = "noFocus",
+                        segmentId = School.First,
+                    }
+                ),
+            CoachesHere
+        ),
+        new(
+            "POST",
+            "/api/plans/draft",
+            i =>
+                (
+                    "/api/plans/draft",
+                    new { request = new { minutes = 30, places = new[] { "puttingGreen" } }, studentId = i.Student }
+                ),
+            CoachesHere
+        ),
+        new(
+            "POST",
+            "/api/plans/calls",
+            _ =>
+                (
+                    "/api/plans/calls",
+                    new { protocol = new { kind = "calledShots", clubs = new[] { "iron7", "iron8" } }, seed = 1 }
+                ),
+            CoachesOfAny
+        ),
         new("GET", "/api/plans/templates", _ => ("/api/plans/templates", null), CoachesOfAny),
         new("GET", "/api/plans/context/{studentId:guid}", i => ($"/api/plans/context/{i.Student}", null), CoachesHere),
         new("GET", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", null), CoachesHere),
         new("PUT", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", ("If-Match", School.Plan("Changed"))), CoachesHere),
-        new("DELETE", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", ("If-Match", (object?)null)), [401, 204, 204, 403, 403, 404, 403]),
-        new("GET", "/api/weeks/{week}/students/{studentId:guid}", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}", null), OwnAndCoaches),
-        new("POST", "/api/weeks/{week}/students/{studentId:guid}/publish", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/publish", null), CoachesHere),
-        new("GET", "/api/weeks/{week}/students/{studentId:guid}/findings", i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/findings?planId={i.Plan}", null), CoachesHere),
-        new("PUT", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.New}", ("If-None-Match", (object)new { studentId = i.Student, planId = i.Plan, week = TestServer.Week, day = (string?)null, requirement = "must" })), CoachesHere),
-        new("PUT", "/api/weeks/assignments/{id:guid}/excuse", i => ($"/api/weeks/assignments/{i.Draft}/excuse", ("If-Match", (object)new { excuse = "away" })), CoachesHere),
-        new("DELETE", "/api/weeks/assignments/{id:guid}", i => ($"/api/weeks/assignments/{i.Draft}", ("If-Match", (object?)null)), [401, 204, 204, 403, 403, 404, 403]),
+        new(
+            "DELETE",
+            "/api/plans/{id:guid}",
+            i => ($"/api/plans/{i.Plan}", ("If-Match", (object?)null)),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
+        new(
+            "GET",
+            "/api/weeks/{week}/students/{studentId:guid}",
+            i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}", null),
+            OwnAndCoaches
+        ),
+        new(
+            "POST",
+            "/api/weeks/{week}/students/{studentId:guid}/publish",
+            i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/publish", null),
+            CoachesHere
+        ),
+        new(
+            "GET",
+            "/api/weeks/{week}/students/{studentId:guid}/findings",
+            i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/findings?planId={i.Plan}", null),
+            CoachesHere
+        ),
+        new(
+            "PUT",
+            "/api/weeks/assignments/{id:guid}",
+            i =>
+                (
+                    $"/api/weeks/assignments/{i.New}",
+                    (
+                        "If-None-Match",
+                        (object)
+                            new
+                            {
+                                studentId = i.Student,
+                                planId = i.Plan,
+                                week = TestServer.Week,
+                                day = (string?)null,
+                                requirement = "must",
+                            }
+                    )
+                ),
+            CoachesHere
+        ),
+        new(
+            "PUT",
+            "/api/weeks/assignments/{id:guid}/excuse",
+            i => ($"/api/weeks/assignments/{i.Draft}/excuse", ("If-Match", (object)new { excuse = "away" })),
+            CoachesHere
+        ),
+        new(
+            "DELETE",
+            "/api/weeks/assignments/{id:guid}",
+            i => ($"/api/weeks/assignments/{i.Draft}", ("If-Match", (object?)null)),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
         new("GET", "/api/sessions/{assignmentId:guid}", i => ($"/api/sessions/{i.Session}", null), OwnAndCoaches),
         new("GET", "/api/sessions/logs/{logId:guid}/entries", i => ($"/api/sessions/logs/{i.Log}/entries", null), OwnAndCoaches),
-        new("POST", "/api/sessions/logs/{logId:guid}/entries", i => ($"/api/sessions/logs/{i.New}/entries", new { assignmentId = i.Session, accountId = i.Account, entries = new[] { School.Entry(1, "entered", 0, ("segmentId", School.First)) } }), [401, 403, 403, 200, 404, 404, 404]),
-        new("PUT", "/api/sessions/own/{assignmentId:guid}", i => ($"/api/sessions/own/{i.New}", new { studentId = i.Student, day = "2026-05-06", plan = School.Plan() }), [401, 200, 200, 200, 404, 404, 404]),
+        new(
+            "POST",
+            "/api/sessions/logs/{logId:guid}/entries",
+            i =>
+                (
+                    $"/api/sessions/logs/{i.New}/entries",
+                    new
+                    {
+                        assignmentId = i.Session,
+                        accountId = i.Account,
+                        entries = new[] { School.Entry(1, "entered", 0, ("segmentId", School.First)) },
+                    }
+                ),
+            [401, 403, 403, 200, 404, 404, 404]
+        ),
+        new(
+            "PUT",
+            "/api/sessions/own/{assignmentId:guid}",
+            i =>
+                (
+                    $"/api/sessions/own/{i.New}",
+                    new
+                    {
+                        studentId = i.Student,
+                        day = "2026-05-06",
+                        plan = School.Plan(),
+                    }
+                ),
+            [401, 200, 200, 200, 404, 404, 404]
+        ),
         new("GET", "/api/progress/{studentId:guid}", i => ($"/api/progress/{i.Student}", null), OwnAndCoaches),
         new("GET", "/api/review/tee-line", _ => ("/api/review/tee-line", null), CoachesOfAny),
         new("GET", "/health/live", _ => ("/health/live", null), Anybody),
@@ -106,7 +332,16 @@ public class RightsMatrixTests
         await using var server = await TestServer.NewAsync();
         var here = await School.OpenAsync(server);
         var elsewhere = await School.OpenAsync(server, "Second");
-        Browser[] browsers = [server.NewBrowser(), here.Owner, here.Coach, here.Student, here.OtherStudent, elsewhere.Coach, elsewhere.Student];
+        Browser[] browsers =
+        [
+            server.NewBrowser(),
+            here.Owner,
+            here.Coach,
+            here.Student,
+            here.OtherStudent,
+            elsewhere.Coach,
+            elsewhere.Student,
+        ];
         var wrong = new List<string>();
         var ids = await FreshAsync(here);
         foreach (var row in Matrix)
@@ -118,11 +353,15 @@ public class RightsMatrixTests
                 var before = expected >= 400 ? await FingerprintAsync(server) : "";
                 var answer = await CallAsync(browsers[caller], row.Method, path, body);
                 var cell = $"{row.Method} {row.Route} as {Callers[caller]}";
-                if ((int)answer.Status != expected) wrong.Add($"{cell}: {(int)answer.Status}, not {expected}");
-                if (expected >= 400 && answer.Body?["status"]?.GetValue<int>() != expected) wrong.Add($"{cell}: no problem document");
-                if (expected >= 400 && await FingerprintAsync(server) != before) wrong.Add($"{cell}: refused, but something changed");
+                if ((int)answer.Status != expected)
+                    wrong.Add($"{cell}: {(int)answer.Status}, not {expected}");
+                if (expected >= 400 && answer.Body?["status"]?.GetValue<int>() != expected)
+                    wrong.Add($"{cell}: no problem document");
+                if (expected >= 400 && await FingerprintAsync(server) != before)
+                    wrong.Add($"{cell}: refused, but something changed");
                 // What a call has changed or taken away is no ground for the next cell.
-                if (expected < 400 && row.Method != "GET" && row != Matrix[^1]) ids = await FreshAsync(here);
+                if (expected < 400 && row.Method != "GET" && row != Matrix[^1])
+                    ids = await FreshAsync(here);
             }
         }
 
@@ -133,11 +372,17 @@ public class RightsMatrixTests
     public async Task Every_endpoint_is_listed()
     {
         await using var server = await TestServer.NewAsync();
-        var routed = server.Services.GetRequiredService<EndpointDataSource>().Endpoints.OfType<RouteEndpoint>()
-            .SelectMany(e => (e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? ["ANY"]).Select(m => $"{m} {Route(e)}"))
+        var routed = server
+            .Services.GetRequiredService<EndpointDataSource>()
+            .Endpoints.OfType<RouteEndpoint>()
+            .SelectMany(e =>
+                (e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? ["ANY"]).Select(m => $"{m} {Route(e)}")
+            )
             .Where(e => !Pages.Any(page => e.EndsWith(page, StringComparison.Ordinal)))
             .Distinct();
-        var listed = Matrix.Select(r => $"{(r.Route.StartsWith("/health", StringComparison.Ordinal) ? "ANY" : r.Method)} {r.Route}");
+        var listed = Matrix.Select(r =>
+            $"{(r.Route.StartsWith("/health", StringComparison.Ordinal) ? "ANY" : r.Method)} {r.Route}"
+        );
         Assert.Equal(listed.Order(), routed.Order());
 
         static string Route(RouteEndpoint endpoint) =>
@@ -155,7 +400,16 @@ public class RightsMatrixTests
         var (place, drill) = (Guid.CreateVersion7(), Guid.CreateVersion7());
         await school.Coach.PutAsync($"/api/places/{place}", School.Place());
         await school.Coach.PutAsync($"/api/drills/{drill}", School.Drill());
-        return new Ids(school.StudentId, plan, session, await school.SetAsync(plan, day: null), log, place, drill, school.StudentAccount);
+        return new Ids(
+            school.StudentId,
+            plan,
+            session,
+            await school.SetAsync(plan, day: null),
+            log,
+            place,
+            drill,
+            school.StudentAccount
+        );
     }
 
     private static async Task<Answer> CallAsync(Browser browser, string method, string path, object? body)
@@ -177,25 +431,28 @@ public class RightsMatrixTests
         await using var scope = server.Services.CreateAsyncScope();
         var db = scope.ServiceProvider.GetRequiredService<MorningRoundDb>();
         // Every column of every row, hashed where it lies. Sign-in counts wrong passwords only for addresses that exist.
-        return await db.Database.SqlQueryRaw<string>(
-            """
-            SELECT concat_ws('|',
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM academies t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM accounts t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM invitations t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM students t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM student_files t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM student_changes t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM places t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drills t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plans t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM assignments t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM published_sessions t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_logs t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entries t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drill_measures t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plan_uses t),
-              (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entry_conflicts t)) AS "Value"
-            """).SingleAsync();
+        return await db
+            .Database.SqlQueryRaw<string>(
+                """
+                SELECT concat_ws('|',
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM academies t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM accounts t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM invitations t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM students t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM student_files t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM student_changes t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM places t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drills t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plans t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM assignments t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM published_sessions t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_logs t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entries t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drill_measures t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plan_uses t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entry_conflicts t)) AS "Value"
+                """
+            )
+            .SingleAsync();
     }
 }

@@ -18,7 +18,10 @@ public class ServerTests
         var connection = await TestDatabase.NewAsync();
         await using var one = new TestServer(connection, isDemo: true);
         await using var other = new TestServer(connection, isDemo: true);
-        await Task.WhenAll(Task.Run(() => one.NewBrowser().GetAsync("/health/ready")), Task.Run(() => other.NewBrowser().GetAsync("/health/ready")));
+        await Task.WhenAll(
+            Task.Run(() => one.NewBrowser().GetAsync("/health/ready")),
+            Task.Run(() => other.NewBrowser().GetAsync("/health/ready"))
+        );
 
         await using var scope = one.Services.CreateAsyncScope();
         Assert.Equal(1, await scope.ServiceProvider.GetRequiredService<MorningRoundDb>().Academies.CountAsync());
@@ -42,7 +45,10 @@ public class ServerTests
         await using var named = new TestServer(await TestDatabase.WithDemoAsync());
         var browser = named.NewBrowser();
         Assert.Null((await browser.GetAsync("/api/accounts/session")).Body!["demo"]);
-        Assert.Equal(HttpStatusCode.NotFound, (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" })).Status);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" })).Status
+        );
     }
 
     [Fact]
@@ -50,16 +56,28 @@ public class ServerTests
     {
         var counter = new CommandCounter();
         await using var plain = await TestServer.NewAsync(isDemo: true);
-        await using var server = plain.WithWebHostBuilder(builder => builder.ConfigureTestServices(services =>
-            services.AddSingleton<IDbContextOptionsConfiguration<MorningRoundDb>>(new Counting(counter))));
+        await using var server = plain.WithWebHostBuilder(builder =>
+            builder.ConfigureTestServices(services =>
+                services.AddSingleton<IDbContextOptionsConfiguration<MorningRoundDb>>(new Counting(counter))
+            )
+        );
         var browser = new Browser(server.CreateClient());
         await browser.PostAsync("/api/accounts/demo-sign-in", new { @as = "coach" });
         var student = (await browser.GetAsync("/api/students")).Body![0]!["id"]!.GetValue<Guid>();
-        foreach (var path in new[]
-                 {
-                     "/api/review/tee-line", "/api/plans", "/api/drills", "/api/places", $"/api/students/{student}/file", "/api/students", $"/api/progress/{student}",
-                     $"/api/weeks/2026-W18/students/{student}", "/api/accounts/session",
-                 })
+        foreach (
+            var path in new[]
+            {
+                "/api/review/tee-line",
+                "/api/plans",
+                "/api/drills",
+                "/api/places",
+                $"/api/students/{student}/file",
+                "/api/students",
+                $"/api/progress/{student}",
+                $"/api/weeks/2026-W18/students/{student}",
+                "/api/accounts/session",
+            }
+        )
         {
             counter.Commands = 0;
             Assert.Equal(HttpStatusCode.OK, (await browser.GetAsync(path)).Status);
@@ -70,7 +88,8 @@ public class ServerTests
 
     private sealed class Counting(CommandCounter counter) : IDbContextOptionsConfiguration<MorningRoundDb>
     {
-        public void Configure(IServiceProvider serviceProvider, DbContextOptionsBuilder optionsBuilder) => optionsBuilder.AddInterceptors(counter);
+        public void Configure(IServiceProvider serviceProvider, DbContextOptionsBuilder optionsBuilder) =>
+            optionsBuilder.AddInterceptors(counter);
     }
 
     private sealed class CommandCounter : DbCommandInterceptor
@@ -78,7 +97,11 @@ public class ServerTests
         public int Commands { get; set; }
 
         public override ValueTask<InterceptionResult<DbDataReader>> ReaderExecutingAsync(
-            DbCommand command, CommandEventData eventData, InterceptionResult<DbDataReader> result, CancellationToken cancellationToken = default)
+            DbCommand command,
+            CommandEventData eventData,
+            InterceptionResult<DbDataReader> result,
+            CancellationToken cancellationToken = default
+        )
         {
             Commands++;
             return new(result);

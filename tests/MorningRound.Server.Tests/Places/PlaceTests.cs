@@ -14,7 +14,10 @@ public class PlaceTests(OneSchool fixture) : IClassFixture<OneSchool>
         var id = Guid.CreateVersion7();
         await _school.Coach.PutAsync($"/api/places/{id}", School.Place());
         var target = (await _school.Student.GetAsync($"/api/places/{id}")).Body!["place"]!["targets"]![0]!;
-        Assert.Equal((147.0, "yards"), (target["distance"]!["value"]!.GetValue<double>(), target["distance"]!["unit"]!.GetValue<string>()));
+        Assert.Equal(
+            (147.0, "yards"),
+            (target["distance"]!["value"]!.GetValue<double>(), target["distance"]!["unit"]!.GetValue<string>())
+        );
     }
 
     [Fact]
@@ -22,7 +25,15 @@ public class PlaceTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var (range, green) = (Guid.CreateVersion7(), Guid.CreateVersion7());
         await _school.Coach.PutAsync($"/api/places/{green}", new { name = "Green", kind = "puttingGreen" });
-        await _school.Coach.PutAsync($"/api/places/{range}", new { name = "Range", kind = "range", walks = new[] { new { place = green, minutes = 3 } } });
+        await _school.Coach.PutAsync(
+            $"/api/places/{range}",
+            new
+            {
+                name = "Range",
+                kind = "range",
+                walks = new[] { new { place = green, minutes = 3 } },
+            }
+        );
         Assert.Equal(HttpStatusCode.NoContent, (await _school.Coach.DeleteAsync($"/api/places/{green}")).Status);
         Assert.Empty((await _school.Coach.GetAsync($"/api/places/{range}")).Body!["place"]!["walks"]!.AsArray());
         Assert.Equal(HttpStatusCode.NotFound, (await _school.Coach.GetAsync($"/api/places/{green}")).Status);
@@ -31,13 +42,16 @@ public class PlaceTests(OneSchool fixture) : IClassFixture<OneSchool>
     [Fact]
     public async Task A_walk_to_nowhere_and_a_speed_without_a_day_name_their_fields()
     {
-        var wrong = await _school.Coach.PutAsync($"/api/places/{Guid.CreateVersion7()}", new
-        {
-            name = "Green",
-            kind = "puttingGreen",
-            greenSpeedFeet = 9.0,
-            walks = new[] { new { place = Guid.CreateVersion7(), minutes = 3 } },
-        });
+        var wrong = await _school.Coach.PutAsync(
+            $"/api/places/{Guid.CreateVersion7()}",
+            new
+            {
+                name = "Green",
+                kind = "puttingGreen",
+                greenSpeedFeet = 9.0,
+                walks = new[] { new { place = Guid.CreateVersion7(), minutes = 3 } },
+            }
+        );
         Assert.Equal(["greenSpeedOn", "walks[0].place"], wrong.Fields.Order());
     }
 
@@ -55,10 +69,26 @@ public class PlaceTests(OneSchool fixture) : IClassFixture<OneSchool>
         place["targets"]![0]!["bearingDegrees"] = 180;
         var broken = await _school.Coach.PostAsync("/api/places/file", file.ToJsonString());
         Assert.EndsWith(".place.targets[0].bearingDegrees", Assert.Single(broken.Fields), StringComparison.Ordinal);
-        Assert.Equal("Old range", (await _school.Coach.GetAsync($"/api/places/{id}")).Body!["place"]!["name"]!.GetValue<string>());
+        Assert.Equal(
+            "Old range",
+            (await _school.Coach.GetAsync($"/api/places/{id}")).Body!["place"]!["name"]!.GetValue<string>()
+        );
 
         place["targets"]![0]!["bearingDegrees"] = 5;
         Assert.Equal(1, (await _school.Coach.PostAsync("/api/places/file", file.ToJsonString())).Get<int>("changed"));
-        Assert.Equal(["format"], (await _school.Coach.PostAsync("/api/places/file", new { format = "drills", version = 1, places = Array.Empty<object>() })).Fields);
+        Assert.Equal(
+            ["format"],
+            (
+                await _school.Coach.PostAsync(
+                    "/api/places/file",
+                    new
+                    {
+                        format = "drills",
+                        version = 1,
+                        places = Array.Empty<object>(),
+                    }
+                )
+            ).Fields
+        );
     }
 }

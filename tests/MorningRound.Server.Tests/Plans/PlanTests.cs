@@ -14,7 +14,10 @@ public class PlanTests(OneSchool fixture) : IClassFixture<OneSchool>
         var plan = await _school.Coach.GetAsync($"/api/plans/{id}");
         Assert.Equal("\"1\"", plan.Headers.ETag!.Tag);
         Assert.Equal("Half an hour", plan.Body!["plan"]!["title"]!.GetValue<string>());
-        Assert.Equal(["practice", "pause", "practice"], plan.Body["plan"]!["segments"]!.AsArray().Select(s => s!["kind"]!.GetValue<string>()));
+        Assert.Equal(
+            ["practice", "pause", "practice"],
+            plan.Body["plan"]!["segments"]!.AsArray().Select(s => s!["kind"]!.GetValue<string>())
+        );
         // By hand: 20 + 3 + 10 minutes; 30 balls, all on the range; 30 in 30 minutes of practice.
         var totals = plan.Body["analysis"]!["totals"]!;
         Assert.Equal(33, totals["minutes"]!.GetValue<int>());
@@ -29,7 +32,9 @@ public class PlanTests(OneSchool fixture) : IClassFixture<OneSchool>
         var id = await _school.SavePlanAsync();
         var path = $"/api/plans/{id}";
         var both = await Task.WhenAll(
-            _school.Coach.PutAsync(path, School.Plan("By the coach"), 1), _school.Owner.PutAsync(path, School.Plan("By the owner"), 1));
+            _school.Coach.PutAsync(path, School.Plan("By the coach"), 1),
+            _school.Owner.PutAsync(path, School.Plan("By the owner"), 1)
+        );
 
         var won = Assert.Single(both, a => a.Status == HttpStatusCode.OK);
         var lost = Assert.Single(both, a => a.Status == HttpStatusCode.PreconditionFailed);
@@ -56,7 +61,9 @@ public class PlanTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var path = $"/api/plans/{Guid.CreateVersion7()}";
         var both = await Task.WhenAll(
-            _school.Coach.PutAsync(path, School.Plan("One")), _school.Owner.PutAsync(path, School.Plan("Other")));
+            _school.Coach.PutAsync(path, School.Plan("One")),
+            _school.Owner.PutAsync(path, School.Plan("Other"))
+        );
         Assert.Equal([HttpStatusCode.OK, HttpStatusCode.PreconditionFailed], both.Select(a => a.Status).Order());
     }
 
@@ -66,8 +73,10 @@ public class PlanTests(OneSchool fixture) : IClassFixture<OneSchool>
         var id = await _school.SavePlanAsync();
         var answer = await _school.Coach.SendAsync(HttpMethod.Put, $"/api/plans/{id}", School.Plan());
         Assert.Equal(HttpStatusCode.PreconditionRequired, answer.Status);
-        Assert.Equal(HttpStatusCode.BadRequest, (await _school.Coach.SendAsync(
-            HttpMethod.Put, $"/api/plans/{id}", School.Plan(), ("If-Match", "\"soon\""))).Status);
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await _school.Coach.SendAsync(HttpMethod.Put, $"/api/plans/{id}", School.Plan(), ("If-Match", "\"soon\""))).Status
+        );
     }
 
     [Fact]
@@ -79,15 +88,27 @@ public class PlanTests(OneSchool fixture) : IClassFixture<OneSchool>
         Assert.Equal(HttpStatusCode.NoContent, (await _school.Coach.DeleteAsync($"/api/plans/{planId}")).Status);
         Assert.Equal(HttpStatusCode.NoContent, (await _school.Coach.DeleteAsync($"/api/plans/{planId}")).Status);
         Assert.Equal(HttpStatusCode.NotFound, (await _school.Coach.GetAsync($"/api/plans/{planId}")).Status);
-        Assert.DoesNotContain((await _school.Coach.GetAsync("/api/plans")).Body!["plans"]!.AsArray(), p => p!["id"]!.GetValue<Guid>() == planId);
-        Assert.Equal("Short-lived", (await _school.Student.GetAsync($"/api/sessions/{session}")).Body!["plan"]!["title"]!.GetValue<string>());
+        Assert.DoesNotContain(
+            (await _school.Coach.GetAsync("/api/plans")).Body!["plans"]!.AsArray(),
+            p => p!["id"]!.GetValue<Guid>() == planId
+        );
+        Assert.Equal(
+            "Short-lived",
+            (await _school.Student.GetAsync($"/api/sessions/{session}")).Body!["plan"]!["title"]!.GetValue<string>()
+        );
     }
 
     [Fact]
     public async Task The_bench_is_told_what_is_missing_while_the_plan_is_written()
     {
-        var reading = await _school.Coach.PostAsync("/api/plans/check", new { plan = new { title = "", segments = Array.Empty<object>() } });
+        var reading = await _school.Coach.PostAsync(
+            "/api/plans/check",
+            new { plan = new { title = "", segments = Array.Empty<object>() } }
+        );
         Assert.Equal(["title"], reading.Body!["analysis"]!["toKeep"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
-        Assert.Equal(["title", "purpose", "segments"], reading.Body["analysis"]!["toPublish"]!.AsArray().Select(e => e!["path"]!.GetValue<string>()));
+        Assert.Equal(
+            ["title", "purpose", "segments"],
+            reading.Body["analysis"]!["toPublish"]!.AsArray().Select(e => e!["path"]!.GetValue<string>())
+        );
     }
 }

@@ -10,37 +10,85 @@ public class PlanWorkbenchTests(OneSchool fixture) : IClassFixture<OneSchool>
 {
     private readonly School _school = fixture.School;
 
-    private static List<string> Ids(Answer answer) => [.. answer.Body!["findings"]!.AsArray().Select(f => f!["id"]!.GetValue<string>())];
+    private static List<string> Ids(Answer answer) =>
+        [.. answer.Body!["findings"]!.AsArray().Select(f => f!["id"]!.GetValue<string>())];
 
-    private static object Technique(object? constraints = null) => new
-    {
-        title = "Half an hour",
-        purpose = "Start it on line",
-        successTest = "Seven of ten",
-        constraints = constraints ?? new { },
-        segments = new object[]
+    private static object Technique(object? constraints = null) =>
+        new
         {
-            new { kind = "practice", id = School.First, title = "Gate", phase = "block", intent = "technique", area = "putting", place = "puttingGreen", minutes = 20, balls = 50, exit = new { kind = "balls" } },
-        },
-    };
+            title = "Half an hour",
+            purpose = "Start it on line",
+            successTest = "Seven of ten",
+            constraints = constraints ?? new { },
+            segments = new object[]
+            {
+                new
+                {
+                    kind = "practice",
+                    id = School.First,
+                    title = "Gate",
+                    phase = "block",
+                    intent = "technique",
+                    area = "putting",
+                    place = "puttingGreen",
+                    minutes = 20,
+                    balls = 50,
+                    exit = new { kind = "balls" },
+                },
+            },
+        };
 
     [Fact]
     public async Task A_plan_is_checked_and_a_fix_applied()
     {
         var found = await _school.Coach.PostAsync("/api/plans/check", new { plan = Technique() });
         Assert.Equal(["noFeedback", "noFocus"], Ids(found));
-        Assert.Equal(("caution", School.First), (found.Body!["findings"]![0]!["level"]!.GetValue<string>(), found.Body["findings"]![0]!["segmentId"]!.GetValue<Guid>()));
-        var mended = (await _school.Coach.PostAsync("/api/plans/fix", new { plan = Technique(), finding = "noFeedback", segmentId = School.First })).Body!;
+        Assert.Equal(
+            ("caution", School.First),
+            (
+                found.Body!["findings"]![0]!["level"]!.GetValue<string>(),
+                found.Body["findings"]![0]!["segmentId"]!.GetValue<Guid>()
+            )
+        );
+        var mended = (
+            await _school.Coach.PostAsync(
+                "/api/plans/fix",
+                new
+                {
+                    plan = Technique(),
+                    finding = "noFeedback",
+                    segmentId = School.First,
+                }
+            )
+        ).Body!;
         Assert.Equal(["noFocus"], Ids(await _school.Coach.PostAsync("/api/plans/check", new { plan = mended })));
     }
 
     [Fact]
     public async Task What_is_left_and_the_shares_are_told_beside_it()
     {
-        var seen = (await _school.Coach.PostAsync("/api/plans/check", new { plan = Technique(new { minutes = 45, balls = 30, approach = "threeParts" }) })).Body!;
+        var seen = (
+            await _school.Coach.PostAsync(
+                "/api/plans/check",
+                new
+                {
+                    plan = Technique(
+                        new
+                        {
+                            minutes = 45,
+                            balls = 30,
+                            approach = "threeParts",
+                        }
+                    ),
+                }
+            )
+        ).Body!;
         Assert.Equal((25, 30), (seen["minutesLeft"]!.GetValue<int>(), seen["ballsLeft"]!.GetValue<int>()));
         Assert.Equal([100.0, 0, 0], seen["shares"]!.AsArray().Select(s => s!["percent"]!.GetValue<double>()));
-        Assert.Equal(("putting", 20), (seen["areas"]![0]!["area"]!.GetValue<string>(), seen["areas"]![0]!["minutes"]!.GetValue<int>()));
+        Assert.Equal(
+            ("putting", 20),
+            (seen["areas"]![0]!["area"]!.GetValue<string>(), seen["areas"]![0]!["minutes"]!.GetValue<int>())
+        );
     }
 
     [Fact]
@@ -49,21 +97,58 @@ public class PlanWorkbenchTests(OneSchool fixture) : IClassFixture<OneSchool>
         var seen = await _school.Coach.PostAsync("/api/plans/check", new { plan = Technique(new { minutes = 3 }) });
         Assert.Empty(Ids(seen));
         Assert.Equal("constraints.minutes", seen.Body!["analysis"]!["toKeep"]![0]!["path"]!.GetValue<string>());
-        Assert.Equal(["plan.constraints.minutes"], (await _school.Coach.PostAsync("/api/plans/fix", new { plan = Technique(new { minutes = 3 }), finding = "noFocus" })).Fields);
+        Assert.Equal(
+            ["plan.constraints.minutes"],
+            (
+                await _school.Coach.PostAsync(
+                    "/api/plans/fix",
+                    new { plan = Technique(new { minutes = 3 }), finding = "noFocus" }
+                )
+            ).Fields
+        );
     }
 
     [Fact]
     public async Task A_draft_comes_from_the_academys_own_shelf_and_can_be_saved_and_published()
     {
         await _school.Coach.PutAsync($"/api/drills/{Guid.CreateVersion7()}", School.Drill("Our own gate"));
-        var drafted = await _school.Coach.PostAsync("/api/plans/draft", new { request = new { minutes = 40, places = new[] { "puttingGreen" }, approach = "evenSplit" }, studentId = _school.StudentId });
+        var drafted = await _school.Coach.PostAsync(
+            "/api/plans/draft",
+            new
+            {
+                request = new
+                {
+                    minutes = 40,
+                    places = new[] { "puttingGreen" },
+                    approach = "evenSplit",
+                },
+                studentId = _school.StudentId,
+            }
+        );
         Assert.Equal(HttpStatusCode.OK, drafted.Status);
         var plan = drafted.Body!["plan"]!;
         Assert.Equal(plan["segments"]!.AsArray().Count, drafted.Body["reasons"]!.AsArray().Count);
         Assert.Contains("Our own gate", plan.ToJsonString());
         await _school.SetAsync(await _school.SavePlanAsync(plan), day: null);
         Assert.Equal(HttpStatusCode.OK, (await _school.PublishAsync()).Status);
-        Assert.Equal(drafted.Body.ToJsonString(), (await _school.Coach.PostAsync("/api/plans/draft", new { request = new { minutes = 40, places = new[] { "puttingGreen" }, approach = "evenSplit" }, studentId = _school.StudentId })).Body!.ToJsonString());
+        Assert.Equal(
+            drafted.Body.ToJsonString(),
+            (
+                await _school.Coach.PostAsync(
+                    "/api/plans/draft",
+                    new
+                    {
+                        request = new
+                        {
+                            minutes = 40,
+                            places = new[] { "puttingGreen" },
+                            approach = "evenSplit",
+                        },
+                        studentId = _school.StudentId,
+                    }
+                )
+            ).Body!.ToJsonString()
+        );
     }
 
     [Theory]
@@ -79,12 +164,31 @@ public class PlanWorkbenchTests(OneSchool fixture) : IClassFixture<OneSchool>
     [Fact]
     public async Task Calls_are_the_same_for_the_same_seed_and_tell_how_much_they_change()
     {
-        var protocol = new { kind = "calledShots", clubs = new[] { "iron6", "iron8", "hybrid" }, calls = 12 };
+        var protocol = new
+        {
+            kind = "calledShots",
+            clubs = new[] { "iron6", "iron8", "hybrid" },
+            calls = 12,
+        };
         var first = (await _school.Coach.PostAsync("/api/plans/calls", new { protocol, seed = 5 })).Body!;
-        Assert.Equal(first.ToJsonString(), (await _school.Coach.PostAsync("/api/plans/calls", new { protocol, seed = 5 })).Body!.ToJsonString());
-        Assert.NotEqual(first.ToJsonString(), (await _school.Coach.PostAsync("/api/plans/calls", new { protocol, seed = 6 })).Body!.ToJsonString());
+        Assert.Equal(
+            first.ToJsonString(),
+            (await _school.Coach.PostAsync("/api/plans/calls", new { protocol, seed = 5 })).Body!.ToJsonString()
+        );
+        Assert.NotEqual(
+            first.ToJsonString(),
+            (await _school.Coach.PostAsync("/api/plans/calls", new { protocol, seed = 6 })).Body!.ToJsonString()
+        );
         Assert.Equal((12, 1.0), (first["calls"]!.AsArray().Count, first["variety"]!["club"]!.GetValue<double>()));
-        Assert.Equal(["protocol.clubs"], (await _school.Coach.PostAsync("/api/plans/calls", new { protocol = new { kind = "calledShots", clubs = Array.Empty<string>() }, seed = 1 })).Fields);
+        Assert.Equal(
+            ["protocol.clubs"],
+            (
+                await _school.Coach.PostAsync(
+                    "/api/plans/calls",
+                    new { protocol = new { kind = "calledShots", clubs = Array.Empty<string>() }, seed = 1 }
+                )
+            ).Fields
+        );
     }
 
     [Fact]
@@ -109,7 +213,10 @@ public class PlanWorkbenchTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task Who_a_plan_is_for_is_told_in_a_few_lines()
     {
         var seen = (await _school.Coach.GetAsync($"/api/plans/context/{_school.StudentId}")).Body!;
-        Assert.Equal(("improving", "right", "offSeason"), (seen["level"]!.GetValue<string>(), seen["hand"]!.GetValue<string>(), seen["season"]!.GetValue<string>()));
+        Assert.Equal(
+            ("improving", "right", "offSeason"),
+            (seen["level"]!.GetValue<string>(), seen["hand"]!.GetValue<string>(), seen["season"]!.GetValue<string>())
+        );
     }
 
     [Fact]
@@ -120,12 +227,29 @@ public class PlanWorkbenchTests(OneSchool fixture) : IClassFixture<OneSchool>
         // By hand: of 33 minutes the pause falls out for 20, and 20 and 10 become 13 and 7 of 20.
         var step = view["trim"]!["steps"]!.AsArray().First(s => s!["from"]!.GetValue<int>() <= 20)!;
         Assert.Equal([School.First, School.Second], step["kept"]!.AsArray().Select(k => k!.GetValue<Guid>()));
-        var kept = new[] { new { segmentId = School.First, minutes = 13, balls = 0 }, new { segmentId = School.Second, minutes = 7, balls = 0 } };
-        await _school.SendAsync(Guid.CreateVersion7(), id,
+        var kept = new[]
+        {
+            new
+            {
+                segmentId = School.First,
+                minutes = 13,
+                balls = 0,
+            },
+            new
+            {
+                segmentId = School.Second,
+                minutes = 7,
+                balls = 0,
+            },
+        };
+        await _school.SendAsync(
+            Guid.CreateVersion7(),
+            id,
             School.Entry(1, "trimmed", -60, ("kept", kept)),
             School.Entry(2, "settled", -50, ("segmentId", School.First), ("outcome", "done")),
             School.Entry(3, "settled", -40, ("segmentId", School.Second), ("outcome", "done")),
-            School.Entry(4, "finished", -40));
+            School.Entry(4, "finished", -40)
+        );
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
         Assert.Equal("trimmed", seen["card"]!["status"]!.GetValue<string>());
         Assert.Equal(20, seen["card"]!["completion"]!["doneMinutes"]!.GetValue<double>(), 9);
@@ -134,12 +258,19 @@ public class PlanWorkbenchTests(OneSchool fixture) : IClassFixture<OneSchool>
     }
 
     [Theory]
-    [InlineData("""[{"segmentId":"00000009-0000-7000-8000-000000000000","minutes":5,"balls":0}]""", "entries[0].kept[0].segmentId")]
+    [InlineData(
+        """[{"segmentId":"00000009-0000-7000-8000-000000000000","minutes":5,"balls":0}]""",
+        "entries[0].kept[0].segmentId"
+    )]
     [InlineData("""[{"segmentId":"00000001-0000-7000-8000-000000000000","minutes":0,"balls":0}]""", "entries[0].kept[0].minutes")]
     public async Task A_trim_of_something_else_is_refused(string kept, string field)
     {
         var id = await _school.PublishedSessionAsync("2026-05-05");
-        var answer = await _school.SendAsync(Guid.CreateVersion7(), id, School.Entry(1, "trimmed", 1, ("kept", JsonNode.Parse(kept))));
+        var answer = await _school.SendAsync(
+            Guid.CreateVersion7(),
+            id,
+            School.Entry(1, "trimmed", 1, ("kept", JsonNode.Parse(kept)))
+        );
         Assert.Equal((HttpStatusCode.UnprocessableEntity, field), (answer.Status, answer.Fields.Single()));
     }
 

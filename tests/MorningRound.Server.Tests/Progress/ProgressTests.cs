@@ -10,20 +10,33 @@ public class ProgressTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task The_charts_show_what_was_worked_by_hand_from_the_log()
     {
         var id = await _school.PublishedSessionAsync();
-        await _school.SendAsync(Guid.CreateVersion7(), id,
+        await _school.SendAsync(
+            Guid.CreateVersion7(),
+            id,
             School.Entry(1, "entered", 0, ("segmentId", School.First)),
             School.Entry(2, "counted", 10, ("segmentId", School.First), ("balls", 30)),
             School.Entry(3, "settled", 18, ("segmentId", School.First), ("outcome", "done")),
             School.Entry(4, "settled", 19, ("segmentId", School.Second), ("outcome", "skipped")),
             School.Entry(5, "rated", 20, ("focus", 6), ("effort", 4)),
-            School.Entry(6, "finished", 20));
+            School.Entry(6, "finished", 20)
+        );
         var progress = (await _school.Student.GetAsync($"/api/progress/{_school.StudentId}?weeks=4")).Body!;
-        Assert.Equal(["2026-W16", "2026-W17", "2026-W18", "2026-W19"], progress["weeks"]!.AsArray().Select(w => w!["week"]!.GetValue<string>()));
+        Assert.Equal(
+            ["2026-W16", "2026-W17", "2026-W18", "2026-W19"],
+            progress["weeks"]!.AsArray().Select(w => w!["week"]!.GetValue<string>())
+        );
         var week = progress["weeks"]![3]!;
         // By hand: 20 of 30 planned minutes; the clock ran 18; focus and effort were answered once, the rest was not.
         Assert.Equal(20.0 / 30, week["completion"]!["fraction"]!.GetValue<double>(), 10);
         Assert.Equal(18, week["minutesPractised"]!.GetValue<double>(), 10);
-        Assert.Equal((30, 6.0, 4.0), (week["strokes"]!["counted"]!.GetValue<int>(), week["ratings"]!["focus"]!.GetValue<double>(), week["ratings"]!["effort"]!.GetValue<double>()));
+        Assert.Equal(
+            (30, 6.0, 4.0),
+            (
+                week["strokes"]!["counted"]!.GetValue<int>(),
+                week["ratings"]!["focus"]!.GetValue<double>(),
+                week["ratings"]!["effort"]!.GetValue<double>()
+            )
+        );
         Assert.Null(week["ratings"]!["quality"]);
         Assert.Null(progress["weeks"]![0]!["completion"]!["fraction"]);
         Assert.Equal(id, progress["recent"]![0]!["assignmentId"]!.GetValue<Guid>());

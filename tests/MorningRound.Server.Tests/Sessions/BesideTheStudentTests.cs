@@ -11,24 +11,45 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
 {
     private readonly School _school = fixture.School;
 
-    private static (string, object?) Homework(Guid segment, int minutes = 15) => ("homework", new
-    {
-        segmentId = segment,
-        title = "Low point",
-        instruction = "Ten with the towel, ten without.",
-        phase = "block",
-        place = "range",
-        minutes,
-        balls = 20,
-    });
+    private static (string, object?) Homework(Guid segment, int minutes = 15) =>
+        (
+            "homework",
+            new
+            {
+                segmentId = segment,
+                title = "Low point",
+                instruction = "Ten with the towel, ten without.",
+                phase = "block",
+                place = "range",
+                minutes,
+                balls = 20,
+            }
+        );
 
     private Task<Answer> NextWeekAsync() => _school.Coach.GetAsync($"/api/weeks/2026-W20/students/{_school.StudentId}");
 
     private static Dictionary<string, object?>[] Streak(params bool[] made) =>
-    [
-        .. made.Select((m, i) => School.Entry(i + 1, "answered", i, ("segmentId", School.First), ("flowVersion", 1),
-            ("input", new { kind = "choice", attempt = i + 1, value = m ? "made" : "missed" }))),
-    ];
+        [
+            .. made.Select(
+                (m, i) =>
+                    School.Entry(
+                        i + 1,
+                        "answered",
+                        i,
+                        ("segmentId", School.First),
+                        ("flowVersion", 1),
+                        (
+                            "input",
+                            new
+                            {
+                                kind = "choice",
+                                attempt = i + 1,
+                                value = m ? "made" : "missed",
+                            }
+                        )
+                    )
+            ),
+        ];
 
     [Fact]
     public async Task A_lesson_kept_by_the_coach_leaves_its_checkpoint_and_a_draft_in_next_week()
@@ -43,24 +64,43 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
             School.Entry(3, "lessonNoted", 30, ("checkpoint", "Belt buckle to the target"), Homework(segment)),
             School.Entry(4, "finished", 31),
         ];
-        for (var twice = 0; twice < 2; twice++) Assert.Equal(HttpStatusCode.OK, (await _school.SendAsCoachAsync(log, id, lesson)).Status);
+        for (var twice = 0; twice < 2; twice++)
+            Assert.Equal(HttpStatusCode.OK, (await _school.SendAsCoachAsync(log, id, lesson)).Status);
 
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
-        Assert.Equal(("lesson", "Belt buckle to the target"), (seen["logs"]![0]!["recording"]!.GetValue<string>(), seen["logs"]![0]!["agreed"]!["checkpoint"]!.GetValue<string>()));
+        Assert.Equal(
+            ("lesson", "Belt buckle to the target"),
+            (seen["logs"]![0]!["recording"]!.GetValue<string>(), seen["logs"]![0]!["agreed"]!["checkpoint"]!.GetValue<string>())
+        );
 
         // 6 May 2026 lies in week 19, so the homework waits in week 20, unpublished, once.
         var drafts = Homeworks(await NextWeekAsync());
         var draft = Assert.Single(drafts);
         Assert.Equal((false, 15), (draft["isPublished"]!.GetValue<bool>(), draft["minutes"]!.GetValue<int>()));
         var second = Guid.CreateVersion7();
-        await _school.SendAsCoachAsync(log, id, School.Entry(5, "lessonNoted", 32, ("checkpoint", "Belt buckle"), Homework(second, minutes: 10)));
+        await _school.SendAsCoachAsync(
+            log,
+            id,
+            School.Entry(5, "lessonNoted", 32, ("checkpoint", "Belt buckle"), Homework(second, minutes: 10))
+        );
         draft = Assert.Single(Homeworks(await NextWeekAsync()));
         Assert.Equal(25, draft["minutes"]!.GetValue<int>());
-        Assert.DoesNotContain("Homework", (await _school.Student.GetAsync($"/api/weeks/2026-W20/students/{_school.StudentId}")).Body!.ToJsonString());
+        Assert.DoesNotContain(
+            "Homework",
+            (await _school.Student.GetAsync($"/api/weeks/2026-W20/students/{_school.StudentId}")).Body!.ToJsonString()
+        );
     }
 
     private static List<JsonNode> Homeworks(Answer week) =>
-        [.. week.Body!["sessions"]!.AsArray().OfType<JsonNode>().Where(s => s["title"]!.GetValue<string>().StartsWith("Homework", StringComparison.Ordinal) && !s["isPublished"]!.GetValue<bool>())];
+        [
+            .. week.Body!["sessions"]!
+                .AsArray()
+                .OfType<JsonNode>()
+                .Where(s =>
+                    s["title"]!.GetValue<string>().StartsWith("Homework", StringComparison.Ordinal)
+                    && !s["isPublished"]!.GetValue<bool>()
+                ),
+        ];
 
     [Fact]
     public async Task Homework_noted_twice_without_a_signal_arrives_in_one_draft()
@@ -68,15 +108,27 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
         await using var server = await TestServer.NewAsync();
         var school = await School.OpenAsync(server);
         var id = await school.PublishedSessionAsync();
-        var sent = await school.SendAsCoachAsync(Guid.CreateVersion7(), id,
+        var sent = await school.SendAsCoachAsync(
+            Guid.CreateVersion7(),
+            id,
             School.Entry(1, "opened", 0, ("recording", "lesson")),
             School.Entry(2, "lessonNoted", 10, ("checkpoint", "Belt buckle"), Homework(Guid.CreateVersion7())),
-            School.Entry(3, "lessonNoted", 20, ("checkpoint", "Belt buckle"), Homework(Guid.CreateVersion7(), minutes: 10)));
+            School.Entry(3, "lessonNoted", 20, ("checkpoint", "Belt buckle"), Homework(Guid.CreateVersion7(), minutes: 10))
+        );
         Assert.Equal(HttpStatusCode.OK, sent.Status);
         var week = await school.Coach.GetAsync($"/api/weeks/2026-W20/students/{school.StudentId}");
         Assert.Equal(25, Assert.Single(Homeworks(week))["minutes"]!.GetValue<int>());
-        var many = await school.SendAsCoachAsync(Guid.CreateVersion7(), id,
-            [.. Enumerable.Range(1, 21).Select(n => School.Entry(n, "lessonNoted", n, ("checkpoint", "Belt buckle"), Homework(Guid.CreateVersion7())))]);
+        var many = await school.SendAsCoachAsync(
+            Guid.CreateVersion7(),
+            id,
+            [
+                .. Enumerable
+                    .Range(1, 21)
+                    .Select(n =>
+                        School.Entry(n, "lessonNoted", n, ("checkpoint", "Belt buckle"), Homework(Guid.CreateVersion7()))
+                    ),
+            ]
+        );
         Assert.Equal((HttpStatusCode.UnprocessableEntity, "entries"), (many.Status, Assert.Single(many.Fields)));
     }
 
@@ -106,8 +158,15 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
 
         // A phone that changed hands: the cookie is the coach's, the entries are the student's.
         var log = Guid.CreateVersion7();
-        var other = await _school.Coach.PostAsync($"/api/sessions/logs/{log}/entries",
-            new { assignmentId = id, accountId = _school.StudentAccount, entries = new[] { School.Entry(1, "entered", 0, ("segmentId", School.First)) } });
+        var other = await _school.Coach.PostAsync(
+            $"/api/sessions/logs/{log}/entries",
+            new
+            {
+                assignmentId = id,
+                accountId = _school.StudentAccount,
+                entries = new[] { School.Entry(1, "entered", 0, ("segmentId", School.First)) },
+            }
+        );
         Assert.Equal((HttpStatusCode.Forbidden, "accountId"), (other.Status, other.Fields.Single()));
 
         // And the student's own log is nobody else's to go on with, the coach's included.
@@ -116,30 +175,56 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
     }
 
     [Theory]
-    [InlineData("""{"checkpoint":"x","homework":{"segmentId":"00000000-0000-0000-0000-000000000000","title":"t","phase":"block","place":"range","minutes":5}}""", "entries[0].homework.segmentId")]
-    [InlineData("""{"homework":{"segmentId":"00000005-0000-7000-8000-000000000000","title":" ","phase":"block","place":"range","minutes":5}}""", "entries[0].homework.title")]
-    [InlineData("""{"homework":{"segmentId":"00000005-0000-7000-8000-000000000000","title":"t","phase":"block","place":"range","minutes":0}}""", "entries[0].homework.minutes")]
+    [InlineData(
+        """{"checkpoint":"x","homework":{"segmentId":"00000000-0000-0000-0000-000000000000","title":"t","phase":"block","place":"range","minutes":5}}""",
+        "entries[0].homework.segmentId"
+    )]
+    [InlineData(
+        """{"homework":{"segmentId":"00000005-0000-7000-8000-000000000000","title":" ","phase":"block","place":"range","minutes":5}}""",
+        "entries[0].homework.title"
+    )]
+    [InlineData(
+        """{"homework":{"segmentId":"00000005-0000-7000-8000-000000000000","title":"t","phase":"block","place":"range","minutes":0}}""",
+        "entries[0].homework.minutes"
+    )]
     public async Task Broken_homework_is_refused_by_its_field(string entry, string field)
     {
         var id = await _school.PublishedSessionAsync();
-        var body = $$"""{"assignmentId":"{{id}}","accountId":"{{_school.CoachAccount}}","entries":[{"kind":"lessonNoted","sequence":1,"at":"2026-05-06T08:30:00Z",{{entry[1..]}}]}""";
+        var body =
+            $$"""{"assignmentId":"{{id}}","accountId":"{{_school.CoachAccount}}","entries":[{"kind":"lessonNoted","sequence":1,"at":"2026-05-06T08:30:00Z",{{entry[1..]}}]}""";
         var answer = await _school.Coach.PostAsync($"/api/sessions/logs/{Guid.CreateVersion7()}/entries", body);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.Status);
         Assert.Contains(field, answer.Fields);
     }
 
-    private object Own(string day = "2026-05-05", object? plan = null) => new { studentId = _school.StudentId, day, plan = plan ?? School.Plan("On my own", "An hour with the putter") };
+    private object Own(string day = "2026-05-05", object? plan = null) =>
+        new
+        {
+            studentId = _school.StudentId,
+            day,
+            plan = plan ?? School.Plan("On my own", "An hour with the putter"),
+        };
 
     [Fact]
     public async Task Own_practice_is_kept_and_stands_outside_the_weeks_figure()
     {
-        var before = (await _school.Coach.GetAsync($"/api/weeks/2026-W19/students/{_school.StudentId}")).Body!["completion"]!.ToJsonString();
+        var before = (await _school.Coach.GetAsync($"/api/weeks/2026-W19/students/{_school.StudentId}")).Body![
+            "completion"
+        ]!.ToJsonString();
         var id = Guid.CreateVersion7();
         var own = Own();
         for (var twice = 0; twice < 2; twice++)
-            Assert.Equal(HttpStatusCode.OK, (await _school.Student.SendAsync(HttpMethod.Put, $"/api/sessions/own/{id}", own)).Status);
-        var sent = await _school.SendAsync(Guid.CreateVersion7(), id,
-            School.Entry(1, "entered", -60, ("segmentId", School.First)), School.Entry(2, "settled", -30, ("segmentId", School.First), ("outcome", "done")), School.Entry(3, "finished", -30));
+            Assert.Equal(
+                HttpStatusCode.OK,
+                (await _school.Student.SendAsync(HttpMethod.Put, $"/api/sessions/own/{id}", own)).Status
+            );
+        var sent = await _school.SendAsync(
+            Guid.CreateVersion7(),
+            id,
+            School.Entry(1, "entered", -60, ("segmentId", School.First)),
+            School.Entry(2, "settled", -30, ("segmentId", School.First), ("outcome", "done")),
+            School.Entry(3, "finished", -30)
+        );
         Assert.Equal(HttpStatusCode.OK, sent.Status);
         var week = (await _school.Coach.GetAsync($"/api/weeks/2026-W19/students/{_school.StudentId}")).Body!;
         Assert.Equal(before, week["completion"]!.ToJsonString());
@@ -153,11 +238,18 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var id = Guid.CreateVersion7();
         await _school.Student.SendAsync(HttpMethod.Put, $"/api/sessions/own/{id}", Own());
-        var other = await _school.Student.SendAsync(HttpMethod.Put, $"/api/sessions/own/{id}", Own(plan: School.Plan("Something else")));
+        var other = await _school.Student.SendAsync(
+            HttpMethod.Put,
+            $"/api/sessions/own/{id}",
+            Own(plan: School.Plan("Something else"))
+        );
         Assert.Equal((HttpStatusCode.Conflict, "assignmentId"), (other.Status, other.Fields.Single()));
         // An id that a coach's own assignment already has is no way into it.
         var set = await _school.PublishedSessionAsync();
-        Assert.Equal(HttpStatusCode.Conflict, (await _school.Student.SendAsync(HttpMethod.Put, $"/api/sessions/own/{set}", Own())).Status);
+        Assert.Equal(
+            HttpStatusCode.Conflict,
+            (await _school.Student.SendAsync(HttpMethod.Put, $"/api/sessions/own/{set}", Own())).Status
+        );
     }
 
     [Theory]
@@ -172,10 +264,22 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
     [Fact]
     public async Task Own_practice_without_a_purpose_or_set_as_a_must_names_the_field()
     {
-        var answer = await _school.Student.SendAsync(HttpMethod.Put, $"/api/sessions/own/{Guid.CreateVersion7()}", Own(plan: School.Plan(purpose: "")));
+        var answer = await _school.Student.SendAsync(
+            HttpMethod.Put,
+            $"/api/sessions/own/{Guid.CreateVersion7()}",
+            Own(plan: School.Plan(purpose: ""))
+        );
         Assert.Equal("plan.purpose", answer.Fields.Single());
-        var set = await _school.Coach.PutAsync($"/api/weeks/assignments/{Guid.CreateVersion7()}",
-            new { studentId = _school.StudentId, planId = await _school.SavePlanAsync(), week = TestServer.Week, requirement = "own" });
+        var set = await _school.Coach.PutAsync(
+            $"/api/weeks/assignments/{Guid.CreateVersion7()}",
+            new
+            {
+                studentId = _school.StudentId,
+                planId = await _school.SavePlanAsync(),
+                week = TestServer.Week,
+                requirement = "own",
+            }
+        );
         Assert.Equal((HttpStatusCode.UnprocessableEntity, "requirement"), (set.Status, set.Fields.Single()));
     }
 
@@ -196,7 +300,10 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
         var longer = await _school.SetAsync(await _school.SavePlanAsync(School.PlanWithDrill(School.Streak(8))), "2026-05-06");
         await _school.PublishAsync();
         await _school.SendAsync(Guid.CreateVersion7(), longer, Streak(true));
-        Assert.StartsWith("The first time", (await _school.Coach.GetAsync($"/api/sessions/{longer}")).Body!["results"]![0]!["lastTimes"]!.GetValue<string>());
+        Assert.StartsWith(
+            "The first time",
+            (await _school.Coach.GetAsync($"/api/sessions/{longer}")).Body!["results"]![0]!["lastTimes"]!.GetValue<string>()
+        );
     }
 
     [Fact]
@@ -210,6 +317,9 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
         await _school.SendAsync(log, first, Streak(true));
         await _school.SendAsync(log, first, School.Entry(2, "attemptDropped", 2, ("segmentId", School.First)));
         await _school.SendAsync(Guid.CreateVersion7(), second, Streak(true, false));
-        Assert.StartsWith("The first time", (await _school.Coach.GetAsync($"/api/sessions/{second}")).Body!["results"]![0]!["lastTimes"]!.GetValue<string>());
+        Assert.StartsWith(
+            "The first time",
+            (await _school.Coach.GetAsync($"/api/sessions/{second}")).Body!["results"]![0]!["lastTimes"]!.GetValue<string>()
+        );
     }
 }

@@ -12,15 +12,26 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
     private readonly School _school = fixture.School;
 
     private static Dictionary<string, object?>[] Session() =>
-    [
-        School.Entry(1, "entered", 0, ("segmentId", School.First)),
-        School.Entry(2, "counted", 5, ("segmentId", School.First), ("balls", 20)),
-        School.Entry(3, "settled", 12, ("segmentId", School.First), ("outcome", "partDone")),
-        School.Entry(4, "entered", 13, ("segmentId", School.Second)),
-        School.Entry(5, "settled", 20, ("segmentId", School.Second), ("outcome", "done")),
-        School.Entry(6, "rated", 21, ("focus", 7), ("quality", 6), ("confidence", 8), ("enjoyment", 9), ("effort", 0), ("purposeMet", true), ("note", "Windy")),
-        School.Entry(7, "finished", 21),
-    ];
+        [
+            School.Entry(1, "entered", 0, ("segmentId", School.First)),
+            School.Entry(2, "counted", 5, ("segmentId", School.First), ("balls", 20)),
+            School.Entry(3, "settled", 12, ("segmentId", School.First), ("outcome", "partDone")),
+            School.Entry(4, "entered", 13, ("segmentId", School.Second)),
+            School.Entry(5, "settled", 20, ("segmentId", School.Second), ("outcome", "done")),
+            School.Entry(
+                6,
+                "rated",
+                21,
+                ("focus", 7),
+                ("quality", 6),
+                ("confidence", 8),
+                ("enjoyment", 9),
+                ("effort", 0),
+                ("purposeMet", true),
+                ("note", "Windy")
+            ),
+            School.Entry(7, "finished", 21),
+        ];
 
     private async Task<int> CountAsync(Func<MorningRoundDb, Task<int>> count)
     {
@@ -35,15 +46,23 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         var log = Guid.CreateVersion7();
         Assert.Equal(7, (await _school.SendAsync(log, id, Session())).Get<int>("lastSequence"));
 
-        // By hand: 20 of 30 balls of a 20-minute segment are 13⅓ minutes, 10 minutes done whole: 23⅓ of 30. Clock: 12 + 7 minutes.
+        // By hand: 20 of 30 balls of a 20-minute segment are 13⅓ minutes, 10 minutes done whole: 23⅓ of 30. Clock: 12 + 7
+        // minutes.
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
         Assert.Equal((20.0 * 20 / 30) + 10, seen["card"]!["completion"]!["doneMinutes"]!.GetValue<double>(), 9);
         Assert.Equal("partDone", seen["card"]!["status"]!.GetValue<string>());
         Assert.Equal("2026-05-06", seen["card"]!["practisedOn"]!.GetValue<string>());
         var kept = seen["logs"]![0]!;
         Assert.Equal(19, kept["minutes"]!.GetValue<double>(), 9);
-        Assert.Equal((20, 7, 0, "Windy"), (kept["strokes"]!["counted"]!.GetValue<int>(), kept["rating"]!["focus"]!.GetValue<int>(),
-            kept["rating"]!["effort"]!.GetValue<int>(), kept["rating"]!["note"]!.GetValue<string>()));
+        Assert.Equal(
+            (20, 7, 0, "Windy"),
+            (
+                kept["strokes"]!["counted"]!.GetValue<int>(),
+                kept["rating"]!["focus"]!.GetValue<int>(),
+                kept["rating"]!["effort"]!.GetValue<int>(),
+                kept["rating"]!["note"]!.GetValue<string>()
+            )
+        );
         Assert.Equal("after 30 balls", seen["exitRules"]![0]!["text"]!.GetValue<string>());
     }
 
@@ -58,7 +77,10 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         Assert.Equal((HttpStatusCode.OK, 7), (again.Status, again.Get<int>("lastSequence")));
         Assert.Equal(7, await CountAsync(db => db.SessionEntries.CountAsync(e => e.LogId == log)));
         var entries = (await _school.Student.GetAsync($"/api/sessions/logs/{log}/entries")).Body!.AsArray();
-        Assert.Equal(["entered", "counted", "settled", "entered", "settled", "rated", "finished"], entries.Select(e => e!["kind"]!.GetValue<string>()));
+        Assert.Equal(
+            ["entered", "counted", "settled", "entered", "settled", "rated", "finished"],
+            entries.Select(e => e!["kind"]!.GetValue<string>())
+        );
     }
 
     [Fact]
@@ -106,8 +128,12 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var id = await _school.PublishedSessionAsync();
         await _school.SendAsync(Guid.CreateVersion7(), id, Session()[..3]);
-        await _school.SendAsync(Guid.CreateVersion7(), id,
-            School.Entry(1, "settled", 30, ("segmentId", School.Second), ("outcome", "done")), School.Entry(2, "finished", 31));
+        await _school.SendAsync(
+            Guid.CreateVersion7(),
+            id,
+            School.Entry(1, "settled", 30, ("segmentId", School.Second), ("outcome", "done")),
+            School.Entry(2, "finished", 31)
+        );
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
         Assert.Equal(2, seen["logs"]!.AsArray().Count);
         Assert.Equal((20.0 * 20 / 30) + 10, seen["card"]!["completion"]!["doneMinutes"]!.GetValue<double>(), 9);
@@ -117,10 +143,13 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task Pain_that_ends_a_session_drops_the_rest_and_reaches_the_coach()
     {
         var id = await _school.PublishedSessionAsync();
-        await _school.SendAsync(Guid.CreateVersion7(), id,
+        await _school.SendAsync(
+            Guid.CreateVersion7(),
+            id,
             School.Entry(1, "settled", 10, ("segmentId", School.First), ("outcome", "done")),
             School.Entry(2, "pain", 12, ("part", "wristOrHand"), ("side", "trail"), ("level", 5), ("sharp", false)),
-            School.Entry(3, "finished", 13));
+            School.Entry(3, "finished", 13)
+        );
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
         Assert.True(seen["logs"]![0]!["endedByPain"]!.GetValue<bool>());
         Assert.Equal(20, seen["card"]!["completion"]!["plannedMinutes"]!.GetValue<int>());
@@ -138,14 +167,15 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         Assert.Equal(HttpStatusCode.OK, (await _school.PublishAsync()).Status);
     }
 
-    public static TheoryData<string, Dictionary<string, object?>> WrongEntries => new()
-    {
-        { "entries[0].segmentId", School.Entry(1, "entered", 0, ("segmentId", Guid.NewGuid())) },
-        { "entries[0].level", School.Entry(1, "pain", 0, ("part", "neck"), ("level", 11), ("sharp", false)) },
-        { "entries[0].effort", School.Entry(1, "rated", 0, ("effort", 11)) },
-        { "entries[0]", School.Entry(1, "daydreamed", 0) },
-        { "entries[0].segmentId", School.Entry(1, "entered", 0) },
-    };
+    public static TheoryData<string, Dictionary<string, object?>> WrongEntries =>
+        new()
+        {
+            { "entries[0].segmentId", School.Entry(1, "entered", 0, ("segmentId", Guid.NewGuid())) },
+            { "entries[0].level", School.Entry(1, "pain", 0, ("part", "neck"), ("level", 11), ("sharp", false)) },
+            { "entries[0].effort", School.Entry(1, "rated", 0, ("effort", 11)) },
+            { "entries[0]", School.Entry(1, "daydreamed", 0) },
+            { "entries[0].segmentId", School.Entry(1, "entered", 0) },
+        };
 
     [Theory]
     [MemberData(nameof(WrongEntries))]
@@ -162,8 +192,16 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var id = await _school.PublishedSessionAsync();
         var log = Guid.CreateVersion7();
-        var body = new { assignmentId = id, accountId = _school.StudentAccount, entries = Session() };
-        Assert.Equal(HttpStatusCode.NotFound, (await _school.OtherStudent.PostAsync($"/api/sessions/logs/{log}/entries", body)).Status);
+        var body = new
+        {
+            assignmentId = id,
+            accountId = _school.StudentAccount,
+            entries = Session(),
+        };
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await _school.OtherStudent.PostAsync($"/api/sessions/logs/{log}/entries", body)).Status
+        );
         Assert.Equal(HttpStatusCode.Forbidden, (await _school.Coach.PostAsync($"/api/sessions/logs/{log}/entries", body)).Status);
         var draft = await _school.SetAsync(await _school.SavePlanAsync());
         Assert.Equal(HttpStatusCode.NotFound, (await _school.SendAsync(log, draft, Session())).Status);

@@ -7,7 +7,19 @@ namespace MorningRound.Server.Tests.Storage;
 public class StoredDocumentTests
 {
     private static readonly DocumentFormat<SessionPlan> Format = new("plan");
-    private static readonly SessionPlan Plan = new() { Title = "Kept", Segments = [new Pause { Id = Guid.CreateVersion7(), Title = "Water", Minutes = 3 }] };
+    private static readonly SessionPlan Plan = new()
+    {
+        Title = "Kept",
+        Segments =
+        [
+            new Pause
+            {
+                Id = Guid.CreateVersion7(),
+                Title = "Water",
+                Minutes = 3,
+            },
+        ],
+    };
 
     [Fact]
     public void A_document_says_its_format_and_comes_back()

@@ -14,7 +14,14 @@ public sealed class WeekTests : IAsyncLifetime
     private string WeekPath => $"/api/weeks/{TestServer.Week}/students/{_school.StudentId}";
 
     private object Input(Guid planId, string? day, string week = TestServer.Week) =>
-        new { studentId = _school.StudentId, planId, week, day, requirement = "must" };
+        new
+        {
+            studentId = _school.StudentId,
+            planId,
+            week,
+            day,
+            requirement = "must",
+        };
 
     [Fact]
     public async Task A_draft_is_the_coachs_until_it_is_published()
@@ -50,14 +57,28 @@ public sealed class WeekTests : IAsyncLifetime
         var answer = await _school.PublishAsync();
         Assert.Equal(HttpStatusCode.OK, answer.Status);
         var kept = Assert.Single(answer.Body!["notPublished"]!.AsArray())!;
-        Assert.Equal((bare, "Bare", "2026-05-09", "purpose"), (kept["assignmentId"]!.GetValue<Guid>(), kept["title"]!.GetValue<string>(), kept["day"]!.GetValue<string>(), kept["path"]!.GetValue<string>()));
-        var seen = (await _school.Student.GetAsync(WeekPath)).Body!["sessions"]!.AsArray().Select(c => c!["assignmentId"]!.GetValue<Guid>()).ToList();
+        Assert.Equal(
+            (bare, "Bare", "2026-05-09", "purpose"),
+            (
+                kept["assignmentId"]!.GetValue<Guid>(),
+                kept["title"]!.GetValue<string>(),
+                kept["day"]!.GetValue<string>(),
+                kept["path"]!.GetValue<string>()
+            )
+        );
+        var seen = (await _school.Student.GetAsync(WeekPath)).Body!["sessions"]!
+            .AsArray()
+            .Select(c => c!["assignmentId"]!.GetValue<Guid>())
+            .ToList();
         Assert.Contains(sound, seen);
         Assert.DoesNotContain(bare, seen);
 
         // With nothing left that can be, it is a refusal that names the field.
         var refused = await _school.PublishAsync();
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, $"sessions[{bare}].purpose"), (refused.Status, Assert.Single(refused.Fields)));
+        Assert.Equal(
+            (HttpStatusCode.UnprocessableEntity, $"sessions[{bare}].purpose"),
+            (refused.Status, Assert.Single(refused.Fields))
+        );
         await _school.Coach.DeleteAsync($"/api/weeks/assignments/{bare}");
         await _school.Coach.DeleteAsync($"/api/weeks/assignments/{sound}");
     }
@@ -69,16 +90,43 @@ public sealed class WeekTests : IAsyncLifetime
         await using var server = await TestServer.NewAsync();
         var school = await School.OpenAsync(server, "Medal");
         var planId = await school.SavePlanAsync();
-        await school.Student.PutAsync($"/api/students/{school.StudentId}/file", new
-        {
-            own = new { competitions = new[] { new { id = Guid.CreateVersion7(), name = "Medal", firstDay = "2026-05-08", lastDay = "2026-05-09" } } },
-        }, 0);
-        async Task<List<string>> OnAsync(string? day) => [.. (await school.Coach.GetAsync(
-            $"/api/weeks/{TestServer.Week}/students/{school.StudentId}/findings?planId={planId}{(day is null ? "" : $"&day={day}")}")).Body!.AsArray().Select(f => f!["level"]!.GetValue<string>())];
+        await school.Student.PutAsync(
+            $"/api/students/{school.StudentId}/file",
+            new
+            {
+                own = new
+                {
+                    competitions = new[]
+                    {
+                        new
+                        {
+                            id = Guid.CreateVersion7(),
+                            name = "Medal",
+                            firstDay = "2026-05-08",
+                            lastDay = "2026-05-09",
+                        },
+                    },
+                },
+            },
+            0
+        );
+        async Task<List<string>> OnAsync(string? day) =>
+            [
+                .. (
+                    await school.Coach.GetAsync(
+                        $"/api/weeks/{TestServer.Week}/students/{school.StudentId}/findings?planId={planId}"
+                            + (day is null ? "" : $"&day={day}")
+                    )
+                )
+                    .Body!.AsArray()
+                    .Select(f => f!["level"]!.GetValue<string>()),
+            ];
         Assert.DoesNotContain("note", await OnAsync("2026-05-07"));
         // "Any day" is judged by its mildest day.
         Assert.True((await OnAsync(null)).Count <= (await OnAsync("2026-05-08")).Count);
-        var elsewhere = await _school.Coach.GetAsync($"/api/weeks/{TestServer.Week}/students/{_school.StudentId}/findings?planId={plan}&day=2026-06-01");
+        var elsewhere = await _school.Coach.GetAsync(
+            $"/api/weeks/{TestServer.Week}/students/{_school.StudentId}/findings?planId={plan}&day=2026-06-01"
+        );
         Assert.Equal((HttpStatusCode.UnprocessableEntity, "day"), (elsewhere.Status, Assert.Single(elsewhere.Fields)));
     }
 
@@ -93,7 +141,10 @@ public sealed class WeekTests : IAsyncLifetime
         var session = Assert.Single((await _school.Student.GetAsync(WeekPath)).Body!["sessions"]!.AsArray())!;
         Assert.Equal("2026-05-08", session["day"]!.GetValue<string>());
 
-        Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PutAsync($"/api/weeks/assignments/{id}", Input(planId, null, "2026-W20"), 3)).Status);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _school.Coach.PutAsync($"/api/weeks/assignments/{id}", Input(planId, null, "2026-W20"), 3)).Status
+        );
         Assert.Empty((await _school.Student.GetAsync(WeekPath)).Body!["sessions"]!.AsArray());
     }
 
@@ -154,12 +205,20 @@ public sealed class WeekTests : IAsyncLifetime
         var half = await _school.SetAsync(planId, "2026-05-05");
         await _school.SetAsync(planId, day: null, requirement: "extra");
         await _school.PublishAsync();
-        await _school.SendAsync(Guid.CreateVersion7(), whole,
+        await _school.SendAsync(
+            Guid.CreateVersion7(),
+            whole,
             School.Entry(1, "settled", 0, ("segmentId", School.First), ("outcome", "done")),
-            School.Entry(2, "settled", 9, ("segmentId", School.Second), ("outcome", "done")), School.Entry(3, "finished", 10));
-        await _school.SendAsync(Guid.CreateVersion7(), half,
+            School.Entry(2, "settled", 9, ("segmentId", School.Second), ("outcome", "done")),
+            School.Entry(3, "finished", 10)
+        );
+        await _school.SendAsync(
+            Guid.CreateVersion7(),
+            half,
             School.Entry(1, "counted", 0, ("segmentId", School.First), ("balls", 15)),
-            School.Entry(2, "settled", 9, ("segmentId", School.Second), ("outcome", "skipped")), School.Entry(3, "finished", 10));
+            School.Entry(2, "settled", 9, ("segmentId", School.Second), ("outcome", "skipped")),
+            School.Entry(3, "finished", 10)
+        );
 
         var week = (await _school.Coach.GetAsync(WeekPath)).Body!;
         Assert.Equal(60, week["completion"]!["plannedMinutes"]!.GetValue<int>());

@@ -28,7 +28,8 @@ describe('the session strip', () => {
     renderInTheme(<SessionStrip segments={three} label="Tuesday" />);
     const words = screen.getByRole('img').getAttribute('aria-label')?.replaceAll('\u00a0', ' ');
     expect(words).toBe(
-      'Tuesday: Stretch, warm-up, 10 min, 100 % done; Start line, block, 10 min, 50 % done; Called shots, random, 10 min, dropped because of pain',
+      'Tuesday: Stretch, warm-up, 10 min, 100 % done; Start line, block, 10 min, 50 % done; ' +
+        'Called shots, random, 10 min, dropped because of pain',
     );
   });
 

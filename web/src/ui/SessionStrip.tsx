@@ -39,7 +39,10 @@ interface Props {
   label: string;
 }
 
-/** A session as one strip: width is minutes, height is pace, tint and texture are the phase. Planned is an outline, done is filled. */
+/**
+ * A session as one strip: width is minutes, height is pace, tint and texture are the phase. Planned is an outline, done
+ * is filled.
+ */
 export function SessionStrip(props: Props) {
   const {
     segments,

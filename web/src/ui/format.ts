@@ -152,8 +152,11 @@ export const unwellFeelings: Record<Schemas['Unwell'], string> = { dizzy: 'Dizzy
 export const painInWords = (
   pain: { part: Schemas['BodyPart']; side?: Schemas['BodySide'] | null; where?: string; level: number; sharp: boolean },
   hand: Schemas['Hand'],
-) =>
-  `${pain.side ? `${sideName(pain.side, hand)} ` : ''}${(pain.where || bodyParts[pain.part]).toLowerCase()}, ${pain.level} of 10${pain.sharp ? ', sharp' : ''}`;
+) => {
+  const side = pain.side ? `${sideName(pain.side, hand)} ` : '';
+  const where = (pain.where || bodyParts[pain.part]).toLowerCase();
+  return `${side}${where}, ${pain.level} of 10${pain.sharp ? ', sharp' : ''}`;
+};
 
 /** Strokes as far as they were counted; what nobody counted is not called nothing. */
 export const strokesInWords = ({ counted, someUnknown }: Schemas['Strokes']) =>

@@ -56,12 +56,17 @@ public sealed record AttemptFlow
         var rounds = Math.Max(1, attempts / (Registers.FirstOrDefault(r => r.Name == EachRegister)?.Initial ?? 1));
         return this with
         {
-            Registers = [.. Registers.Select(r => r.Name switch
-            {
-                LeftRegister or AgainRegister => r with { Initial = -rounds },
-                CountRegister => r with { Initial = attempts },
-                _ => r,
-            })],
+            Registers =
+            [
+                .. Registers.Select(r =>
+                    r.Name switch
+                    {
+                        LeftRegister or AgainRegister => r with { Initial = -rounds },
+                        CountRegister => r with { Initial = attempts },
+                        _ => r,
+                    }
+                ),
+            ],
         };
     }
 }
@@ -126,7 +131,9 @@ public enum FlowStep
 /// <summary>Where in a drill something is asked, so that a picture need not read it out of names or prompts.</summary>
 public sealed record FlowPosition
 {
-    /// <summary>Which of the things that the drill goes through in order: step, putt, cell, call, club, set, level. From 0.</summary>
+    /// <summary>
+    /// Which of the things that the drill goes through in order: step, putt, cell, call, club, set, level. From 0.
+    /// </summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public int Station { get; init; }
 
@@ -165,11 +172,15 @@ public sealed record FlowOption(string Value, string Label);
 /// <summary>A number from least to most, both included and in tenths; a multiple of the step (10 for whole numbers).</summary>
 public sealed record FlowQuestionNumber(string Label, string Unit, int Least, int Most, int Step) : FlowQuestion
 {
-    /// <summary>What a negative number means and what a positive one, such as left and right; none where the sign says it all.</summary>
+    /// <summary>
+    /// What a negative number means and what a positive one, such as left and right; none where the sign says it all.
+    /// </summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public FlowSides? Sides { get; init; }
 
-    /// <summary>Numbers outside these are taken, but asked about first: a slip of the thumb is likelier. None where any is usual.</summary>
+    /// <summary>
+    /// Numbers outside these are taken, but asked about first: a slip of the thumb is likelier. None where any is usual.
+    /// </summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public FlowUsual? Usual { get; init; }
 }
@@ -278,7 +289,10 @@ public enum FlowOperand
 }
 
 /// <summary>A line with registers in it: "run {0}, best {1}".</summary>
-public sealed record FlowText(string Text, [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] IReadOnlyList<FlowValue>? Values = null);
+public sealed record FlowText(
+    string Text,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] IReadOnlyList<FlowValue>? Values = null
+);
 
 /// <summary>
 /// A register as it is shown: divided by another where one is named, by ten where it counts tenths, and rounded half away from

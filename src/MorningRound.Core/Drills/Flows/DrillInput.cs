@@ -28,7 +28,8 @@ public abstract record DrillInput
     /// <summary>Leaves out the last attempt, with all its inputs; an attempt that was only begun counts as the last.</summary>
     public static IReadOnlyList<DrillInput> WithoutLastAttempt(IReadOnlyList<DrillInput> inputs)
     {
-        if (inputs.Count == 0) return inputs;
+        if (inputs.Count == 0)
+            return inputs;
         var last = inputs[^1].Attempt;
         return [.. inputs.Take(inputs.Count - inputs.Reverse().TakeWhile(i => i.Attempt == last).Count())];
     }
@@ -155,13 +156,22 @@ public sealed record AttemptTags
 
     /// <summary>The tags of each attempt that has any; of two in one group, the later counts.</summary>
     public static IReadOnlyDictionary<int, AttemptTags> ByAttempt(IEnumerable<DrillInput> inputs) =>
-        inputs.Where(i => i.Tags is not null)
+        inputs
+            .Where(i => i.Tags is not null)
             .GroupBy(i => i.Attempt)
-            .ToDictionary(g => g.Key, g => g.Select(i => i.Tags!).Aggregate((a, b) => new AttemptTags
-            {
-                Contact = b.Contact ?? a.Contact,
-                Line = b.Line ?? a.Line,
-                Cause = b.Cause ?? a.Cause,
-                Routine = b.Routine ?? a.Routine,
-            }));
+            .ToDictionary(
+                g => g.Key,
+                g =>
+                    g.Select(i => i.Tags!)
+                        .Aggregate(
+                            (a, b) =>
+                                new AttemptTags
+                                {
+                                    Contact = b.Contact ?? a.Contact,
+                                    Line = b.Line ?? a.Line,
+                                    Cause = b.Cause ?? a.Cause,
+                                    Routine = b.Routine ?? a.Routine,
+                                }
+                        )
+            );
 }

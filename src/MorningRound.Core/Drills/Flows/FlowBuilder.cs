@@ -22,11 +22,14 @@ internal sealed class FlowBuilder
     }
 
     /// <summary>A set number of attempts, which the flow reads where it starts.</summary>
-    public FlowBuilder Counted(int attempts) => Register(AttemptFlow.LeftRegister, -attempts).Register(AttemptFlow.CountRegister, attempts);
+    public FlowBuilder Counted(int attempts) =>
+        Register(AttemptFlow.LeftRegister, -attempts).Register(AttemptFlow.CountRegister, attempts);
 
     /// <summary>A set number of rounds of so many attempts each, which the flow reads where it starts.</summary>
     public FlowBuilder CountedInRounds(int attempts, int each) =>
-        Register(AttemptFlow.LeftRegister, -attempts / each).Register(AttemptFlow.CountRegister, attempts).Register(AttemptFlow.EachRegister, each);
+        Register(AttemptFlow.LeftRegister, -attempts / each)
+            .Register(AttemptFlow.CountRegister, attempts)
+            .Register(AttemptFlow.EachRegister, each);
 
     public FlowBuilder Display(string text, params FlowValue[] values)
     {
@@ -36,7 +39,15 @@ internal sealed class FlowBuilder
 
     public FlowBuilder State(string name, FlowText prompt, FlowQuestion ask, params IEnumerable<FlowTransition>[] transitions)
     {
-        _states.Add(new FlowState { Name = name, Prompt = prompt, Question = ask, Transitions = [.. transitions.SelectMany(t => t)] });
+        _states.Add(
+            new FlowState
+            {
+                Name = name,
+                Prompt = prompt,
+                Question = ask,
+                Transitions = [.. transitions.SelectMany(t => t)],
+            }
+        );
         return this;
     }
 
@@ -46,25 +57,39 @@ internal sealed class FlowBuilder
     /// <summary>Says where the state added last stands in the drill.</summary>
     public FlowBuilder At(int station, int ball = 0, FlowStep step = FlowStep.Play, int? hour = null, double? distance = null)
     {
-        _states[^1] = _states[^1] with { At = new FlowPosition { Station = station, Ball = ball, Step = step, Hour = hour, Distance = distance } };
+        _states[^1] = _states[^1] with
+        {
+            At = new FlowPosition
+            {
+                Station = station,
+                Ball = ball,
+                Step = step,
+                Hour = hour,
+                Distance = distance,
+            },
+        };
         return this;
     }
 
     /// <summary>The flow, which begins in the first state.</summary>
-    public AttemptFlow Build() => new()
-    {
-        Version = AttemptFlow.CurrentVersion,
-        Registers = _registers,
-        Start = _states[0].Name,
-        States = _states,
-        Displays = _displays,
-    };
+    public AttemptFlow Build() =>
+        new()
+        {
+            Version = AttemptFlow.CurrentVersion,
+            Registers = _registers,
+            Start = _states[0].Name,
+            States = _states,
+            Displays = _displays,
+        };
 }
 
 /// <summary>The vocabulary of <see cref="FlowBuilder"/>.</summary>
 internal static class Flow
 {
-    public static readonly FlowQuestionChoice MadeOrMissed = new([new FlowOption("made", "Made"), new FlowOption("missed", "Missed")]);
+    public static readonly FlowQuestionChoice MadeOrMissed = new([
+        new FlowOption("made", "Made"),
+        new FlowOption("missed", "Missed"),
+    ]);
 
     public static readonly FlowQuestionChoice YesOrNo = new([new FlowOption("yes", "Yes"), new FlowOption("no", "No")]);
 
@@ -74,39 +99,93 @@ internal static class Flow
 
     public static readonly FlowGuard[] Always = [];
 
-    public static FlowGuard[] And(this FlowGuard[] guards, string register, int atLeast) => [.. guards, new RegisterIs(register, atLeast)];
+    public static FlowGuard[] And(this FlowGuard[] guards, string register, int atLeast) =>
+        [.. guards, new RegisterIs(register, atLeast)];
 
     public static FlowEffect Add(string register, int number = 1) =>
-        new() { Register = register, Do = FlowChange.Add, Kind = FlowOperand.Constant, Number = number };
+        new()
+        {
+            Register = register,
+            Do = FlowChange.Add,
+            Kind = FlowOperand.Constant,
+            Number = number,
+        };
 
     public static FlowEffect Set(string register, int number) =>
-        new() { Register = register, Do = FlowChange.Set, Kind = FlowOperand.Constant, Number = number };
+        new()
+        {
+            Register = register,
+            Do = FlowChange.Set,
+            Kind = FlowOperand.Constant,
+            Number = number,
+        };
 
     public static FlowEffect SetRegister(string register, string from) =>
-        new() { Register = register, Do = FlowChange.Set, Kind = FlowOperand.Register, From = from };
+        new()
+        {
+            Register = register,
+            Do = FlowChange.Set,
+            Kind = FlowOperand.Register,
+            From = from,
+        };
 
     public static FlowEffect AddInput(string register, bool negative = false) =>
-        new() { Register = register, Do = FlowChange.Add, Kind = FlowOperand.Input, Negative = negative };
+        new()
+        {
+            Register = register,
+            Do = FlowChange.Add,
+            Kind = FlowOperand.Input,
+            Negative = negative,
+        };
 
-    public static FlowEffect SetInput(string register) => new() { Register = register, Do = FlowChange.Set, Kind = FlowOperand.Input };
+    public static FlowEffect SetInput(string register) =>
+        new()
+        {
+            Register = register,
+            Do = FlowChange.Set,
+            Kind = FlowOperand.Input,
+        };
 
     public static FlowEffect AddRegister(string register, string from) =>
-        new() { Register = register, Do = FlowChange.Add, Kind = FlowOperand.Register, From = from };
+        new()
+        {
+            Register = register,
+            Do = FlowChange.Add,
+            Kind = FlowOperand.Register,
+            From = from,
+        };
 
     public static FlowEffect Max(string register, string from) =>
-        new() { Register = register, Do = FlowChange.Max, Kind = FlowOperand.Register, From = from };
+        new()
+        {
+            Register = register,
+            Do = FlowChange.Max,
+            Kind = FlowOperand.Register,
+            From = from,
+        };
 
     /// <summary>The input completes an attempt and leads to a state, or with none to the drill's own end.</summary>
-    public static IEnumerable<FlowTransition> Done(FlowGuard[] when, FlowEffect[] then, string? to) => [Step(when, then, to, ends: true)];
+    public static IEnumerable<FlowTransition> Done(FlowGuard[] when, FlowEffect[] then, string? to) =>
+        [Step(when, then, to, ends: true)];
 
     /// <summary>The input is part of an attempt.</summary>
-    public static IEnumerable<FlowTransition> Part(FlowGuard[] when, FlowEffect[] then, string to) => [Step(when, then, to, ends: false)];
+    public static IEnumerable<FlowTransition> Part(FlowGuard[] when, FlowEffect[] then, string to) =>
+        [Step(when, then, to, ends: false)];
 
-    /// <summary>Completes an attempt; the drill ends with it once a register has reached a number, otherwise it goes on.</summary>
-    public static IEnumerable<FlowTransition> DoneUntil(FlowGuard[] when, string register, int? atLeast, FlowEffect[] then, string to) =>
-        atLeast is { } last ? [.. Done(when.And(register, last), then, null), .. Done(when, then, to)] : Done(when, then, to);
+    /// <summary>
+    /// Completes an attempt; the drill ends with it once a register has reached a number, otherwise it goes on.
+    /// </summary>
+    public static IEnumerable<FlowTransition> DoneUntil(
+        FlowGuard[] when,
+        string register,
+        int? atLeast,
+        FlowEffect[] then,
+        string to
+    ) => atLeast is { } last ? [.. Done(when.And(register, last), then, null), .. Done(when, then, to)] : Done(when, then, to);
 
-    /// <summary>Completes an attempt; the drill ends with it when it was the last of the number that the flow started with.</summary>
+    /// <summary>
+    /// Completes an attempt; the drill ends with it when it was the last of the number that the flow started with.
+    /// </summary>
     public static IEnumerable<FlowTransition> DoneWhenCounted(FlowGuard[] when, FlowEffect[] then, string to)
     {
         FlowEffect[] counted = [.. then, Add(AttemptFlow.LeftRegister)];
@@ -120,13 +199,20 @@ internal static class Flow
 
     /// <summary>A mean, shown with decimals.</summary>
     public static FlowValue Mean(string sum, string of, int decimals, bool inTenths = true) =>
-        new() { Register = sum, DividedBy = of, InTenths = inTenths, Decimals = decimals };
+        new()
+        {
+            Register = sum,
+            DividedBy = of,
+            InTenths = inTenths,
+            Decimals = decimals,
+        };
 
-    private static FlowTransition Step(FlowGuard[] when, FlowEffect[] then, string? to, bool ends) => new()
-    {
-        When = when.Length == 0 ? null : when,
-        Then = then.Length == 0 ? null : then,
-        To = to,
-        EndsAttempt = ends,
-    };
+    private static FlowTransition Step(FlowGuard[] when, FlowEffect[] then, string? to, bool ends) =>
+        new()
+        {
+            When = when.Length == 0 ? null : when,
+            Then = then.Length == 0 ? null : then,
+            To = to,
+            EndsAttempt = ends,
+        };
 }

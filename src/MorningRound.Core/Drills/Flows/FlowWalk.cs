@@ -2,7 +2,9 @@ using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Drills.Flows;
 
-/// <summary>Where a walk of a flow stands. The phone has a twin of this walker; both must agree on every sequence of inputs.</summary>
+/// <summary>
+/// Where a walk of a flow stands. The phone has a twin of this walker; both must agree on every sequence of inputs.
+/// </summary>
 public sealed record FlowWalk
 {
     private readonly AttemptFlow _flow;
@@ -41,26 +43,37 @@ public sealed record FlowWalk
     public string Prompt => State is null ? "" : Filled(State.Prompt);
 
     /// <summary>The beginning of a walk. Throws <see cref="NotSupportedException"/> for a flow of another format.</summary>
-    public static FlowWalk Of(AttemptFlow flow) => flow.Version == AttemptFlow.CurrentVersion
-        ? new FlowWalk(flow)
-        : throw new NotSupportedException($"This flow has format {flow.Version}; this release walks {AttemptFlow.CurrentVersion}.");
+    public static FlowWalk Of(AttemptFlow flow) =>
+        flow.Version == AttemptFlow.CurrentVersion
+            ? new FlowWalk(flow)
+            : throw new NotSupportedException(
+                $"This flow has format {flow.Version}; this release walks {AttemptFlow.CurrentVersion}."
+            );
 
     /// <summary>Walks inputs from the start, as resuming and undoing do.</summary>
     public static FlowWalk Of(AttemptFlow flow, IEnumerable<DrillInput> inputs) =>
         inputs.Aggregate(Of(flow), (walk, input) => walk.Take(input));
 
-    /// <summary>The walk after one more input. An input that does not fit is noted, and everything after it passed over.</summary>
+    /// <summary>
+    /// The walk after one more input. An input that does not fit is noted, and everything after it passed over.
+    /// </summary>
     public FlowWalk Take(DrillInput input)
     {
-        if (MisfitAt is not null) return this;
-        if (State is null || input.Attempt != Attempts + 1) return this with { MisfitAt = Taken };
-        if (input is DrillStopped or TimeUp) return this with { State = null, Taken = Taken + 1 };
-        if (!Fits(State.Question, input)) return this with { MisfitAt = Taken };
+        if (MisfitAt is not null)
+            return this;
+        if (State is null || input.Attempt != Attempts + 1)
+            return this with { MisfitAt = Taken };
+        if (input is DrillStopped or TimeUp)
+            return this with { State = null, Taken = Taken + 1 };
+        if (!Fits(State.Question, input))
+            return this with { MisfitAt = Taken };
         var taken = State.Transitions.FirstOrDefault(t => t.When is null || t.When.All(g => Holds(g, input)));
-        if (taken is null) return this with { MisfitAt = Taken };
+        if (taken is null)
+            return this with { MisfitAt = Taken };
 
         var registers = new Dictionary<string, int>(Registers);
-        foreach (var effect in taken.Then ?? []) Carry(effect, input, registers);
+        foreach (var effect in taken.Then ?? [])
+            Carry(effect, input, registers);
         return this with
         {
             State = taken.To is null ? null : _states[taken.To],
@@ -71,24 +84,27 @@ public sealed record FlowWalk
         };
     }
 
-    private static bool Fits(FlowQuestion ask, DrillInput input) => (ask, input) switch
-    {
-        (FlowQuestionChoice choice, ChoiceMade made) => choice.Options.Any(o => o.Value == made.Value),
-        (FlowQuestionNumber number, NumberGiven given) =>
-            given.Tenths >= number.Least && given.Tenths <= number.Most && given.Tenths % number.Step == 0,
-        (FlowQuestionText text, TextWritten written) => written.Text.Length <= text.Longest,
-        (FlowQuestionTap, Tapped) => true,
-        (FlowQuestionTimer, TimerRanOut) => true,
-        _ => false,
-    };
+    private static bool Fits(FlowQuestion ask, DrillInput input) =>
+        (ask, input) switch
+        {
+            (FlowQuestionChoice choice, ChoiceMade made) => choice.Options.Any(o => o.Value == made.Value),
+            (FlowQuestionNumber number, NumberGiven given) => given.Tenths >= number.Least
+                && given.Tenths <= number.Most
+                && given.Tenths % number.Step == 0,
+            (FlowQuestionText text, TextWritten written) => written.Text.Length <= text.Longest,
+            (FlowQuestionTap, Tapped) => true,
+            (FlowQuestionTimer, TimerRanOut) => true,
+            _ => false,
+        };
 
-    private bool Holds(FlowGuard guard, DrillInput input) => guard switch
-    {
-        ChoiceIs choice => input is ChoiceMade made && made.Value == choice.Value,
-        NumberIs number => input is NumberGiven given && given.Tenths >= number.Least && given.Tenths <= number.Most,
-        RegisterIs register => Registers[register.Register] >= register.AtLeast,
-        _ => throw new InvalidOperationException($"Unknown guard {guard.GetType().Name}."),
-    };
+    private bool Holds(FlowGuard guard, DrillInput input) =>
+        guard switch
+        {
+            ChoiceIs choice => input is ChoiceMade made && made.Value == choice.Value,
+            NumberIs number => input is NumberGiven given && given.Tenths >= number.Least && given.Tenths <= number.Most,
+            RegisterIs register => Registers[register.Register] >= register.AtLeast,
+            _ => throw new InvalidOperationException($"Unknown guard {guard.GetType().Name}."),
+        };
 
     private static void Carry(FlowEffect effect, DrillInput input, Dictionary<string, int> registers)
     {
@@ -98,7 +114,8 @@ public sealed record FlowWalk
             FlowOperand.Register => registers[effect.From!],
             _ => input is NumberGiven given ? given.Tenths : 0,
         };
-        if (effect.Negative) operand = -operand;
+        if (effect.Negative)
+            operand = -operand;
         registers[effect.Register] = effect.Do switch
         {
             FlowChange.Set => operand,
@@ -110,7 +127,8 @@ public sealed record FlowWalk
     private string Filled(FlowText text)
     {
         var filled = text.Text;
-        foreach (var (i, value) in (text.Values ?? []).Index()) filled = filled.Replace($"{{{i}}}", Shown(value), StringComparison.Ordinal);
+        foreach (var (i, value) in (text.Values ?? []).Index())
+            filled = filled.Replace($"{{{i}}}", Shown(value), StringComparison.Ordinal);
         return filled;
     }
 
@@ -118,7 +136,8 @@ public sealed record FlowWalk
     private string Shown(FlowValue value)
     {
         var divisor = (value.DividedBy is { } by ? Registers[by] : 1L) * (value.InTenths ? 10 : 1);
-        if (divisor == 0) return "–";
+        if (divisor == 0)
+            return "–";
         var scale = (long)Math.Pow(10, value.Decimals);
         var numerator = Registers[value.Register] * scale;
         var isNegative = numerator < 0 != divisor < 0;

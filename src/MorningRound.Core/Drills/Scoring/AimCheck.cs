@@ -9,7 +9,9 @@ namespace MorningRound.Core.Drills.Scoring;
 /// </summary>
 /// <param name="Offset">The mean offset as an angle; right is positive.</param>
 /// <param name="Scatter">The sample standard deviation, as an angle; never negative.</param>
-/// <param name="Correction">By how much to move the aim, to the side opposite the offset; none when nothing is steady enough.</param>
+/// <param name="Correction">
+/// By how much to move the aim, to the side opposite the offset; none when nothing is steady enough.
+/// </param>
 /// <param name="Text">The day's one line.</param>
 public sealed record AimCheck(Angle Offset, Angle Scatter, Angle? Correction, string Text)
 {
@@ -25,10 +27,15 @@ public sealed record AimCheck(Angle Offset, Angle Scatter, Angle? Correction, st
     /// </summary>
     public static AimCheck Of(IReadOnlyCollection<Length> offsets, MarkedLength distance)
     {
-        if (offsets.Count < FewestBalls) throw new ArgumentException("An aim check takes three balls or more.", nameof(offsets));
+        if (offsets.Count < FewestBalls)
+            throw new ArgumentException("An aim check takes three balls or more.", nameof(offsets));
         var one = distance.Unit.Times(1);
         var across = offsets.Select(o => o / one).ToList();
-        var (mean, deviation, interval) = (Sample.Mean(across)!.Value, Sample.Deviation(across)!.Value, Sample.OfMean(across)!.Value);
+        var (mean, deviation, interval) = (
+            Sample.Mean(across)!.Value,
+            Sample.Deviation(across)!.Value,
+            Sample.OfMean(across)!.Value
+        );
         var offset = Angle.OfOffset(one * mean, distance.ToLength());
         var scatter = Angle.OfOffset(one * deviation, distance.ToLength());
         if (interval.Contains(0) || scatter.Degrees > LargestScatterDegrees)
@@ -36,8 +43,13 @@ public sealed record AimCheck(Angle Offset, Angle Scatter, Angle? Correction, st
 
         var side = mean > 0 ? "right" : "left";
         var to = mean > 0 ? "left" : "right";
-        return new AimCheck(offset, scatter, Angle.FromDegrees(-offset.Degrees),
-            $"Today it goes {Written(Math.Abs(mean))} {distance.Unit.Sign()} {side} at {distance}: aim {Written(Math.Abs(offset.Degrees))}° further {to}. Check with five more.");
+        return new AimCheck(
+            offset,
+            scatter,
+            Angle.FromDegrees(-offset.Degrees),
+            $"Today it goes {Written(Math.Abs(mean))} {distance.Unit.Sign()} {side} at {distance}: aim "
+                + $"{Written(Math.Abs(offset.Degrees))}° further {to}. Check with five more."
+        );
     }
 
     private static string Written(double number) => number.ToString("0.#", System.Globalization.CultureInfo.InvariantCulture);

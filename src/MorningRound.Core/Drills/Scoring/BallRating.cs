@@ -56,25 +56,45 @@ public sealed record BallRating : ScoringProtocol
     ];
 
     /// <inheritdoc/>
-    protected override void Check(FieldErrors errors, string path) => errors
-        .RequireBetween(Balls, 10, 60, $"{path}.balls", "balls")
-        .RequireText(Rated, $"{path}.rated", LongestLabel)
-        .RequireText(LowMeans, $"{path}.lowMeans", 40)
-        .RequireText(HighMeans, $"{path}.highMeans", 40);
+    protected override void Check(FieldErrors errors, string path) =>
+        errors
+            .RequireBetween(Balls, 10, 60, $"{path}.balls", "balls")
+            .RequireText(Rated, $"{path}.rated", LongestLabel)
+            .RequireText(LowMeans, $"{path}.lowMeans", 40)
+            .RequireText(HighMeans, $"{path}.highMeans", 40);
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         FlowEffect[] counts = [Flow.Add("balls"), Flow.AddInput("sum"), Flow.Add(AttemptFlow.LeftRegister)];
-        return new FlowBuilder().Registers(["balls", "sum", .. Causes.Select(c => c.Value)]).Counted(Balls)
+        return new FlowBuilder()
+            .Registers(["balls", "sum", .. Causes.Select(c => c.Value)])
+            .Counted(Balls)
             .Display("{0} of {1} balls, mean {2}", Flow.Value("balls"), Flow.Count, Flow.Mean("sum", "balls", 2))
-            .State("rate", $"{Rated}: 1 {LowMeans}, 10 {HighMeans}", NumberRange.Rating.Asked(Rated, ""),
+            .State(
+                "rate",
+                $"{Rated}: 1 {LowMeans}, 10 {HighMeans}",
+                NumberRange.Rating.Asked(Rated, ""),
                 Flow.Part(Flow.Number(SlowDownFrom, NumberRange.Rating.Most), counts, "slow"),
                 Flow.Part(Flow.Number(NumberRange.Rating.Least, CauseUpTo), counts, "cause"),
-                Flow.DoneUntil(Flow.Always, AttemptFlow.LeftRegister, -1, counts, "rate"))
-            .State("slow", "Slow down, and breathe into it.", new FlowQuestionTap("Done"), Flow.DoneUntil(Flow.Always, AttemptFlow.LeftRegister, 0, [], "rate"))
-            .State("cause", "What did you do to get there?", new FlowQuestionChoice(Causes),
-                [.. Causes.Select(c => Flow.DoneUntil(Flow.Choice(c.Value), AttemptFlow.LeftRegister, 0, [Flow.Add(c.Value)], "rate"))])
+                Flow.DoneUntil(Flow.Always, AttemptFlow.LeftRegister, -1, counts, "rate")
+            )
+            .State(
+                "slow",
+                "Slow down, and breathe into it.",
+                new FlowQuestionTap("Done"),
+                Flow.DoneUntil(Flow.Always, AttemptFlow.LeftRegister, 0, [], "rate")
+            )
+            .State(
+                "cause",
+                "What did you do to get there?",
+                new FlowQuestionChoice(Causes),
+                [
+                    .. Causes.Select(c =>
+                        Flow.DoneUntil(Flow.Choice(c.Value), AttemptFlow.LeftRegister, 0, [Flow.Add(c.Value)], "rate")
+                    ),
+                ]
+            )
             .Build();
     }
 
@@ -87,7 +107,8 @@ public sealed record BallRating : ScoringProtocol
             tally["balls"]++;
             tally["sum"] += rating.Answer;
             tally.Keep("rating", rating.Answer);
-            if (rating.Answer >= SlowDownFrom) yield return new ScorerQuestionTap();
+            if (rating.Answer >= SlowDownFrom)
+                yield return new ScorerQuestionTap();
             if (rating.Answer <= CauseUpTo)
             {
                 var cause = new ScorerQuestionChoice([.. Causes.Select(c => c.Value)]);
@@ -114,8 +135,12 @@ public sealed record BallRating : ScoringProtocol
     private protected override string InWords(Tally tally)
     {
         var ratings = tally.Kept("rating");
-        var causes = Causes.Where(c => tally[c.Value] > 0).Select(c => $"{c.Label.ToLowerInvariant()} {tally[c.Value]}×").ToList();
-        return $"Mean {Written.Number(ratings.Average(), 2)} of {Written.Count(ratings.Count, "ball")}, lowest {Written.Plain(ratings.Min())}"
+        var causes = Causes
+            .Where(c => tally[c.Value] > 0)
+            .Select(c => $"{c.Label.ToLowerInvariant()} {tally[c.Value]}×")
+            .ToList();
+        return $"Mean {Written.Number(ratings.Average(), 2)} of {Written.Count(ratings.Count, "ball")}, lowest "
+            + $"{Written.Plain(ratings.Min())}"
             + (causes.Count > 0 ? $". What helped: {string.Join(", ", causes)}." : ".");
     }
 }

@@ -7,7 +7,9 @@ using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
-/// <summary>A list of called shots. Whether the target was hit and whether the called shape was achieved are two answers.</summary>
+/// <summary>
+/// A list of called shots. Whether the target was hit and whether the called shape was achieved are two answers.
+/// </summary>
 public sealed record CalledShots : ScoringProtocol
 {
     /// <summary>The clubs that are called, at least one.</summary>
@@ -28,7 +30,9 @@ public sealed record CalledShots : ScoringProtocol
     /// <summary>A declared pattern, such as two fades and two draws; empty for a drawn list.</summary>
     public IReadOnlyList<PatternStep> Pattern { get; init; } = [];
 
-    /// <summary>How many of them are played, where a trimmed session has fewer. Says how much is done, and is no parameter.</summary>
+    /// <summary>
+    /// How many of them are played, where a trimmed session has fewer. Says how much is done, and is no parameter.
+    /// </summary>
     internal int? First { get; init; }
 
     /// <inheritdoc/>
@@ -42,59 +46,81 @@ public sealed record CalledShots : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
-    [
-        new("hitShare", "targets hit", "%", Better.Higher),
-        new("shapeShare", "called shape achieved", "%", Better.Higher),
-    ];
+    [new("hitShare", "targets hit", "%", Better.Higher), new("shapeShare", "called shape achieved", "%", Better.Higher)];
 
     /// <summary>
-    /// The calls in order. The same parameters and seed give the same list. Any beginning of a drawn list is as even as the whole,
+    /// The calls in order. The same parameters and seed give the same list. Any beginning of a drawn list is as even as the
+    /// whole,
     /// since clubs and shapes come round in turn.
     /// </summary>
     public IReadOnlyList<ShotCall> List(ulong seed)
     {
         IReadOnlyList<string> targets = Targets.Count == 0 ? [""] : Targets;
-        var all = Pattern.Count == 0
-            ? ShotCalls.Draw(Clubs, Shapes, Heights, targets, Calls, seed)
-            : ShotCalls.FromPattern(Pattern, Clubs, Heights, targets, Calls, seed);
+        var all =
+            Pattern.Count == 0
+                ? ShotCalls.Draw(Clubs, Shapes, Heights, targets, Calls, seed)
+                : ShotCalls.FromPattern(Pattern, Clubs, Heights, targets, Calls, seed);
         return First is { } first ? [.. all.Take(first)] : all;
     }
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
-        errors.Require(Clubs.Count is >= 1 and <= 14, $"{path}.clubs", "Between 1 and 14 clubs, please.").RequireOnce(Clubs, $"{path}.clubs")
-            .Require(Shapes.Count >= 1, $"{path}.shapes", "At least one shape, please.").RequireOnce(Shapes, $"{path}.shapes")
-            .Require(Heights.Count >= 1, $"{path}.heights", "At least one height, please.").RequireOnce(Heights, $"{path}.heights")
-            .RequireAtMost(Targets.Count, 8, $"{path}.targets").RequireOnce(Targets, $"{path}.targets")
+        errors
+            .Require(Clubs.Count is >= 1 and <= 14, $"{path}.clubs", "Between 1 and 14 clubs, please.")
+            .RequireOnce(Clubs, $"{path}.clubs")
+            .Require(Shapes.Count >= 1, $"{path}.shapes", "At least one shape, please.")
+            .RequireOnce(Shapes, $"{path}.shapes")
+            .Require(Heights.Count >= 1, $"{path}.heights", "At least one height, please.")
+            .RequireOnce(Heights, $"{path}.heights")
+            .RequireAtMost(Targets.Count, 8, $"{path}.targets")
+            .RequireOnce(Targets, $"{path}.targets")
             .RequireBetween(Calls, 1, 60, $"{path}.calls", "calls")
             .RequireAtMost(Pattern.Count, 6, $"{path}.pattern")
             .Require(PlannedAttempts <= 60, $"{path}.calls", "At most 60 balls, please.");
-        for (var i = 0; i < Targets.Count; i++) errors.RequireText(Targets[i], $"{path}.targets[{i}]", 40);
-        for (var i = 0; i < Pattern.Count; i++) errors.RequireBetween(Pattern[i].Balls, 1, 10, $"{path}.pattern[{i}].balls", "balls");
+        for (var i = 0; i < Targets.Count; i++)
+            errors.RequireText(Targets[i], $"{path}.targets[{i}]", 40);
+        for (var i = 0; i < Pattern.Count; i++)
+            errors.RequireBetween(Pattern[i].Balls, 1, 10, $"{path}.pattern[{i}].balls", "balls");
     }
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var calls = List(seed);
-        var flow = new FlowBuilder().Registers("hits", "shaped", "calls").Counted(calls.Count)
-            .Display("{0} targets and {1} shapes of {2}, {3} calls in all", Flow.Value("hits"), Flow.Value("shaped"), Flow.Value("calls"), Flow.Count);
+        var flow = new FlowBuilder()
+            .Registers("hits", "shaped", "calls")
+            .Counted(calls.Count)
+            .Display(
+                "{0} targets and {1} shapes of {2}, {3} calls in all",
+                Flow.Value("hits"),
+                Flow.Value("shaped"),
+                Flow.Value("calls"),
+                Flow.Count
+            );
         for (var i = 0; i < calls.Count; i++)
         {
             var next = i + 1 < calls.Count ? $"c{i + 1}" : null;
-            flow.State($"c{i}", $"{calls[i].InWords()}. Target hit?", Flow.YesOrNo,
+            flow.State(
+                    $"c{i}",
+                    $"{calls[i].InWords()}. Target hit?",
+                    Flow.YesOrNo,
                     Flow.Part(Flow.Choice("yes"), [], $"h{i}"),
-                    Flow.Part(Flow.Choice("no"), [], $"o{i}"))
+                    Flow.Part(Flow.Choice("no"), [], $"o{i}")
+                )
                 .At(i);
             Shape($"h{i}", Flow.Add("hits"), Flow.Add("calls"));
             Shape($"o{i}", Flow.Add("calls"));
 
-            void Shape(string state, params FlowEffect[] counts) => flow.State(
-                state, $"Was it the {calls[i].Shape.ToString().ToLowerInvariant()} called?", Flow.YesOrNo,
-                Called(Flow.Choice("yes"), [.. counts, Flow.Add("shaped")]),
-                Called(Flow.Choice("no"), counts))
-                .At(i);
+            void Shape(string state, params FlowEffect[] counts) =>
+                flow.State(
+                        state,
+                        $"Was it the {calls[i].Shape.ToString().ToLowerInvariant()} called?",
+                        Flow.YesOrNo,
+                        Called(Flow.Choice("yes"), [.. counts, Flow.Add("shaped")]),
+                        Called(Flow.Choice("no"), counts)
+                    )
+                    .At(i);
 
             IEnumerable<FlowTransition> Called(FlowGuard[] when, FlowEffect[] then) =>
                 next is null ? Flow.Done(when, then, null) : Flow.DoneWhenCounted(when, then, next);
@@ -111,8 +137,10 @@ public sealed record CalledShots : ScoringProtocol
             yield return hit;
             var shaped = new ScorerQuestionChoice("yes", "no");
             yield return shaped;
-            if (hit.Answer == "yes") tally["hits"]++;
-            if (shaped.Answer == "yes") tally["shaped"]++;
+            if (hit.Answer == "yes")
+                tally["hits"]++;
+            if (shaped.Answer == "yes")
+                tally["shaped"]++;
             tally["calls"]++;
             foreach (var of in new[] { call.Club.InWords(), call.Shape.ToString(), call.Target }.Where(of => of.Length > 0))
             {

@@ -7,7 +7,9 @@ using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
-/// <summary>One cell: a club, a swing length, and the number it should carry; without one, the student's own grid fills it.</summary>
+/// <summary>
+/// One cell: a club, a swing length, and the number it should carry; without one, the student's own grid fills it.
+/// </summary>
 public sealed record GridCell
 {
     /// <summary>The wedge.</summary>
@@ -26,7 +28,10 @@ public sealed record GridCell
 /// </summary>
 public sealed record CarryGrid : ScoringProtocol
 {
-    private static readonly FlowQuestionChoice AskAltered = new([new FlowOption("stock", "As it comes"), new FlowOption("altered", "Altered to fit")]);
+    private static readonly FlowQuestionChoice AskAltered = new([
+        new FlowOption("stock", "As it comes"),
+        new FlowOption("altered", "Altered to fit"),
+    ]);
 
     /// <summary>The cells, in the order in which they are played.</summary>
     public required IReadOnlyList<GridCell> Cells { get; init; }
@@ -48,10 +53,7 @@ public sealed record CarryGrid : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
-    [
-        new("hits", "cells hit", "", Better.Higher),
-        new("balls", "balls used", "", Better.Lower),
-    ];
+    [new("hits", "cells hit", "", Better.Higher), new("balls", "balls used", "", Better.Lower)];
 
     /// <inheritdoc/>
     public override ScoringProtocol? Harder() => BallsPerCell > 1 ? this with { BallsPerCell = BallsPerCell - 1 } : null;
@@ -60,20 +62,28 @@ public sealed record CarryGrid : ScoringProtocol
     public override ScoringProtocol? Easier() => BallsPerCell < 3 ? this with { BallsPerCell = BallsPerCell + 1 } : null;
 
     /// <inheritdoc/>
-    public override ScoringProtocol For(PlayerNumbers player) => this with
-    {
-        Cells =
-        [
-            .. Cells.Select(cell => cell.Carry is not null
-                ? cell
-                : cell with { Carry = player.WedgeGrid.FirstOrDefault(n => n.Club == cell.Club && n.Swing == cell.Swing)?.Carry.In(Unit).Value }),
-        ],
-    };
+    public override ScoringProtocol For(PlayerNumbers player) =>
+        this with
+        {
+            Cells =
+            [
+                .. Cells.Select(cell =>
+                    cell.Carry is not null
+                        ? cell
+                        : cell with
+                        {
+                            Carry = player
+                                .WedgeGrid.FirstOrDefault(n => n.Club == cell.Club && n.Swing == cell.Swing)
+                                ?.Carry.In(Unit)
+                                .Value,
+                        }
+                ),
+            ],
+        };
 
     /// <inheritdoc/>
-    public override string? WhatIsMissing() => Cells.FirstOrDefault(c => c.Carry is null) is { } open
-        ? $"The wedge grid has no number for {Named(open)}."
-        : null;
+    public override string? WhatIsMissing() =>
+        Cells.FirstOrDefault(c => c.Carry is null) is { } open ? $"The wedge grid has no number for {Named(open)}." : null;
 
     /// <summary>The carries in tenths that hit a cell, both included. Bounds are rounded inward.</summary>
     public (int Least, int Most) Accepted(double carry)
@@ -85,19 +95,29 @@ public sealed record CarryGrid : ScoringProtocol
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
-        errors.Require(Cells.Count is >= 1 and <= 24, $"{path}.cells", "Between 1 and 24 cells, please.")
-            .Require(Cells.Select(c => (c.Club, c.Swing)).Distinct().Count() == Cells.Count, $"{path}.cells", "Each club and swing length stands in the grid once.")
+        errors
+            .Require(Cells.Count is >= 1 and <= 24, $"{path}.cells", "Between 1 and 24 cells, please.")
+            .Require(
+                Cells.Select(c => (c.Club, c.Swing)).Distinct().Count() == Cells.Count,
+                $"{path}.cells",
+                "Each club and swing length stands in the grid once."
+            )
             .RequireBetween(BallsPerCell, 1, 3, $"{path}.ballsPerCell", "balls")
             .Require(TolerancePercent is >= 1 and <= 20, $"{path}.tolerancePercent", "Between 1 and 20 percent, please.")
             .RequireUnit(Unit, $"{path}.unit", LengthUnit.Yards, LengthUnit.Metres);
         for (var i = 0; i < Cells.Count; i++)
-            errors.Require(Cells[i].Carry is null or (>= 5 and <= 350), $"{path}.cells[{i}].carry", "A carry lies between 5 and 350.");
+            errors.Require(
+                Cells[i].Carry is null or (>= 5 and <= 350),
+                $"{path}.cells[{i}].carry",
+                "A carry lies between 5 and 350."
+            );
     }
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        var flow = new FlowBuilder().Registers("_tries", "hits", "balls", "altered")
+        var flow = new FlowBuilder()
+            .Registers("_tries", "hits", "balls", "altered")
             .Display($"{{0}} of {Cells.Count} cells hit, {{1}} balls", Flow.Value("hits"), Flow.Value("balls"));
         for (var i = 0; i < Cells.Count; i++)
         {
@@ -106,18 +126,30 @@ public sealed record CarryGrid : ScoringProtocol
             var next = i + 1 < Cells.Count ? $"cell{i + 1}" : null;
             FlowEffect[] on = next is null ? [] : [Flow.Set("_tries", 0)];
             FlowEffect[] ball = [Flow.Add("balls")];
-            flow.State($"cell{i}", $"{Named(cell)}: {Written.Plain(cell.Carry.Value)} {Unit.Sign()}, {Written.Number(least / 10.0, 1)} to {Written.Number(most / 10.0, 1)} counts",
+            flow.State(
+                    $"cell{i}",
+                    $"{Named(cell)}: {Written.Plain(cell.Carry.Value)} {Unit.Sign()}, {Written.Number(least / 10.0, 1)} to "
+                        + $"{Written.Number(most / 10.0, 1)} counts",
                     NumberRange.Positive.Asked("Carry", Unit.Sign()),
                     Flow.Part(Flow.Number(least, most), [], $"hit{i}"),
-                    Flow.Part(Flow.Always, [], $"miss{i}"))
+                    Flow.Part(Flow.Always, [], $"miss{i}")
+                )
                 .At(i, distance: cell.Carry.Value)
-                .State($"hit{i}", "How was it hit?", AskAltered,
+                .State(
+                    $"hit{i}",
+                    "How was it hit?",
+                    AskAltered,
                     Flow.Done(Flow.Choice("altered"), [.. ball, Flow.Add("hits"), Flow.Add("altered"), .. on], next),
-                    Flow.Done(Flow.Choice("stock"), [.. ball, Flow.Add("hits"), .. on], next))
+                    Flow.Done(Flow.Choice("stock"), [.. ball, Flow.Add("hits"), .. on], next)
+                )
                 .At(i, step: FlowStep.Hit, distance: cell.Carry.Value)
-                .State($"miss{i}", "How was it hit?", AskAltered,
+                .State(
+                    $"miss{i}",
+                    "How was it hit?",
+                    AskAltered,
                     Missed("altered", [.. ball, Flow.Add("altered")], on, i, next),
-                    Missed("stock", ball, on, i, next))
+                    Missed("stock", ball, on, i, next)
+                )
                 .At(i, step: FlowStep.Missed, distance: cell.Carry.Value);
         }
 
@@ -137,9 +169,12 @@ public sealed record CarryGrid : ScoringProtocol
                 yield return altered;
                 tally["balls"]++;
                 tally.EndAttempt();
-                if (altered.Answer == "altered") tally["altered"]++;
-                else tally.Keep(Named(cell), carry.Answer);
-                if (carry.Answer < least || carry.Answer > most) continue;
+                if (altered.Answer == "altered")
+                    tally["altered"]++;
+                else
+                    tally.Keep(Named(cell), carry.Answer);
+                if (carry.Answer < least || carry.Answer > most)
+                    continue;
                 tally["hits"]++;
                 break;
             }
@@ -152,14 +187,17 @@ public sealed record CarryGrid : ScoringProtocol
         $"{tally["hits"]} of {Cells.Count} cells hit with {Written.Count(tally["balls"], "ball")}"
         + (tally["altered"] > 0 ? $", {tally["altered"]} of them altered to fit." : ".");
 
-    private IEnumerable<FlowTransition> Missed(string answer, FlowEffect[] then, FlowEffect[] on, int cell, string? next) => BallsPerCell == 1
-        ? Flow.Done(Flow.Choice(answer), then, next)
-        : [
-            .. Flow.Done(Flow.Choice(answer).And("_tries", BallsPerCell - 1), [.. then, .. on], next),
-            .. Flow.Done(Flow.Choice(answer), [.. then, Flow.Add("_tries")], $"cell{cell}"),
-        ];
+    private IEnumerable<FlowTransition> Missed(string answer, FlowEffect[] then, FlowEffect[] on, int cell, string? next) =>
+        BallsPerCell == 1
+            ? Flow.Done(Flow.Choice(answer), then, next)
+            :
+            [
+                .. Flow.Done(Flow.Choice(answer).And("_tries", BallsPerCell - 1), [.. then, .. on], next),
+                .. Flow.Done(Flow.Choice(answer), [.. then, Flow.Add("_tries")], $"cell{cell}"),
+            ];
 
-    private static string Named(GridCell cell) => $"{cell.Club.InWords()}, {cell.Swing switch
+    private static string Named(GridCell cell) =>
+        $"{cell.Club.InWords()}, {cell.Swing switch
     {
         SwingLength.HalfPastSeven => "7:30",
         SwingLength.Nine => "9:00",

@@ -29,24 +29,26 @@ public sealed record Compass : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
-    [
-        new("made", "holed", "", Better.Higher),
-        .. Distances.Select(d => new MeasureKind(MadeAt(d), $"holed from {d} {Unit.Sign()}", "", Better.Higher)),
-    ];
+        [
+            new("made", "holed", "", Better.Higher),
+            .. Distances.Select(d => new MeasureKind(MadeAt(d), $"holed from {d} {Unit.Sign()}", "", Better.Higher)),
+        ];
 
     /// <inheritdoc/>
     public override ScoringProtocol? Harder() =>
         Distances[^1] < Farthest ? this with { Distances = [.. Distances.Select(d => d + 1)] } : null;
 
     /// <inheritdoc/>
-    public override ScoringProtocol? Easier() => Distances[0] > 1 ? this with { Distances = [.. Distances.Select(d => d - 1)] } : null;
+    public override ScoringProtocol? Easier() =>
+        Distances[0] > 1 ? this with { Distances = [.. Distances.Select(d => d - 1)] } : null;
 
     /// <inheritdoc/>
-    protected override void Check(FieldErrors errors, string path) => errors
-        .RequireDistances(Distances, 60, $"{path}.distances")
-        .RequireBetween(Points, 2, 12, $"{path}.points", "points")
-        .Require(Distances.Count * Points <= 120, $"{path}.points", "At most 120 putts, please.")
-        .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
+    protected override void Check(FieldErrors errors, string path) =>
+        errors
+            .RequireDistances(Distances, 60, $"{path}.distances")
+            .RequireBetween(Points, 2, 12, $"{path}.points", "points")
+            .Require(Distances.Count * Points <= 120, $"{path}.points", "At most 120 putts, please.")
+            .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
@@ -59,9 +61,13 @@ public sealed record Compass : ScoringProtocol
         {
             var (distance, point) = putts[i];
             var next = i + 1 < putts.Count ? $"putt{i + 1}" : null;
-            flow.State($"putt{i}", $"{distance} {Unit.Sign()}, {Oclock(point)} o’clock", Flow.MadeOrMissed,
-                Flow.Done(Flow.Choice("made"), [Flow.Add("made"), Flow.Add("attempts"), Flow.Add(MadeAt(distance))], next),
-                Flow.Done(Flow.Choice("missed"), [Flow.Add("attempts")], next))
+            flow.State(
+                    $"putt{i}",
+                    $"{distance} {Unit.Sign()}, {Oclock(point)} o’clock",
+                    Flow.MadeOrMissed,
+                    Flow.Done(Flow.Choice("made"), [Flow.Add("made"), Flow.Add("attempts"), Flow.Add(MadeAt(distance))], next),
+                    Flow.Done(Flow.Choice("missed"), [Flow.Add("attempts")], next)
+                )
                 .At(i, hour: Oclock(point), distance: distance);
         }
 
@@ -92,9 +98,14 @@ public sealed record Compass : ScoringProtocol
 
     private protected override string InWords(Tally tally) =>
         $"{Statistics.Rate.InWords(tally["made"], tally["attempts"])}. "
-        + string.Join(", ", Distances.Take((tally["attempts"] + Points - 1) / Points).Select(d => $"{d} {Unit.Sign()}: {tally[MadeAt(d)]}")) + ".";
+        + string.Join(
+            ", ",
+            Distances.Take((tally["attempts"] + Points - 1) / Points).Select(d => $"{d} {Unit.Sign()}: {tally[MadeAt(d)]}")
+        )
+        + ".";
 
     private static string MadeAt(int distance) => $"made{distance}";
 
-    private int Oclock(int point) => (6 + (int)Math.Round(12.0 * point / Points, MidpointRounding.AwayFromZero)) % 12 is var hour and > 0 ? hour : 12;
+    private int Oclock(int point) =>
+        (6 + (int)Math.Round(12.0 * point / Points, MidpointRounding.AwayFromZero)) % 12 is var hour and > 0 ? hour : 12;
 }

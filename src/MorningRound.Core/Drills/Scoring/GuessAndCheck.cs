@@ -29,11 +29,21 @@ public enum GuessedQuantity
 public sealed record GuessAndCheck : ScoringProtocol
 {
     /// <summary>The tolerances are the product's own defaults.</summary>
-    private static readonly Dictionary<GuessedQuantity, (string Name, string Unit, double Percent, double Fixed, string Over, string Under)> Kinds = new()
+    private static readonly Dictionary<
+        GuessedQuantity,
+        (string Name, string Unit, double Percent, double Fixed, string Over, string Under)
+    > Kinds = new()
     {
         [GuessedQuantity.Length] = ("length", "ft", 10, 0, "You over-read length", "You under-read length"),
         [GuessedQuantity.Rise] = ("rise", "in", 0, 1, "You over-read rise", "You under-read rise"),
-        [GuessedQuantity.Slope] = ("slope", "%", 0, 0.5, "You read the slope too far to the right", "You read the slope too far to the left"),
+        [GuessedQuantity.Slope] = (
+            "slope",
+            "%",
+            0,
+            0.5,
+            "You read the slope too far to the right",
+            "You read the slope too far to the left"
+        ),
         [GuessedQuantity.AimPoint] = ("aim point", "in", 0, 2, "You aim too far to the right", "You aim too far to the left"),
         [GuessedQuantity.Carry] = ("carry", "yd", 4, 0, "You guess carries too long", "You guess carries too short"),
     };
@@ -55,32 +65,54 @@ public sealed record GuessAndCheck : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
-    [
-        .. Quantities.Select(q => new MeasureKind($"spread{q}", $"spread of {Kinds[q].Name}", Kinds[q].Unit, Better.Lower, 1)),
-        .. Quantities.Select(q => new MeasureKind($"within{q}", $"{Kinds[q].Name} within tolerance", "%", Better.Higher)),
-        .. Quantities.Select(q => new MeasureKind($"bias{q}", $"{Kinds[q].Name}, guess minus measured", Kinds[q].Unit, Better.None, 1)),
-    ];
+        [
+            .. Quantities.Select(q => new MeasureKind(
+                $"spread{q}",
+                $"spread of {Kinds[q].Name}",
+                Kinds[q].Unit,
+                Better.Lower,
+                1
+            )),
+            .. Quantities.Select(q => new MeasureKind($"within{q}", $"{Kinds[q].Name} within tolerance", "%", Better.Higher)),
+            .. Quantities.Select(q => new MeasureKind(
+                $"bias{q}",
+                $"{Kinds[q].Name}, guess minus measured",
+                Kinds[q].Unit,
+                Better.None,
+                1
+            )),
+        ];
 
     /// <inheritdoc/>
-    protected override void Check(FieldErrors errors, string path) => errors
-        .Require(Quantities.Count is >= 1 and <= 4, $"{path}.quantities", "Between 1 and 4 quantities, please.")
-        .RequireOnce(Quantities, $"{path}.quantities")
-        .RequireBetween(Attempts, 3, 60, $"{path}.attempts", "attempts");
+    protected override void Check(FieldErrors errors, string path) =>
+        errors
+            .Require(Quantities.Count is >= 1 and <= 4, $"{path}.quantities", "Between 1 and 4 quantities, please.")
+            .RequireOnce(Quantities, $"{path}.quantities")
+            .RequireBetween(Attempts, 3, 60, $"{path}.attempts", "attempts");
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        var flow = new FlowBuilder().Registers(["attempts", .. Quantities.Select(Difference), .. Quantities.Select(Guessed)]).Counted(Attempts)
+        var flow = new FlowBuilder()
+            .Registers(["attempts", .. Quantities.Select(Difference), .. Quantities.Select(Guessed)])
+            .Counted(Attempts)
             .Display("{0} of {1}", Flow.Value("attempts"), Flow.Count);
         foreach (var q in Quantities)
-            flow.Display($"{Kinds[q].Name}, guess minus measured: {{0}} {Kinds[q].Unit} on average", Flow.Mean(Difference(q), "attempts", 1));
+            flow.Display(
+                $"{Kinds[q].Name}, guess minus measured: {{0}} {Kinds[q].Unit} on average",
+                Flow.Mean(Difference(q), "attempts", 1)
+            );
         for (var i = 0; i < Quantities.Count; i++)
         {
             var (q, kind) = (Quantities[i], Kinds[Quantities[i]]);
             var next = i + 1 < Quantities.Count ? $"guess{i + 1}" : "measure0";
             // A guess counts in no mean before it was checked.
-            flow.State($"guess{i}", $"Your guess: {kind.Name}", RangeOf(q).Asked("Guess", kind.Unit, SidesOf(q)),
-                Flow.Part(Flow.Always, [Flow.SetInput(Guessed(q))], next))
+            flow.State(
+                    $"guess{i}",
+                    $"Your guess: {kind.Name}",
+                    RangeOf(q).Asked("Guess", kind.Unit, SidesOf(q)),
+                    Flow.Part(Flow.Always, [Flow.SetInput(Guessed(q))], next)
+                )
                 .At(i, step: FlowStep.Guess);
         }
 
@@ -90,10 +122,14 @@ public sealed record GuessAndCheck : ScoringProtocol
         {
             var (q, kind) = (Quantities[i], Kinds[Quantities[i]]);
             FlowEffect[] measured = [Flow.AddInput(Guessed(q), negative: true)];
-            flow.State($"measure{i}", $"Measured: {kind.Name}", RangeOf(q).Asked("Measured", kind.Unit, SidesOf(q)),
-                i + 1 < Quantities.Count
-                    ? Flow.Part(Flow.Always, measured, $"measure{i + 1}")
-                    : Flow.DoneWhenCounted(Flow.Always, [.. measured, .. counted, Flow.Add("attempts")], "guess0"))
+            flow.State(
+                    $"measure{i}",
+                    $"Measured: {kind.Name}",
+                    RangeOf(q).Asked("Measured", kind.Unit, SidesOf(q)),
+                    i + 1 < Quantities.Count
+                        ? Flow.Part(Flow.Always, measured, $"measure{i + 1}")
+                        : Flow.DoneWhenCounted(Flow.Always, [.. measured, .. counted, Flow.Add("attempts")], "guess0")
+                )
                 .At(i, step: FlowStep.Measure);
         }
 
@@ -124,7 +160,8 @@ public sealed record GuessAndCheck : ScoringProtocol
             {
                 tally[Difference(Quantities[i])] += guesses[i] - measured[i];
                 tally.Keep(Difference(Quantities[i]), guesses[i] - measured[i]);
-                if (IsWithin(Quantities[i], guesses[i], measured[i])) tally[$"within{Quantities[i]}"]++;
+                if (IsWithin(Quantities[i], guesses[i], measured[i]))
+                    tally[$"within{Quantities[i]}"]++;
             }
 
             tally["attempts"]++;
@@ -136,21 +173,30 @@ public sealed record GuessAndCheck : ScoringProtocol
     {
         var q = Quantities.First(quantity => measure.EndsWith(quantity.ToString(), StringComparison.Ordinal));
         var differences = tally.Kept(Difference(q));
-        if (measure.StartsWith("spread", StringComparison.Ordinal)) return Sample.Deviation(differences);
-        if (measure.StartsWith("bias", StringComparison.Ordinal)) return Sample.Mean(differences);
+        if (measure.StartsWith("spread", StringComparison.Ordinal))
+            return Sample.Deviation(differences);
+        if (measure.StartsWith("bias", StringComparison.Ordinal))
+            return Sample.Mean(differences);
         return differences.Count == 0 ? null : 100.0 * tally[measure] / differences.Count;
     }
 
     private protected override string InWords(Tally tally)
     {
-        if (tally["attempts"] == 0) return "No guess has been checked yet.";
-        return string.Join(" ", Quantities.Select(q =>
-        {
-            var kind = Kinds[q];
-            var bias = Sample.Mean(tally.Kept(Difference(q)))!.Value;
-            var tilt = Math.Round(bias, 1) == 0 ? $"No bias in {kind.Name}" : $"{(bias > 0 ? kind.Over : kind.Under)} by {Written.Number(Math.Abs(bias), 1)} {kind.Unit}";
-            return $"{tilt}; {tally[$"within{q}"]} of {tally["attempts"]} within tolerance.";
-        }));
+        if (tally["attempts"] == 0)
+            return "No guess has been checked yet.";
+        return string.Join(
+            " ",
+            Quantities.Select(q =>
+            {
+                var kind = Kinds[q];
+                var bias = Sample.Mean(tally.Kept(Difference(q)))!.Value;
+                var tilt =
+                    Math.Round(bias, 1) == 0
+                        ? $"No bias in {kind.Name}"
+                        : $"{(bias > 0 ? kind.Over : kind.Under)} by {Written.Number(Math.Abs(bias), 1)} {kind.Unit}";
+                return $"{tilt}; {tally[$"within{q}"]} of {tally["attempts"]} within tolerance.";
+            })
+        );
     }
 
     /// <summary>Whether a guess is close enough to what was measured; both in tenths.</summary>
@@ -161,14 +207,16 @@ public sealed record GuessAndCheck : ScoringProtocol
         return Math.Abs(guess - measured) <= allowed;
     }
 
-    private static NumberRange RangeOf(GuessedQuantity q) => q is GuessedQuantity.Length or GuessedQuantity.Carry ? NumberRange.Positive : NumberRange.Signed;
+    private static NumberRange RangeOf(GuessedQuantity q) =>
+        q is GuessedQuantity.Length or GuessedQuantity.Carry ? NumberRange.Positive : NumberRange.Signed;
 
-    private static FlowSides? SidesOf(GuessedQuantity q) => q switch
-    {
-        GuessedQuantity.Slope or GuessedQuantity.AimPoint => new("left", "right"),
-        GuessedQuantity.Rise => new("down", "up"),
-        _ => null,
-    };
+    private static FlowSides? SidesOf(GuessedQuantity q) =>
+        q switch
+        {
+            GuessedQuantity.Slope or GuessedQuantity.AimPoint => new("left", "right"),
+            GuessedQuantity.Rise => new("down", "up"),
+            _ => null,
+        };
 
     private static string Difference(GuessedQuantity q) => $"difference{q}";
 

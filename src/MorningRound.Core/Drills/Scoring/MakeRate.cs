@@ -26,24 +26,28 @@ public sealed record MakeRate : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
-    [
-        new("share", "share made", "%", Better.Higher),
-        new("made", "made", "", Better.Higher),
-    ];
+    [new("share", "share made", "%", Better.Higher), new("made", "made", "", Better.Higher)];
 
     /// <inheritdoc/>
-    protected override void Check(FieldErrors errors, string path) => errors
-        .RequireBetween(Attempts, 1, MostAttempts, $"{path}.attempts", "attempts")
-        .RequireText(Make, $"{path}.make", LongestLabel);
+    protected override void Check(FieldErrors errors, string path) =>
+        errors
+            .RequireBetween(Attempts, 1, MostAttempts, $"{path}.attempts", "attempts")
+            .RequireText(Make, $"{path}.make", LongestLabel);
 
     /// <inheritdoc/>
-    protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder()
-        .Registers("made", "attempts").Counted(Attempts)
-        .Display("{0} made, {1} of {2} attempts", Flow.Value("made"), Flow.Value("attempts"), Flow.Count)
-        .State("attempt", Make, Flow.MadeOrMissed,
-            Flow.DoneWhenCounted(Flow.Choice("made"), [Flow.Add("made"), Flow.Add("attempts")], "attempt"),
-            Flow.DoneWhenCounted(Flow.Choice("missed"), [Flow.Add("attempts")], "attempt"))
-        .Build();
+    protected override AttemptFlow CompileWith(ulong seed) =>
+        new FlowBuilder()
+            .Registers("made", "attempts")
+            .Counted(Attempts)
+            .Display("{0} made, {1} of {2} attempts", Flow.Value("made"), Flow.Value("attempts"), Flow.Count)
+            .State(
+                "attempt",
+                Make,
+                Flow.MadeOrMissed,
+                Flow.DoneWhenCounted(Flow.Choice("made"), [Flow.Add("made"), Flow.Add("attempts")], "attempt"),
+                Flow.DoneWhenCounted(Flow.Choice("missed"), [Flow.Add("attempts")], "attempt")
+            )
+            .Build();
 
     private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
@@ -52,7 +56,8 @@ public sealed record MakeRate : ScoringProtocol
             var ask = new ScorerQuestionChoice("made", "missed");
             yield return ask;
             tally["attempts"]++;
-            if (ask.Answer == "made") tally["made"]++;
+            if (ask.Answer == "made")
+                tally["made"]++;
             tally.EndAttempt();
         }
     }

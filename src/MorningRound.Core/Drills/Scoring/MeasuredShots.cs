@@ -53,22 +53,31 @@ public sealed record MeasuredShots : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
-    [
-        new("share", "in the band", "%", Better.Higher),
-        new("mean", $"mean {What}", Unit, Better.None, 1),
-        new("deviation", $"spread of {What}", Unit, Better.None, 1),
-    ];
+        [
+            new("share", "in the band", "%", Better.Higher),
+            new("mean", $"mean {What}", Unit, Better.None, 1),
+            new("deviation", $"spread of {What}", Unit, Better.None, 1),
+        ];
 
     /// <inheritdoc/>
-    protected override void Check(FieldErrors errors, string path) => errors
-        .RequireText(What, $"{path}.what", LongestLabel)
-        .AllowText(Unit, $"{path}.unit", 10)
-        .RequireBetween(Shots, 3, 100, $"{path}.shots", "shots")
-        .Require(Least is not null || Most is not null, $"{path}.least", "A band needs an end on at least one side.")
-        .Require((Least ?? -Largest) <= (Most ?? Largest), $"{path}.most", "The lower end comes first.")
-        .Require(AimDistance is null or (> 0 and <= 400), $"{path}.aimDistance", "A distance lies above 0 and up to 400.")
-        .Require(AimDistance is null || Unit == Yards || Unit == Metres, $"{path}.unit", $"An aim check is measured in {Yards} or {Metres}.")
-        .Require(new[] { Least, Most, StartedAt }.All(n => n is null || Math.Abs(n.Value) <= Largest), $"{path}.most", $"Numbers lie between −{Largest} and {Largest}.");
+    protected override void Check(FieldErrors errors, string path) =>
+        errors
+            .RequireText(What, $"{path}.what", LongestLabel)
+            .AllowText(Unit, $"{path}.unit", 10)
+            .RequireBetween(Shots, 3, 100, $"{path}.shots", "shots")
+            .Require(Least is not null || Most is not null, $"{path}.least", "A band needs an end on at least one side.")
+            .Require((Least ?? -Largest) <= (Most ?? Largest), $"{path}.most", "The lower end comes first.")
+            .Require(AimDistance is null or (> 0 and <= 400), $"{path}.aimDistance", "A distance lies above 0 and up to 400.")
+            .Require(
+                AimDistance is null || Unit == Yards || Unit == Metres,
+                $"{path}.unit",
+                $"An aim check is measured in {Yards} or {Metres}."
+            )
+            .Require(
+                new[] { Least, Most, StartedAt }.All(n => n is null || Math.Abs(n.Value) <= Largest),
+                $"{path}.most",
+                $"Numbers lie between −{Largest} and {Largest}."
+            );
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
@@ -76,13 +85,20 @@ public sealed record MeasuredShots : ScoringProtocol
         FlowEffect[] shot = [Flow.Add("shots"), Flow.AddInput("sum")];
         var inBand = Flow.Number(
             Least is { } least ? (int)Math.Ceiling((decimal)least * 10) : NumberRange.Signed.Least,
-            Most is { } most ? (int)Math.Floor((decimal)most * 10) : NumberRange.Signed.Most);
-        return new FlowBuilder().Registers("inBand", "shots", "sum").Counted(Shots)
+            Most is { } most ? (int)Math.Floor((decimal)most * 10) : NumberRange.Signed.Most
+        );
+        return new FlowBuilder()
+            .Registers("inBand", "shots", "sum")
+            .Counted(Shots)
             .Display("{0} in the band, {1} of {2} shots", Flow.Value("inBand"), Flow.Value("shots"), Flow.Count)
             .Display($"mean {{0}}{Written.Unit(Unit)}", Flow.Mean("sum", "shots", 1))
-            .State("shot", $"{What}, {Band()}", NumberRange.Signed.Asked(What, Unit, AimDistance is null ? null : new("left", "right")),
+            .State(
+                "shot",
+                $"{What}, {Band()}",
+                NumberRange.Signed.Asked(What, Unit, AimDistance is null ? null : new("left", "right")),
                 Flow.DoneWhenCounted(inBand, [.. shot, Flow.Add("inBand")], "shot"),
-                Flow.DoneWhenCounted(Flow.Always, shot, "shot"))
+                Flow.DoneWhenCounted(Flow.Always, shot, "shot")
+            )
             .Build();
     }
 
@@ -97,17 +113,19 @@ public sealed record MeasuredShots : ScoringProtocol
             tally.Keep(What, number.Answer);
             var isLow = Least is { } least && number.Answer < (decimal)least * 10;
             var isHigh = Most is { } most && number.Answer > (decimal)most * 10;
-            if (!isLow && !isHigh) tally["inBand"]++;
+            if (!isLow && !isHigh)
+                tally["inBand"]++;
             tally.EndAttempt();
         }
     }
 
-    private protected override double? Value(string measure, Tally tally) => measure switch
-    {
-        "mean" => Sample.Mean(tally.Kept(What)),
-        "deviation" => Sample.Deviation(tally.Kept(What)),
-        _ => 100.0 * tally["inBand"] / tally["shots"],
-    };
+    private protected override double? Value(string measure, Tally tally) =>
+        measure switch
+        {
+            "mean" => Sample.Mean(tally.Kept(What)),
+            "deviation" => Sample.Deviation(tally.Kept(What)),
+            _ => 100.0 * tally["inBand"] / tally["shots"],
+        };
 
     private protected override string InWords(Tally tally)
     {
@@ -120,14 +138,16 @@ public sealed record MeasuredShots : ScoringProtocol
 
         var mean = Sample.Mean(tally.Kept(What))!.Value;
         var began = StartedAt is { } start ? $", from {Written.Number(start, 1)} at the start" : "";
-        return $"Mean {Written.Number(mean, 1)}{Written.Unit(Unit)}{began}; in the band {Rate.InWords(tally["inBand"], tally["shots"])}.";
+        return $"Mean {Written.Number(mean, 1)}{Written.Unit(Unit)}{began}; in the band "
+            + $"{Rate.InWords(tally["inBand"], tally["shots"])}.";
     }
 
-    private string Band() => (Least, Most) switch
-    {
-        ({ } least, { } most) => $"{Written.Plain(least)} to {Written.Plain(most)}{Written.Unit(Unit)}",
-        ({ } least, null) => $"at least {Written.Plain(least)}{Written.Unit(Unit)}",
-        (_, { } most) => $"at most {Written.Plain(most)}{Written.Unit(Unit)}",
-        _ => "",
-    };
+    private string Band() =>
+        (Least, Most) switch
+        {
+            ({ } least, { } most) => $"{Written.Plain(least)} to {Written.Plain(most)}{Written.Unit(Unit)}",
+            ({ } least, null) => $"at least {Written.Plain(least)}{Written.Unit(Unit)}",
+            (_, { } most) => $"at most {Written.Plain(most)}{Written.Unit(Unit)}",
+            _ => "",
+        };
 }

@@ -32,29 +32,30 @@ public sealed record ParGame : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
-    [
-        new("score", "score to par", "", Better.Lower),
-        new("made", "putts holed", "", Better.None),
-    ];
+    [new("score", "score to par", "", Better.Lower), new("made", "putts holed", "", Better.None)];
 
     /// <inheritdoc/>
-    public override ScoringProtocol? Harder() => Levels.FirstOrDefault(l => l > Length) is var next and > 0 ? this with { Length = next } : null;
+    public override ScoringProtocol? Harder() =>
+        Levels.FirstOrDefault(l => l > Length) is var next and > 0 ? this with { Length = next } : null;
 
     /// <inheritdoc/>
-    public override ScoringProtocol? Easier() => Levels.LastOrDefault(l => l < Length) is var next and > 0 ? this with { Length = next } : null;
+    public override ScoringProtocol? Easier() =>
+        Levels.LastOrDefault(l => l < Length) is var next and > 0 ? this with { Length = next } : null;
 
     /// <inheritdoc/>
-    protected override void Check(FieldErrors errors, string path) => errors
-        .RequireBetween(Stations, 2, 8, $"{path}.stations", "stations")
-        .Require(Stations % 2 == 0, $"{path}.stations", "An even number of stations, so that par and birdie take turns.")
-        .RequireBetween(Laps, 1, 10, $"{path}.laps", "laps")
-        .RequireBetween(Length, 2, 40, $"{path}.length", Unit.Sign())
-        .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
+    protected override void Check(FieldErrors errors, string path) =>
+        errors
+            .RequireBetween(Stations, 2, 8, $"{path}.stations", "stations")
+            .Require(Stations % 2 == 0, $"{path}.stations", "An even number of stations, so that par and birdie take turns.")
+            .RequireBetween(Laps, 1, 10, $"{path}.laps", "laps")
+            .RequireBetween(Length, 2, 40, $"{path}.length", Unit.Sign())
+            .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        var flow = new FlowBuilder().Registers("score", "made", "attempts")
+        var flow = new FlowBuilder()
+            .Registers("score", "made", "attempts")
             .Display($"{{0}} to par after {{1}} of {PlannedAttempts}", Flow.Value("score"), Flow.Value("attempts"));
         for (var station = 0; station < Stations; station++)
         {
@@ -63,9 +64,13 @@ public sealed record ParGame : ScoringProtocol
             var next = $"station{(station + 1) % Stations}";
             FlowEffect[] made = isForPar ? [] : [Flow.Add("score", -1)];
             FlowEffect[] missed = isForPar ? [Flow.Add("score")] : [];
-            flow.State($"station{station}", $"Station {station + 1}, {Length} {Unit.Sign()}, for {(isForPar ? "par" : "birdie")}", Flow.MadeOrMissed,
+            flow.State(
+                $"station{station}",
+                $"Station {station + 1}, {Length} {Unit.Sign()}, for {(isForPar ? "par" : "birdie")}",
+                Flow.MadeOrMissed,
                 Flow.DoneUntil(Flow.Choice("made"), "attempts", last, [Flow.Add("attempts"), Flow.Add("made"), .. made], next),
-                Flow.DoneUntil(Flow.Choice("missed"), "attempts", last, [Flow.Add("attempts"), .. missed], next));
+                Flow.DoneUntil(Flow.Choice("missed"), "attempts", last, [Flow.Add("attempts"), .. missed], next)
+            );
         }
 
         return flow.Build();
@@ -79,8 +84,14 @@ public sealed record ParGame : ScoringProtocol
             yield return ask;
             var isMade = ask.Answer == "made";
             tally["attempts"]++;
-            if (isMade) tally["made"]++;
-            tally["score"] += (putt % 2 == 0, isMade) switch { (true, false) => 1, (false, true) => -1, _ => 0 };
+            if (isMade)
+                tally["made"]++;
+            tally["score"] += (putt % 2 == 0, isMade) switch
+            {
+                (true, false) => 1,
+                (false, true) => -1,
+                _ => 0,
+            };
             tally.EndAttempt();
         }
     }
@@ -88,7 +99,8 @@ public sealed record ParGame : ScoringProtocol
     private protected override double? Value(string measure, Tally tally) => tally[measure];
 
     private protected override string InWords(Tally tally) =>
-        $"{char.ToUpperInvariant(Written.ToPar(tally["score"])[0])}{Written.ToPar(tally["score"])[1..]} after {Written.Count(tally["attempts"], "putt")}.";
+        $"{char.ToUpperInvariant(Written.ToPar(tally["score"])[0])}{Written.ToPar(tally["score"])[1..]} after "
+        + $"{Written.Count(tally["attempts"], "putt")}.";
 
     private static bool IsForPar(int station) => station % 2 == 0;
 }

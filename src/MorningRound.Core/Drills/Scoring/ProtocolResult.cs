@@ -78,16 +78,17 @@ public sealed record ProtocolResult
     /// <summary>What stands for inputs that no drill was set for, or that were walked by a flow of another format.</summary>
     public static ProtocolResult NotScored { get; } = Unfitting([], 0);
 
-    internal static ProtocolResult Unfitting(IReadOnlyList<MeasureKind> kinds, int at) => new()
-    {
-        Status = ResultStatus.DoesNotFit,
-        Attempts = 0,
-        Counts = new Dictionary<string, int>(),
-        Samples = new Dictionary<string, IReadOnlyList<int>>(),
-        Measures = [.. kinds.Select(m => m.With(null))],
-        Text = "What was recorded does not fit this drill. It is kept as it is.",
-        MisfitAt = at,
-    };
+    internal static ProtocolResult Unfitting(IReadOnlyList<MeasureKind> kinds, int at) =>
+        new()
+        {
+            Status = ResultStatus.DoesNotFit,
+            Attempts = 0,
+            Counts = new Dictionary<string, int>(),
+            Samples = new Dictionary<string, IReadOnlyList<int>>(),
+            Measures = [.. kinds.Select(m => m.With(null))],
+            Text = "What was recorded does not fit this drill. It is kept as it is.",
+            MisfitAt = at,
+        };
 
     /// <summary>Whether something was attempted and fits the drill.</summary>
     [JsonIgnore]

@@ -15,7 +15,8 @@ public sealed record ProtocolChoice(string Kind, string Title, string About, Sco
 /// <summary>All ways to score.</summary>
 public static class Protocols
 {
-    private static readonly Dictionary<Type, string> Kinds = typeof(ScoringProtocol).GetCustomAttributes<JsonDerivedTypeAttribute>()
+    private static readonly Dictionary<Type, string> Kinds = typeof(ScoringProtocol)
+        .GetCustomAttributes<JsonDerivedTypeAttribute>()
         .ToDictionary(a => a.DerivedType, a => (string)a.TypeDiscriminator!);
 
     /// <summary>All of them, in the order in which they are offered.</summary>
@@ -29,27 +30,71 @@ public static class Protocols
         Choice("Long putts that grow longer until three putts lead back to the bottom.", new StepLadder()),
         Choice("A ball from each distance into its own zone; all inside clear a set.", new ZoneSets()),
         Choice("Putts for par and for birdie in turn, scored to par.", new ParGame()),
-        Choice("A carry for each wedge and swing length.", new CarryGrid
-        {
-            Cells = [.. new[] { SwingLength.Nine, SwingLength.Ten, SwingLength.Full }.Select(swing => new GridCell { Club = Club.SandWedge, Swing = swing })],
-        }),
+        Choice(
+            "A carry for each wedge and swing length.",
+            new CarryGrid
+            {
+                Cells =
+                [
+                    .. new[] { SwingLength.Nine, SwingLength.Ten, SwingLength.Full }.Select(swing => new GridCell
+                    {
+                        Club = Club.SandWedge,
+                        Swing = swing,
+                    }),
+                ],
+            }
+        ),
         Choice("A rating after every ball, the ball ignored.", new BallRating { Rated = "Tension in the trail hand" }),
         Choice("Guess first, then measure.", new GuessAndCheck { Quantities = [GuessedQuantity.Length] }),
-        Choice("Measured numbers that all have to lie inside their bounds.", new Window
-        {
-            Clubs = [new ClubWindow { Club = Club.Driver, Bounds = [new WindowBound { What = "launch", Unit = "°", Most = 16.9 }] }],
-        }),
-        Choice("Called shots: target and shape are two answers.", new CalledShots { Clubs = [Club.PitchingWedge, Club.Iron8, Club.Iron6] }),
-        Choice("Stations around a hole and a circle that shrinks.", new ProximityLevels
-        {
-            Stations = [new ProximityStation { Club = Club.PitchingWedge }, new ProximityStation { Club = Club.SandWedge }],
-        }),
-        Choice("A number per ball, held against a band.", new MeasuredShots { What = "club path", Unit = "°", Least = -2, Most = 2 }),
+        Choice(
+            "Measured numbers that all have to lie inside their bounds.",
+            new Window
+            {
+                Clubs =
+                [
+                    new ClubWindow
+                    {
+                        Club = Club.Driver,
+                        Bounds =
+                        [
+                            new WindowBound
+                            {
+                                What = "launch",
+                                Unit = "°",
+                                Most = 16.9,
+                            },
+                        ],
+                    },
+                ],
+            }
+        ),
+        Choice(
+            "Called shots: target and shape are two answers.",
+            new CalledShots { Clubs = [Club.PitchingWedge, Club.Iron8, Club.Iron6] }
+        ),
+        Choice(
+            "Stations around a hole and a circle that shrinks.",
+            new ProximityLevels
+            {
+                Stations = [new ProximityStation { Club = Club.PitchingWedge }, new ProximityStation { Club = Club.SandWedge }],
+            }
+        ),
+        Choice(
+            "A number per ball, held against a band.",
+            new MeasuredShots
+            {
+                What = "club path",
+                Unit = "°",
+                Least = -2,
+                Most = 2,
+            }
+        ),
         Choice("Situations in the student's words, breathing, and one putt each.", new RehearsedScenario()),
     ];
 
     /// <summary>The name of a protocol in files, such as <c>stepLadder</c>.</summary>
     public static string KindOf(ScoringProtocol protocol) => Kinds[protocol.GetType()];
 
-    private static ProtocolChoice Choice(string about, ScoringProtocol beginning) => new(Kinds[beginning.GetType()], beginning.Title, about, beginning);
+    private static ProtocolChoice Choice(string about, ScoringProtocol beginning) =>
+        new(Kinds[beginning.GetType()], beginning.Title, about, beginning);
 }

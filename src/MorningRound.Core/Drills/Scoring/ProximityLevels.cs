@@ -39,30 +39,40 @@ public sealed record ProximityLevels : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
-    [
-        new("passed", "levels passed", "", Better.Higher),
-        new("mean", "mean distance from the hole", "ft", Better.Lower, 1),
-    ];
+    [new("passed", "levels passed", "", Better.Higher), new("mean", "mean distance from the hole", "ft", Better.Lower, 1)];
 
     /// <inheritdoc/>
-    public override ScoringProtocol? Harder() => RadiiFeet[^1] > 2 ? this with { RadiiFeet = [.. RadiiFeet.Select(r => r - 1)] } : null;
+    public override ScoringProtocol? Harder() =>
+        RadiiFeet[^1] > 2 ? this with { RadiiFeet = [.. RadiiFeet.Select(r => r - 1)] } : null;
 
     /// <inheritdoc/>
-    public override ScoringProtocol? Easier() => RadiiFeet[0] < 30 ? this with { RadiiFeet = [.. RadiiFeet.Select(r => r + 1)] } : null;
+    public override ScoringProtocol? Easier() =>
+        RadiiFeet[0] < 30 ? this with { RadiiFeet = [.. RadiiFeet.Select(r => r + 1)] } : null;
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
-        errors.Require(Stations.Count is >= 1 and <= 8, $"{path}.stations", "Between 1 and 8 stations, please.")
-            .Require(RadiiFeet.Count is >= 1 and <= 8 && RadiiFeet.All(r => r is >= 1 and <= 60), $"{path}.radiiFeet", "Between 1 and 8 levels of 1 to 60 feet, please.")
-            .Require(RadiiFeet.Zip(RadiiFeet.Skip(1)).All(p => p.First > p.Second), $"{path}.radiiFeet", "Each circle is smaller than the one before.");
-        for (var i = 0; i < Stations.Count; i++) errors.AllowText(Stations[i].Lie, $"{path}.stations[{i}].lie", LongestLabel);
+        errors
+            .Require(Stations.Count is >= 1 and <= 8, $"{path}.stations", "Between 1 and 8 stations, please.")
+            .Require(
+                RadiiFeet.Count is >= 1 and <= 8 && RadiiFeet.All(r => r is >= 1 and <= 60),
+                $"{path}.radiiFeet",
+                "Between 1 and 8 levels of 1 to 60 feet, please."
+            )
+            .Require(
+                RadiiFeet.Zip(RadiiFeet.Skip(1)).All(p => p.First > p.Second),
+                $"{path}.radiiFeet",
+                "Each circle is smaller than the one before."
+            );
+        for (var i = 0; i < Stations.Count; i++)
+            errors.AllowText(Stations[i].Lie, $"{path}.stations[{i}].lie", LongestLabel);
     }
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        var flow = new FlowBuilder().Registers("_in", "_failed", "passed", "balls", "sum")
+        var flow = new FlowBuilder()
+            .Registers("_in", "_failed", "passed", "balls", "sum")
             .Display($"{{0}} of {RadiiFeet.Count} levels passed", Flow.Value("passed"))
             .Display("{0} ft from the hole on average", Flow.Mean("sum", "balls", 1));
         for (var level = 0; level < RadiiFeet.Count; level++)
@@ -75,19 +85,27 @@ public sealed record ProximityLevels : ScoringProtocol
                 FlowEffect[] again = Stations.Count > 1 ? [Flow.Set("_in", 0)] : [];
                 var next = level + 1 < RadiiFeet.Count ? State(level + 1, 0) : null;
                 FlowEffect[] fresh = next is null ? [] : [.. again, Flow.Set("_failed", 0)];
-                flow.State(State(level, station),
-                    $"Level {level + 1}, circle of {radius} ft: {Stations[station].Club.InWords()}{(Stations[station].Lie.Length > 0 ? $", {Stations[station].Lie}" : "")}",
-                    NumberRange.Positive.Asked("From the hole", "ft"),
-                    isLast
-                        ? [
-                            .. Flow.Done(Stations.Count > 1 ? inside.And("_in", Stations.Count - 1) : inside, [.. ball, Flow.Add("passed"), .. fresh], next),
-                            .. Flow.Done(Flow.Always.And("_failed", MostTries - 1), ball, null),
-                            .. Flow.Done(Flow.Always, [.. ball, .. again, Flow.Add("_failed")], State(level, 0)),
-                        ]
-                        : [
-                            .. Flow.Done(inside, [.. ball, Flow.Add("_in")], State(level, station + 1)),
-                            .. Flow.Done(Flow.Always, ball, State(level, station + 1)),
-                        ])
+                flow.State(
+                        State(level, station),
+                        $"Level {level + 1}, circle of {radius} ft: {Named(Stations[station])}",
+                        NumberRange.Positive.Asked("From the hole", "ft"),
+                        isLast
+                            ?
+                            [
+                                .. Flow.Done(
+                                    Stations.Count > 1 ? inside.And("_in", Stations.Count - 1) : inside,
+                                    [.. ball, Flow.Add("passed"), .. fresh],
+                                    next
+                                ),
+                                .. Flow.Done(Flow.Always.And("_failed", MostTries - 1), ball, null),
+                                .. Flow.Done(Flow.Always, [.. ball, .. again, Flow.Add("_failed")], State(level, 0)),
+                            ]
+                            :
+                            [
+                                .. Flow.Done(inside, [.. ball, Flow.Add("_in")], State(level, station + 1)),
+                                .. Flow.Done(Flow.Always, ball, State(level, station + 1)),
+                            ]
+                    )
                     .At(level, station);
             }
         }
@@ -110,12 +128,15 @@ public sealed record ProximityLevels : ScoringProtocol
                     tally["balls"]++;
                     tally["sum"] += distance.Answer;
                     tally.Keep("distance", distance.Answer);
-                    if (distance.Answer <= radius * 10) inside++;
+                    if (distance.Answer <= radius * 10)
+                        inside++;
                     tally.EndAttempt();
                 }
 
-                if (inside == Stations.Count) break;
-                if (++failed == MostTries) yield break;
+                if (inside == Stations.Count)
+                    break;
+                if (++failed == MostTries)
+                    yield break;
             }
 
             tally["passed"]++;
@@ -126,7 +147,11 @@ public sealed record ProximityLevels : ScoringProtocol
         measure == "passed" ? tally["passed"] : Sample.Mean(tally.Kept("distance"));
 
     private protected override string InWords(Tally tally) =>
-        $"{tally["passed"]} of {RadiiFeet.Count} levels passed; {Written.Number(Sample.Mean(tally.Kept("distance")) ?? 0, 1)} ft from the hole on average.";
+        $"{tally["passed"]} of {RadiiFeet.Count} levels passed; {Written.Number(Sample.Mean(tally.Kept("distance")) ?? 0, 1)} "
+        + "ft from the hole on average.";
+
+    private static string Named(ProximityStation station) =>
+        station.Lie.Length > 0 ? $"{station.Club.InWords()}, {station.Lie}" : station.Club.InWords();
 
     private static string State(int level, int station) => $"level{level}s{station}";
 }

@@ -21,27 +21,52 @@ public sealed record RehearsedScenario : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
-    [
-        new("made", "holed", "", Better.Higher),
-        new("behaved", "behaved as intended, on average", "", Better.Higher, 1),
-    ];
+    [new("made", "holed", "", Better.Higher), new("behaved", "behaved as intended, on average", "", Better.Higher, 1)];
 
     /// <inheritdoc/>
-    protected override void Check(FieldErrors errors, string path) => errors.RequireBetween(Scenarios, 1, 10, $"{path}.scenarios", "scenarios");
+    protected override void Check(FieldErrors errors, string path) =>
+        errors.RequireBetween(Scenarios, 1, 10, $"{path}.scenarios", "scenarios");
 
     /// <inheritdoc/>
-    protected override AttemptFlow CompileWith(ulong seed) => new FlowBuilder().Registers("made", "behaved", "putts")
-        .Display($"{{0}} holed of {{1}}, {Scenarios} in all", Flow.Value("made"), Flow.Value("putts"))
-        .Display("behaved as intended: {0} on average", Flow.Mean("behaved", "putts", 1))
-        .State("write", "The situation, and how you want to be in it", new FlowQuestionText(DrillInput.LongestText), Flow.Part(Flow.Always, [], "breathe")).At(0, step: FlowStep.Write)
-        .State("breathe", "Breathe: in 4, hold 4, out 4, hold 4, three times", new FlowQuestionTimer(TimedSteps.BoxBreathing.Seconds()), Flow.Part(Flow.Always, [], "walkIn")).At(0, step: FlowStep.Breathe)
-        .State("walkIn", "Walk in with your whole routine, and putt", new FlowQuestionTap("Putted"), Flow.Part(Flow.Always, [], "putt")).At(0, step: FlowStep.WalkIn)
-        .State("putt", "Was it holed?", Flow.MadeOrMissed,
-            Flow.Part(Flow.Choice("made"), [], "holed"),
-            Flow.Part(Flow.Choice("missed"), [], "left")).At(0, step: FlowStep.Putt)
-        .State("holed", Behaved, NumberRange.Rating.Asked("As intended", ""), Rated([Flow.Add("made")])).At(0, step: FlowStep.Judge)
-        .State("left", Behaved, NumberRange.Rating.Asked("As intended", ""), Rated([])).At(0, step: FlowStep.Judge)
-        .Build();
+    protected override AttemptFlow CompileWith(ulong seed) =>
+        new FlowBuilder()
+            .Registers("made", "behaved", "putts")
+            .Display($"{{0}} holed of {{1}}, {Scenarios} in all", Flow.Value("made"), Flow.Value("putts"))
+            .Display("behaved as intended: {0} on average", Flow.Mean("behaved", "putts", 1))
+            .State(
+                "write",
+                "The situation, and how you want to be in it",
+                new FlowQuestionText(DrillInput.LongestText),
+                Flow.Part(Flow.Always, [], "breathe")
+            )
+            .At(0, step: FlowStep.Write)
+            .State(
+                "breathe",
+                "Breathe: in 4, hold 4, out 4, hold 4, three times",
+                new FlowQuestionTimer(TimedSteps.BoxBreathing.Seconds()),
+                Flow.Part(Flow.Always, [], "walkIn")
+            )
+            .At(0, step: FlowStep.Breathe)
+            .State(
+                "walkIn",
+                "Walk in with your whole routine, and putt",
+                new FlowQuestionTap("Putted"),
+                Flow.Part(Flow.Always, [], "putt")
+            )
+            .At(0, step: FlowStep.WalkIn)
+            .State(
+                "putt",
+                "Was it holed?",
+                Flow.MadeOrMissed,
+                Flow.Part(Flow.Choice("made"), [], "holed"),
+                Flow.Part(Flow.Choice("missed"), [], "left")
+            )
+            .At(0, step: FlowStep.Putt)
+            .State("holed", Behaved, NumberRange.Rating.Asked("As intended", ""), Rated([Flow.Add("made")]))
+            .At(0, step: FlowStep.Judge)
+            .State("left", Behaved, NumberRange.Rating.Asked("As intended", ""), Rated([]))
+            .At(0, step: FlowStep.Judge)
+            .Build();
 
     private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
     {
@@ -56,7 +81,8 @@ public sealed record RehearsedScenario : ScoringProtocol
             yield return rating;
             tally["putts"]++;
             tally["behaved"] += rating.Answer;
-            if (putt.Answer == "made") tally["made"]++;
+            if (putt.Answer == "made")
+                tally["made"]++;
             tally.EndAttempt();
         }
     }
@@ -65,7 +91,8 @@ public sealed record RehearsedScenario : ScoringProtocol
         measure == "made" ? tally["made"] : tally["behaved"] / 10.0 / tally["putts"];
 
     private protected override string InWords(Tally tally) =>
-        $"{tally["made"]} of {tally["putts"]} holed; behaved as intended {Written.Number(Value("behaved", tally)!.Value, 1)} of 10 on average.";
+        $"{tally["made"]} of {tally["putts"]} holed; behaved as intended {Written.Number(Value("behaved", tally)!.Value, 1)} "
+        + "of 10 on average.";
 
     private const string Behaved = "Did you behave as you wanted to? 1 not at all, 10 wholly";
 

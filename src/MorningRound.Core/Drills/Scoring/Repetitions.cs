@@ -24,7 +24,8 @@ public sealed record Repetitions : ScoringProtocol
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
-        if (Count is { } count) errors.RequireBetween(count, 1, MostAttempts, $"{path}.count", "repetitions");
+        if (Count is { } count)
+            errors.RequireBetween(count, 1, MostAttempts, $"{path}.count", "repetitions");
     }
 
     /// <inheritdoc/>
@@ -33,10 +34,18 @@ public sealed record Repetitions : ScoringProtocol
         var flow = new FlowBuilder().Registers("count");
         FlowEffect[] repeated = [Flow.Add("count")];
         return Count is { } count
-            ? flow.Counted(count).Display("{0} of {1}", Flow.Value("count"), Flow.Count)
-                .State("repeat", "One more", new FlowQuestionTap("Did one"), Flow.DoneWhenCounted(Flow.Always, repeated, "repeat")).Build()
+            ? flow.Counted(count)
+                .Display("{0} of {1}", Flow.Value("count"), Flow.Count)
+                .State(
+                    "repeat",
+                    "One more",
+                    new FlowQuestionTap("Did one"),
+                    Flow.DoneWhenCounted(Flow.Always, repeated, "repeat")
+                )
+                .Build()
             : flow.Display("{0} done", Flow.Value("count"))
-                .State("repeat", "One more", new FlowQuestionTap("Did one"), Flow.Done(Flow.Always, repeated, "repeat")).Build();
+                .State("repeat", "One more", new FlowQuestionTap("Did one"), Flow.Done(Flow.Always, repeated, "repeat"))
+                .Build();
     }
 
     private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)

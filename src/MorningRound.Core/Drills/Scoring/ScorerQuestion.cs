@@ -19,7 +19,8 @@ internal sealed class ScorerQuestionChoice(params IReadOnlyCollection<string> op
 
     public override bool Takes(DrillInput input)
     {
-        if (input is not ChoiceMade made || !options.Contains(made.Value)) return false;
+        if (input is not ChoiceMade made || !options.Contains(made.Value))
+            return false;
         Answer = made.Value;
         return true;
     }
@@ -32,7 +33,8 @@ internal sealed class ScorerQuestionNumber(NumberRange range) : ScorerQuestion
 
     public override bool Takes(DrillInput input)
     {
-        if (input is not NumberGiven given || !range.Holds(given.Tenths)) return false;
+        if (input is not NumberGiven given || !range.Holds(given.Tenths))
+            return false;
         Answer = given.Tenths;
         return true;
     }
@@ -67,10 +69,16 @@ internal readonly record struct NumberRange(int Least, int Most, int Step = 1)
 
     public bool Holds(int tenths) => tenths >= Least && tenths <= Most && tenths % Step == 0;
 
-    /// <summary>The question for such a number. A length of nothing, or of far more than anybody hits, is asked about again.</summary>
-    public Flows.FlowQuestionNumber Asked(string label, string unit, Flows.FlowSides? sides = null) => new(label, unit, Least, Most, Step)
-    {
-        Sides = sides,
-        Usual = this == Positive ? new(1, 4_000) : this == Signed ? new(-2_500, 2_500) : null,
-    };
+    /// <summary>
+    /// The question for such a number. A length of nothing, or of far more than anybody hits, is asked about again.
+    /// </summary>
+    public Flows.FlowQuestionNumber Asked(string label, string unit, Flows.FlowSides? sides = null) =>
+        new(label, unit, Least, Most, Step)
+        {
+            Sides = sides,
+            Usual =
+                this == Positive ? new(1, 4_000)
+                : this == Signed ? new(-2_500, 2_500)
+                : null,
+        };
 }

@@ -55,7 +55,9 @@ public abstract record ScoringProtocol
     /// <summary>The next step down; none at the bottom, or where there is no such scale.</summary>
     public virtual ScoringProtocol? Easier() => null;
 
-    /// <summary>Whether another protocol is of the same kind with the same parameters. Lists are compared by what they hold.</summary>
+    /// <summary>
+    /// Whether another protocol is of the same kind with the same parameters. Lists are compared by what they hold.
+    /// </summary>
     public bool IsSameAs(ScoringProtocol other) => CanonicalText.Of(this) == CanonicalText.Of(other);
 
     /// <summary>Everything wrong with the parameters, each with its path.</summary>
@@ -98,7 +100,8 @@ public abstract record ScoringProtocol
     /// </summary>
     public ProtocolResult Score(IReadOnlyList<DrillInput> inputs, ulong seed)
     {
-        if (WhatIsMissing() is { } missing) throw new InvalidOperationException(missing);
+        if (WhatIsMissing() is { } missing)
+            throw new InvalidOperationException(missing);
         var tally = new Tally();
         var taken = 0;
         var isStopped = false;
@@ -106,9 +109,11 @@ public abstract record ScoringProtocol
         foreach (var ask in Play(seed, tally))
         {
             isComplete = false;
-            if (taken == inputs.Count) break;
+            if (taken == inputs.Count)
+                break;
             var input = inputs[taken];
-            if (input.Attempt != tally.Attempts + 1) return ProtocolResult.Unfitting(MeasureKinds, taken);
+            if (input.Attempt != tally.Attempts + 1)
+                return ProtocolResult.Unfitting(MeasureKinds, taken);
             if (input is DrillStopped or TimeUp)
             {
                 isStopped = true;
@@ -116,13 +121,16 @@ public abstract record ScoringProtocol
                 break;
             }
 
-            if (!ask.Takes(input)) return ProtocolResult.Unfitting(MeasureKinds, taken);
+            if (!ask.Takes(input))
+                return ProtocolResult.Unfitting(MeasureKinds, taken);
             taken++;
             isComplete = true;
         }
 
-        if (taken < inputs.Count) return ProtocolResult.Unfitting(MeasureKinds, taken);
-        var reading = tally.Counts.Values.All(n => n == 0) && tally.Attempts == 0 ? ResultStatus.Nothing
+        if (taken < inputs.Count)
+            return ProtocolResult.Unfitting(MeasureKinds, taken);
+        var reading =
+            tally.Counts.Values.All(n => n == 0) && tally.Attempts == 0 ? ResultStatus.Nothing
             : isComplete ? ResultStatus.Complete
             : isStopped ? ResultStatus.Stopped
             : ResultStatus.UnderWay;
@@ -141,7 +149,8 @@ public abstract record ScoringProtocol
     public bool? Meets(DrillGoal goal, ProtocolResult result)
     {
         var kind = GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure);
-        if (kind is null || result.Value(goal.Measure) is not { } value) return null;
+        if (kind is null || result.Value(goal.Measure) is not { } value)
+            return null;
         return kind.Better == Better.Higher ? value >= goal.Limit : value <= goal.Limit;
     }
 
@@ -154,18 +163,22 @@ public abstract record ScoringProtocol
         int? level = null;
         foreach (var kind in GoalMeasures)
         {
-            if (first.Value(kind.Name) is not { } a || second.Value(kind.Name) is not { } b) return level;
+            if (first.Value(kind.Name) is not { } a || second.Value(kind.Name) is not { } b)
+                return level;
             level = kind.Better == Better.Higher ? a.CompareTo(b) : b.CompareTo(a);
-            if (level != 0) return level;
+            if (level != 0)
+                return level;
         }
 
         return level;
     }
 
     /// <summary>A goal in words: "best run at least 10".</summary>
-    public string InWords(DrillGoal goal) => GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure) is { } kind
-        ? $"{kind.Label} {(kind.Better == Better.Higher ? "at least" : "at most")} {Written.Number(goal.Limit, kind.Decimals)}{Written.Unit(kind.Unit)}"
-        : "";
+    public string InWords(DrillGoal goal) =>
+        GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure) is { } kind
+            ? $"{kind.Label} {(kind.Better == Better.Higher ? "at least" : "at most")} "
+                + $"{Written.Number(goal.Limit, kind.Decimals)}{Written.Unit(kind.Unit)}"
+            : "";
 
     /// <summary>Adds everything that is wrong with the parameters under the path.</summary>
     protected abstract void Check(FieldErrors errors, string path);
@@ -202,5 +215,8 @@ internal static class Written
     public static string Count(int n, string one) => $"{n} {one}{(n == 1 ? "" : "s")}";
 
     /// <summary>A score to par: "2 under par", "level par", "3 over par".</summary>
-    public static string ToPar(int score) => score == 0 ? "level par" : score < 0 ? $"{-score} under par" : $"{score} over par";
+    public static string ToPar(int score) =>
+        score == 0 ? "level par"
+        : score < 0 ? $"{-score} under par"
+        : $"{score} over par";
 }

@@ -46,7 +46,9 @@ public sealed record ShotCall(Club Club, ShotShape Shape, ShotHeight Height, str
 /// <summary>A stretch of a declared pattern: so many balls of one shape in a row.</summary>
 public sealed record PatternStep(ShotShape Shape, int Balls);
 
-/// <summary>How much a list of calls changes, as the share of neighbours that differ, 0 to 1; none for fewer than two calls.</summary>
+/// <summary>
+/// How much a list of calls changes, as the share of neighbours that differ, 0 to 1; none for fewer than two calls.
+/// </summary>
 public sealed record CallVariety(double? Club, double? Shape, double? Target)
 {
     /// <summary>How much a list of calls changes from one to the next.</summary>
@@ -69,45 +71,84 @@ public static class ShotCalls
     /// within one of each other in count; no call twice until the combinations run out. Each list needs at least one entry.
     /// </summary>
     public static IReadOnlyList<ShotCall> Draw(
-        IReadOnlyList<Club> clubs, IReadOnlyList<ShotShape> shapes, IReadOnlyList<ShotHeight> heights, IReadOnlyList<string> targets,
-        int count, ulong seed)
+        IReadOnlyList<Club> clubs,
+        IReadOnlyList<ShotShape> shapes,
+        IReadOnlyList<ShotHeight> heights,
+        IReadOnlyList<string> targets,
+        int count,
+        ulong seed
+    )
     {
-        var all = (from club in clubs from shape in shapes from height in heights from target in targets select new ShotCall(club, shape, height, target)).ToList();
+        var all = (
+            from club in clubs
+            from shape in shapes
+            from height in heights
+            from target in targets
+            select new ShotCall(club, shape, height, target)
+        ).ToList();
         for (var attempt = 0; attempt < MostTries; attempt++)
         {
             var steps = 0;
             var drawn = new List<ShotCall>(count);
-            if (Extend(drawn, all, clubs.Count, shapes.Count, count, new SplitMix64(seed + ((ulong)attempt << 32)), ref steps)) return drawn;
+            if (Extend(drawn, all, clubs.Count, shapes.Count, count, new SplitMix64(seed + ((ulong)attempt << 32)), ref steps))
+                return drawn;
         }
 
         throw new InvalidOperationException("No list of calls satisfies every rule.");
     }
 
-    /// <summary>A declared pattern, so many times over: two fades, two draws, five times over is 20 balls. Clubs change with each run.</summary>
+    /// <summary>
+    /// A declared pattern, so many times over: two fades, two draws, five times over is 20 balls. Clubs change with each run.
+    /// </summary>
     public static IReadOnlyList<ShotCall> FromPattern(
-        IReadOnlyList<PatternStep> pattern, IReadOnlyList<Club> clubs, IReadOnlyList<ShotHeight> heights, IReadOnlyList<string> targets, int times, ulong seed)
+        IReadOnlyList<PatternStep> pattern,
+        IReadOnlyList<Club> clubs,
+        IReadOnlyList<ShotHeight> heights,
+        IReadOnlyList<string> targets,
+        int times,
+        ulong seed
+    )
     {
         var runs = Enumerable.Repeat(pattern, times).SelectMany(p => p).ToList();
         var bases = Draw(clubs, [ShotShape.Straight], heights, targets, runs.Count, seed);
-        return [.. runs.Zip(bases).SelectMany(run => Enumerable.Repeat(run.Second with { Shape = run.First.Shape }, run.First.Balls))];
+        return
+        [
+            .. runs.Zip(bases).SelectMany(run => Enumerable.Repeat(run.Second with { Shape = run.First.Shape }, run.First.Balls)),
+        ];
     }
 
     /// <summary>Adds calls one by one and takes them back where no call can follow.</summary>
-    private static bool Extend(List<ShotCall> drawn, List<ShotCall> all, int clubs, int shapes, int count, SplitMix64 random, ref int steps)
+    private static bool Extend(
+        List<ShotCall> drawn,
+        List<ShotCall> all,
+        int clubs,
+        int shapes,
+        int count,
+        SplitMix64 random,
+        ref int steps
+    )
     {
-        if (drawn.Count == count) return true;
-        if (++steps > MostSteps) return false;
+        if (drawn.Count == count)
+            return true;
+        if (++steps > MostSteps)
+            return false;
         var roundOfClubs = drawn.Skip(drawn.Count / clubs * clubs).Select(c => c.Club).ToHashSet();
         var roundOfShapes = drawn.Skip(drawn.Count / shapes * shapes).Select(c => c.Shape).ToHashSet();
         var spent = drawn.Skip(drawn.Count / all.Count * all.Count).ToHashSet();
-        var candidates = all.Where(c => !roundOfClubs.Contains(c.Club) && !roundOfShapes.Contains(c.Shape) && !spent.Contains(c)
-            && (clubs == 1 || drawn.Count == 0 || drawn[^1].Club != c.Club)).ToList();
+        var candidates = all.Where(c =>
+                !roundOfClubs.Contains(c.Club)
+                && !roundOfShapes.Contains(c.Shape)
+                && !spent.Contains(c)
+                && (clubs == 1 || drawn.Count == 0 || drawn[^1].Club != c.Club)
+            )
+            .ToList();
         while (candidates.Count > 0)
         {
             var chosen = random.NextInt(candidates.Count);
             drawn.Add(candidates[chosen]);
             candidates.RemoveAt(chosen);
-            if (Extend(drawn, all, clubs, shapes, count, random, ref steps)) return true;
+            if (Extend(drawn, all, clubs, shapes, count, random, ref steps))
+                return true;
             drawn.RemoveAt(drawn.Count - 1);
         }
 

@@ -38,11 +38,11 @@ public sealed record StepLadder : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
-    [
-        new("furthest", "furthest step passed", Unit.Sign(), Better.Higher),
-        new("climbs", "climbs", "", Better.Lower),
-        new("left", "left for the second putt, on average", Unit.Sign(), Better.None, 1),
-    ];
+        [
+            new("furthest", "furthest step passed", Unit.Sign(), Better.Higher),
+            new("climbs", "climbs", "", Better.Lower),
+            new("left", "left for the second putt, on average", Unit.Sign(), Better.None, 1),
+        ];
 
     /// <inheritdoc/>
     public override ScoringProtocol? Harder() => Start + Step <= Top - Step ? this with { Start = Start + Step } : null;
@@ -51,12 +51,13 @@ public sealed record StepLadder : ScoringProtocol
     public override ScoringProtocol? Easier() => Start > Step ? this with { Start = Start - Step } : null;
 
     /// <inheritdoc/>
-    protected override void Check(FieldErrors errors, string path) => errors
-        .RequireBetween(Start, 2, 60, $"{path}.start", Unit.Sign())
-        .RequireBetween(Step, 1, 10, $"{path}.step", Unit.Sign())
-        .RequireBetween(Top, Start, 100, $"{path}.top", Unit.Sign())
-        .RequireBetween(Climbs, 1, 20, $"{path}.climbs", "climbs")
-        .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
+    protected override void Check(FieldErrors errors, string path) =>
+        errors
+            .RequireBetween(Start, 2, 60, $"{path}.start", Unit.Sign())
+            .RequireBetween(Step, 1, 10, $"{path}.step", Unit.Sign())
+            .RequireBetween(Top, Start, 100, $"{path}.top", Unit.Sign())
+            .RequireBetween(Climbs, 1, 20, $"{path}.climbs", "climbs")
+            .RequireUnit(Unit, $"{path}.unit", LengthUnit.Feet, LengthUnit.Metres);
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
@@ -73,15 +74,27 @@ public sealed record StepLadder : ScoringProtocol
             FlowEffect[] keeps = [Flow.AddInput("left"), Flow.Add("lefts")];
             var up = i + 1 < steps.Count ? $"putt{i + 1}" : null;
             var left = NumberRange.Positive.Asked("Left for the second putt", Unit.Sign());
-            flow.State($"putt{i}", $"{steps[i]} {Unit.Sign()}, a new hole. How many putts?",
-                    new FlowQuestionChoice([new FlowOption("1", "Holed"), new FlowOption("2", "Two putts"), new FlowOption("3", "Three or more")]),
+            flow.State(
+                    $"putt{i}",
+                    $"{steps[i]} {Unit.Sign()}, a new hole. How many putts?",
+                    new FlowQuestionChoice([
+                        new FlowOption("1", "Holed"),
+                        new FlowOption("2", "Two putts"),
+                        new FlowOption("3", "Three or more"),
+                    ]),
                     Flow.Done(Flow.Choice("1"), [.. begins, .. passes], up),
                     Flow.Part(Flow.Choice("2"), begins, $"twoPutts{i}"),
-                    Flow.Part(Flow.Choice("3"), begins, $"threePutts{i}"))
+                    Flow.Part(Flow.Choice("3"), begins, $"threePutts{i}")
+                )
                 .At(i, distance: steps[i])
                 .State($"twoPutts{i}", "How far was the second putt?", left, Flow.Done(Flow.Always, [.. keeps, .. passes], up))
                 .At(i, step: FlowStep.Measure, distance: steps[i])
-                .State($"threePutts{i}", "How far was the second putt?", left, Flow.DoneUntil(Flow.Always, "climbs", Climbs, keeps, "putt0"))
+                .State(
+                    $"threePutts{i}",
+                    "How far was the second putt?",
+                    left,
+                    Flow.DoneUntil(Flow.Always, "climbs", Climbs, keeps, "putt0")
+                )
                 .At(i, step: FlowStep.Measure, distance: steps[i]);
         }
 
@@ -95,7 +108,8 @@ public sealed record StepLadder : ScoringProtocol
         {
             var putts = new ScorerQuestionChoice("1", "2", "3");
             yield return putts;
-            if (distance == Start) tally["climbs"]++;
+            if (distance == Start)
+                tally["climbs"]++;
             if (putts.Answer != "1")
             {
                 var left = new ScorerQuestionNumber(NumberRange.Positive);
@@ -107,28 +121,41 @@ public sealed record StepLadder : ScoringProtocol
             tally.EndAttempt();
             if (putts.Answer == "3")
             {
-                if (tally["climbs"] == Climbs) yield break;
+                if (tally["climbs"] == Climbs)
+                    yield break;
                 distance = Start;
                 continue;
             }
 
             tally.Raise("furthest", distance);
             distance += Step;
-            if (distance > Top) yield break;
+            if (distance > Top)
+                yield break;
         }
     }
 
-    private protected override double? Value(string measure, Tally tally) => measure == "left"
-        ? tally["lefts"] == 0 ? null : tally["left"] / 10.0 / tally["lefts"]
-        : tally[measure];
+    private protected override double? Value(string measure, Tally tally) =>
+        measure == "left"
+            ? tally["lefts"] == 0
+                ? null
+                : tally["left"] / 10.0 / tally["lefts"]
+            : tally[measure];
 
     private protected override string InWords(Tally tally)
     {
         var reached = tally["furthest"] == 0 ? "No step passed" : $"Furthest step passed {tally["furthest"]} {Unit.Sign()}";
-        var left = Value("left", tally) is { } mean ? $"; {Written.Number(mean, 1)} {Unit.Sign()} left for the second putt on average" : "";
+        var left = Value("left", tally) is { } mean
+            ? $"; {Written.Number(mean, 1)} {Unit.Sign()} left for the second putt on average"
+            : "";
         return $"{reached}, in {Written.Count(tally["climbs"], "climb")}{left}.";
     }
 
     private static FlowEffect PassAt(int distance) =>
-        new() { Register = "furthest", Do = FlowChange.Max, Kind = FlowOperand.Constant, Number = distance };
+        new()
+        {
+            Register = "furthest",
+            Do = FlowChange.Max,
+            Kind = FlowOperand.Constant,
+            Number = distance,
+        };
 }

@@ -4,7 +4,9 @@ using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Drills.Scoring;
 
-/// <summary>So many in a row. A miss takes the count back to zero; it ends when the length is reached, or at a cap of attempts.</summary>
+/// <summary>
+/// So many in a row. A miss takes the count back to zero; it ends when the length is reached, or at a cap of attempts.
+/// </summary>
 public sealed record Streak : ScoringProtocol
 {
     private static readonly int[] Lengths = [2, 3, 5, 7, 10, 15, 20, 30, 50];
@@ -26,22 +28,22 @@ public sealed record Streak : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
-    [
-        new("best", "best run", "", Better.Higher),
-        new("attempts", "attempts used", "", Better.Lower),
-    ];
+    [new("best", "best run", "", Better.Higher), new("attempts", "attempts used", "", Better.Lower)];
 
     /// <inheritdoc/>
-    public override ScoringProtocol? Harder() => Lengths.FirstOrDefault(l => l > Length) is var next and > 0 ? this with { Length = next, Cap = CapFor(next) } : null;
+    public override ScoringProtocol? Harder() =>
+        Lengths.FirstOrDefault(l => l > Length) is var next and > 0 ? this with { Length = next, Cap = CapFor(next) } : null;
 
     /// <inheritdoc/>
-    public override ScoringProtocol? Easier() => Lengths.LastOrDefault(l => l < Length) is var next and > 0 ? this with { Length = next } : null;
+    public override ScoringProtocol? Easier() =>
+        Lengths.LastOrDefault(l => l < Length) is var next and > 0 ? this with { Length = next } : null;
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
         errors.RequireBetween(Length, 2, 100, $"{path}.length", "in a row").RequireText(Make, $"{path}.make", LongestLabel);
-        if (Cap is { } cap) errors.RequireBetween(cap, Length, MostAttempts, $"{path}.cap", "attempts");
+        if (Cap is { } cap)
+            errors.RequireBetween(cap, Length, MostAttempts, $"{path}.cap", "attempts");
     }
 
     /// <inheritdoc/>
@@ -52,10 +54,14 @@ public sealed record Streak : ScoringProtocol
             .Registers("run", "best", "attempts")
             .Display($"run {{0}} of {Length}, best {{1}}", Flow.Value("run"), Flow.Value("best"))
             .Display(Cap is { } cap ? $"{{0}} of at most {cap}" : "{0} attempts", Flow.Value("attempts"))
-            .State("attempt", Make, Flow.MadeOrMissed,
+            .State(
+                "attempt",
+                Make,
+                Flow.MadeOrMissed,
                 Flow.Done(Flow.Choice("made").And("run", Length - 1), made, null),
                 Flow.DoneUntil(Flow.Choice("made"), "attempts", Cap - 1, made, "attempt"),
-                Flow.DoneUntil(Flow.Choice("missed"), "attempts", Cap - 1, [Flow.Add("attempts"), Flow.Set("run", 0)], "attempt"))
+                Flow.DoneUntil(Flow.Choice("missed"), "attempts", Cap - 1, [Flow.Add("attempts"), Flow.Set("run", 0)], "attempt")
+            )
             .Build();
     }
 

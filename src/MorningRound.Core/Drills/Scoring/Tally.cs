@@ -26,10 +26,12 @@ internal sealed class Tally
     /// <summary>Keeps a measured number, in tenths.</summary>
     public void Keep(string name, int tenths)
     {
-        if (!_samples.TryGetValue(name, out var kept)) _samples[name] = kept = [];
+        if (!_samples.TryGetValue(name, out var kept))
+            _samples[name] = kept = [];
         kept.Add(tenths);
     }
 
     /// <summary>The numbers kept under a name, in the unit on the screen.</summary>
-    public IReadOnlyList<double> Kept(string name) => _samples.TryGetValue(name, out var kept) ? [.. kept.Select(t => t / 10.0)] : [];
+    public IReadOnlyList<double> Kept(string name) =>
+        _samples.TryGetValue(name, out var kept) ? [.. kept.Select(t => t / 10.0)] : [];
 }

@@ -29,17 +29,18 @@ public sealed record TimedSteps : ScoringProtocol
     public int Cycles { get; init; } = 1;
 
     /// <summary>In 4, hold 4, out 4, hold 4, three times over: 48 seconds. Common practice, no source.</summary>
-    public static TimedSteps BoxBreathing { get; } = new()
-    {
-        Steps =
-        [
-            new TimedStep { Label = "Breathe in", Seconds = 4 },
-            new TimedStep { Label = "Hold", Seconds = 4 },
-            new TimedStep { Label = "Breathe out", Seconds = 4 },
-            new TimedStep { Label = "Hold", Seconds = 4 },
-        ],
-        Cycles = 3,
-    };
+    public static TimedSteps BoxBreathing { get; } =
+        new()
+        {
+            Steps =
+            [
+                new TimedStep { Label = "Breathe in", Seconds = 4 },
+                new TimedStep { Label = "Hold", Seconds = 4 },
+                new TimedStep { Label = "Breathe out", Seconds = 4 },
+                new TimedStep { Label = "Hold", Seconds = 4 },
+            ],
+            Cycles = 3,
+        };
 
     /// <summary>How long the timed steps take, over all cycles.</summary>
     public int Seconds() => Cycles * Steps.Sum(s => s.Seconds ?? 0);
@@ -54,7 +55,8 @@ public sealed record TimedSteps : ScoringProtocol
     public override int AttemptsEach => Steps.Count;
 
     /// <summary>Fewer times over; steps that are gone through once stay whole.</summary>
-    public override ScoringProtocol? WithCount(int attempts) => Cycles == 1 ? null : this with { Cycles = Math.Max(1, attempts / Steps.Count) };
+    public override ScoringProtocol? WithCount(int attempts) =>
+        Cycles == 1 ? null : this with { Cycles = Math.Max(1, attempts / Steps.Count) };
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } = [new("steps", "steps done", "", Better.None)];
@@ -62,22 +64,32 @@ public sealed record TimedSteps : ScoringProtocol
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
-        errors.Require(Steps.Count is >= 1 and <= MostSteps, $"{path}.steps", $"Between 1 and {MostSteps} steps, please.")
+        errors
+            .Require(Steps.Count is >= 1 and <= MostSteps, $"{path}.steps", $"Between 1 and {MostSteps} steps, please.")
             .RequireBetween(Cycles, 1, 20, $"{path}.cycles", "times over");
         for (var i = 0; i < Steps.Count; i++)
         {
             var (step, at) = (Steps[i], $"{path}.steps[{i}]");
-            errors.RequireText(step.Label, $"{at}.label", LongestLabel)
-                .Require(step.Seconds is null != step.Times is null, $"{at}.seconds", "A step has seconds or a count, and not both.");
-            if (step.Seconds is { } seconds) errors.RequireBetween(seconds, 1, 600, $"{at}.seconds", "seconds");
-            if (step.Times is { } times) errors.RequireBetween(times, 1, 100, $"{at}.times", "times");
+            errors
+                .RequireText(step.Label, $"{at}.label", LongestLabel)
+                .Require(
+                    step.Seconds is null != step.Times is null,
+                    $"{at}.seconds",
+                    "A step has seconds or a count, and not both."
+                );
+            if (step.Seconds is { } seconds)
+                errors.RequireBetween(seconds, 1, 600, $"{at}.seconds", "seconds");
+            if (step.Times is { } times)
+                errors.RequireBetween(times, 1, 100, $"{at}.times", "times");
         }
     }
 
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        var flow = new FlowBuilder().Registers("steps").CountedInRounds(Steps.Count * Cycles, Steps.Count)
+        var flow = new FlowBuilder()
+            .Registers("steps")
+            .CountedInRounds(Steps.Count * Cycles, Steps.Count)
             .Display("{0} of {1} steps", Flow.Value("steps"), Flow.Count);
         for (var i = 0; i < Steps.Count; i++)
         {
@@ -85,9 +97,14 @@ public sealed record TimedSteps : ScoringProtocol
             FlowQuestion ask = step.Seconds is { } seconds ? new FlowQuestionTimer(seconds) : new FlowQuestionTap("Did it");
             var prompt = step.Times is { } times ? $"{step.Label}, {times} times" : step.Label;
             // Only the last step of a cycle can be the last of all.
-            flow.State($"step{i}", prompt, ask, i == Steps.Count - 1
-                ? Flow.DoneWhenCounted(Flow.Always, [Flow.Add("steps")], "step0")
-                : Flow.Done(Flow.Always, [Flow.Add("steps")], $"step{i + 1}"))
+            flow.State(
+                    $"step{i}",
+                    prompt,
+                    ask,
+                    i == Steps.Count - 1
+                        ? Flow.DoneWhenCounted(Flow.Always, [Flow.Add("steps")], "step0")
+                        : Flow.Done(Flow.Always, [Flow.Add("steps")], $"step{i + 1}")
+                )
                 .At(i);
         }
 

@@ -58,15 +58,13 @@ public sealed record Window : ScoringProtocol
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
-    [
-        new("share", "shots through the window", "%", Better.Higher),
-        new("hits", "hits", "", Better.Higher),
-    ];
+    [new("share", "shots through the window", "%", Better.Higher), new("hits", "hits", "", Better.Higher)];
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
-        errors.Require(Clubs.Count is >= 1 and <= 6, $"{path}.clubs", "Between 1 and 6 clubs, please.")
+        errors
+            .Require(Clubs.Count is >= 1 and <= 6, $"{path}.clubs", "Between 1 and 6 clubs, please.")
             .Require(Clubs.Select(c => c.Club).Distinct().Count() == Clubs.Count, $"{path}.clubs", "Name each club once.")
             .RequireBetween(ShotsPerClub, 1, 30, $"{path}.shotsPerClub", "shots");
         for (var i = 0; i < Clubs.Count; i++)
@@ -75,11 +73,21 @@ public sealed record Window : ScoringProtocol
             errors.Require(bounds.Count is >= 1 and <= 4, at, "Between 1 and 4 numbers, please.");
             for (var j = 0; j < bounds.Count; j++)
             {
-                errors.RequireText(bounds[j].What, $"{at}[{j}].what", LongestLabel)
+                errors
+                    .RequireText(bounds[j].What, $"{at}[{j}].what", LongestLabel)
                     .AllowText(bounds[j].Unit, $"{at}[{j}].unit", 10)
-                    .Require(bounds[j].Least is not null || bounds[j].Most is not null, $"{at}[{j}].least", "A bound is needed on at least one side.")
-                    .Require((bounds[j].Least ?? -Largest) <= (bounds[j].Most ?? Largest) && Math.Abs(bounds[j].Least ?? 0) <= Largest && Math.Abs(bounds[j].Most ?? 0) <= Largest,
-                        $"{at}[{j}].most", $"Bounds lie between −{Largest} and {Largest}, the lower one first.");
+                    .Require(
+                        bounds[j].Least is not null || bounds[j].Most is not null,
+                        $"{at}[{j}].least",
+                        "A bound is needed on at least one side."
+                    )
+                    .Require(
+                        (bounds[j].Least ?? -Largest) <= (bounds[j].Most ?? Largest)
+                            && Math.Abs(bounds[j].Least ?? 0) <= Largest
+                            && Math.Abs(bounds[j].Most ?? 0) <= Largest,
+                        $"{at}[{j}].most",
+                        $"Bounds lie between −{Largest} and {Largest}, the lower one first."
+                    );
             }
         }
     }
@@ -88,8 +96,14 @@ public sealed record Window : ScoringProtocol
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder()
-            .Registers(["_inside", "hits", "shots", .. Clubs.SelectMany(c => c.Bounds.SelectMany((_, b) => new[] { Below(c.Club, b), Above(c.Club, b) }))])
-            .CountedInRounds(Clubs.Count * ShotsPerClub, Clubs.Count).Register(AttemptFlow.AgainRegister, -ShotsPerClub)
+            .Registers([
+                "_inside",
+                "hits",
+                "shots",
+                .. Clubs.SelectMany(c => c.Bounds.SelectMany((_, b) => new[] { Below(c.Club, b), Above(c.Club, b) })),
+            ])
+            .CountedInRounds(Clubs.Count * ShotsPerClub, Clubs.Count)
+            .Register(AttemptFlow.AgainRegister, -ShotsPerClub)
             .Display("{0} of {1} through the window, {2} in all", Flow.Value("hits"), Flow.Value("shots"), Flow.Count);
         for (var c = 0; c < Clubs.Count; c++)
         {
@@ -102,14 +116,18 @@ public sealed record Window : ScoringProtocol
                 var transitions = new List<FlowTransition>();
                 void On(FlowGuard[] when, params FlowEffect[] then)
                 {
-                    if (!isLast) transitions.AddRange(Flow.Part(when, then, State(c, b + 1)));
-                    else transitions.AddRange(EndShot(when, then, State(c, 0), next));
+                    if (!isLast)
+                        transitions.AddRange(Flow.Part(when, then, State(c, b + 1)));
+                    else
+                        transitions.AddRange(EndShot(when, then, State(c, 0), next));
                 }
 
                 // The first number of a shot sets whether all were inside so far; the others take it back when they fail.
                 FlowEffect[] fails = isLast ? [] : [Flow.Set("_inside", 0)];
-                if (bounds[b].Least is not null) On(Flow.Number(NumberRange.Signed.Least, least - 1), [.. fails, Flow.Add(Below(club, b))]);
-                if (bounds[b].Most is not null) On(Flow.Number(most + 1, NumberRange.Signed.Most), [.. fails, Flow.Add(Above(club, b))]);
+                if (bounds[b].Least is not null)
+                    On(Flow.Number(NumberRange.Signed.Least, least - 1), [.. fails, Flow.Add(Below(club, b))]);
+                if (bounds[b].Most is not null)
+                    On(Flow.Number(most + 1, NumberRange.Signed.Most), [.. fails, Flow.Add(Above(club, b))]);
                 if (!isLast)
                 {
                     On(Flow.Always, b == 0 ? [Flow.Set("_inside", 1)] : []);
@@ -124,7 +142,12 @@ public sealed record Window : ScoringProtocol
                     On(Flow.Always);
                 }
 
-                flow.State(State(c, b), $"{club.InWords()}: {bounds[b].What}, {InWords(bounds[b])}", NumberRange.Signed.Asked(bounds[b].What, bounds[b].Unit), transitions)
+                flow.State(
+                        State(c, b),
+                        $"{club.InWords()}: {bounds[b].What}, {InWords(bounds[b])}",
+                        NumberRange.Signed.Asked(bounds[b].What, bounds[b].Unit),
+                        transitions
+                    )
                     .At(c, b, FlowStep.Measure);
             }
         }
@@ -146,33 +169,52 @@ public sealed record Window : ScoringProtocol
                     tally.Keep($"{club.InWords()}, {bounds[b].What}", number.Answer);
                     var isBelow = bounds[b].Least is { } least && number.Answer < (decimal)least * 10;
                     var isAbove = bounds[b].Most is { } most && number.Answer > (decimal)most * 10;
-                    if (isBelow) tally[Below(club, b)]++;
-                    if (isAbove) tally[Above(club, b)]++;
+                    if (isBelow)
+                        tally[Below(club, b)]++;
+                    if (isAbove)
+                        tally[Above(club, b)]++;
                     isInside &= !isBelow && !isAbove;
                 }
 
                 tally["shots"]++;
-                if (isInside) tally["hits"]++;
+                if (isInside)
+                    tally["hits"]++;
                 tally.EndAttempt();
             }
         }
     }
 
     private protected override double? Value(string measure, Tally tally) =>
-        measure == "hits" ? tally["hits"] : tally["shots"] == 0 ? null : 100.0 * tally["hits"] / tally["shots"];
+        measure == "hits" ? tally["hits"]
+        : tally["shots"] == 0 ? null
+        : 100.0 * tally["hits"] / tally["shots"];
 
     private protected override string InWords(Tally tally)
     {
-        var failed = Clubs.SelectMany(c => c.Bounds.SelectMany((bound, b) => new[]
-            {
-                (Name: $"{c.Club.InWords()}: {bound.What} too low", Times: tally[Below(c.Club, b)]),
-                (Name: $"{c.Club.InWords()}: {bound.What} too high", Times: tally[Above(c.Club, b)]),
-            }))
-            .Where(f => f.Times > 0).OrderByDescending(f => f.Times).Take(2).Select(f => $"{f.Name} {f.Times}×").ToList();
-        return $"{Statistics.Rate.InWords(tally["hits"], tally["shots"])}" + (failed.Count > 0 ? $". Most often out: {string.Join(", ", failed)}." : ".");
+        var failed = Clubs
+            .SelectMany(c =>
+                c.Bounds.SelectMany(
+                    (bound, b) =>
+                        new[]
+                        {
+                            (Name: $"{c.Club.InWords()}: {bound.What} too low", Times: tally[Below(c.Club, b)]),
+                            (Name: $"{c.Club.InWords()}: {bound.What} too high", Times: tally[Above(c.Club, b)]),
+                        }
+                )
+            )
+            .Where(f => f.Times > 0)
+            .OrderByDescending(f => f.Times)
+            .Take(2)
+            .Select(f => $"{f.Name} {f.Times}×")
+            .ToList();
+        return $"{Statistics.Rate.InWords(tally["hits"], tally["shots"])}"
+            + (failed.Count > 0 ? $". Most often out: {string.Join(", ", failed)}." : ".");
     }
 
-    /// <summary>The last number of a shot: on to the club's next shot, and after its last one to the next club, which begins to count anew.</summary>
+    /// <summary>
+    /// The last number of a shot: on to the club's next shot, and after its last one to the next club, which begins to count
+    /// anew.
+    /// </summary>
     private static IEnumerable<FlowTransition> EndShot(FlowGuard[] when, FlowEffect[] then, string again, string? next)
     {
         FlowEffect[] shot = [.. then, Flow.Add("shots")];
@@ -180,7 +222,9 @@ public sealed record Window : ScoringProtocol
         [
             .. Flow.Done(
                 when.And(AttemptFlow.LeftRegister, -1),
-                next is null ? shot : [.. shot, Flow.SetRegister(AttemptFlow.LeftRegister, AttemptFlow.AgainRegister)], next),
+                next is null ? shot : [.. shot, Flow.SetRegister(AttemptFlow.LeftRegister, AttemptFlow.AgainRegister)],
+                next
+            ),
             .. Flow.Done(when, [.. shot, Flow.Add(AttemptFlow.LeftRegister)], again),
         ];
     }
@@ -189,13 +233,14 @@ public sealed record Window : ScoringProtocol
     private static (int Least, int Most) Limits(WindowBound bound) =>
         ((int)Math.Ceiling((decimal)(bound.Least ?? -Largest) * 10), (int)Math.Floor((decimal)(bound.Most ?? Largest) * 10));
 
-    private static string InWords(WindowBound bound) => (bound.Least, bound.Most) switch
-    {
-        ({ } least, { } most) => $"{Written.Plain(least)} to {Written.Plain(most)}{Written.Unit(bound.Unit)}",
-        ({ } least, null) => $"at least {Written.Plain(least)}{Written.Unit(bound.Unit)}",
-        (_, { } most) => $"at most {Written.Plain(most)}{Written.Unit(bound.Unit)}",
-        _ => "",
-    };
+    private static string InWords(WindowBound bound) =>
+        (bound.Least, bound.Most) switch
+        {
+            ({ } least, { } most) => $"{Written.Plain(least)} to {Written.Plain(most)}{Written.Unit(bound.Unit)}",
+            ({ } least, null) => $"at least {Written.Plain(least)}{Written.Unit(bound.Unit)}",
+            (_, { } most) => $"at most {Written.Plain(most)}{Written.Unit(bound.Unit)}",
+            _ => "",
+        };
 
     private static string State(int club, int bound) => $"club{club}b{bound}";
 

@@ -32,11 +32,18 @@ public sealed record ZoneSets : ScoringProtocol
     private static readonly string[] Finishes = ["inside", "short", "past", "wide"];
     private static readonly string[] Slopes = ["up", "flat", "down"];
 
-    private static readonly FlowQuestionChoice AskFinish = new(
-        [new FlowOption("inside", "Inside"), new FlowOption("short", "Short"), new FlowOption("past", "Past"), new FlowOption("wide", "Wide")]);
+    private static readonly FlowQuestionChoice AskFinish = new([
+        new FlowOption("inside", "Inside"),
+        new FlowOption("short", "Short"),
+        new FlowOption("past", "Past"),
+        new FlowOption("wide", "Wide"),
+    ]);
 
-    private static readonly FlowQuestionChoice AskSlope = new(
-        [new FlowOption("up", "Uphill"), new FlowOption("flat", "Flat"), new FlowOption("down", "Downhill")]);
+    private static readonly FlowQuestionChoice AskSlope = new([
+        new FlowOption("up", "Uphill"),
+        new FlowOption("flat", "Flat"),
+        new FlowOption("down", "Downhill"),
+    ]);
 
     /// <summary>
     /// From 10 ft: at the hole to 2 ft past. Longer: one grip length (10 in) short to 3 ft past. 1 ft to either side. Common
@@ -44,9 +51,27 @@ public sealed record ZoneSets : ScoringProtocol
     /// </summary>
     public IReadOnlyList<PuttZone> Zones { get; init; } =
     [
-        new PuttZone { Feet = 10, ShortInches = 0, PastInches = 24, SideInches = 12 },
-        new PuttZone { Feet = 20, ShortInches = 10, PastInches = 36, SideInches = 12 },
-        new PuttZone { Feet = 30, ShortInches = 10, PastInches = 36, SideInches = 12 },
+        new PuttZone
+        {
+            Feet = 10,
+            ShortInches = 0,
+            PastInches = 24,
+            SideInches = 12,
+        },
+        new PuttZone
+        {
+            Feet = 20,
+            ShortInches = 10,
+            PastInches = 36,
+            SideInches = 12,
+        },
+        new PuttZone
+        {
+            Feet = 30,
+            ShortInches = 10,
+            PastInches = 36,
+            SideInches = 12,
+        },
     ];
 
     /// <summary>How many sets have to be cleared.</summary>
@@ -78,25 +103,34 @@ public sealed record ZoneSets : ScoringProtocol
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)
     {
-        errors.Require(Zones.Count is >= 2 and <= 5, $"{path}.zones", "Between 2 and 5 distances, please.")
-            .Require(Zones.Zip(Zones.Skip(1)).All(p => p.First.Feet < p.Second.Feet), $"{path}.zones", "Distances go from near to far, each once.")
+        errors
+            .Require(Zones.Count is >= 2 and <= 5, $"{path}.zones", "Between 2 and 5 distances, please.")
+            .Require(
+                Zones.Zip(Zones.Skip(1)).All(p => p.First.Feet < p.Second.Feet),
+                $"{path}.zones",
+                "Distances go from near to far, each once."
+            )
             .RequireBetween(SetsToClear, 1, 5, $"{path}.setsToClear", "sets")
             .RequireBetween(MostSets, SetsToClear, 12, $"{path}.mostSets", "sets");
         for (var i = 0; i < Zones.Count; i++)
         {
             var (zone, at) = (Zones[i], $"{path}.zones[{i}]");
-            errors.RequireBetween(zone.Feet, 3, 90, $"{at}.feet", "feet")
+            errors
+                .RequireBetween(zone.Feet, 3, 90, $"{at}.feet", "feet")
                 .RequireBetween(zone.ShortInches, 0, 60, $"{at}.shortInches", "inches")
                 .RequireBetween(zone.PastInches, 6, 96, $"{at}.pastInches", "inches")
                 .RequireBetween(zone.SideInches, 3, 60, $"{at}.sideInches", "inches");
         }
     }
 
-    /// <summary>The order of the distances in a set: near to far before one is cleared, afterwards as the seed draws it.</summary>
+    /// <summary>
+    /// The order of the distances in a set: near to far before one is cleared, afterwards as the seed draws it.
+    /// </summary>
     public IReadOnlyList<PuttZone> Order(int set, bool hasCleared, ulong seed)
     {
         var order = Zones.ToArray();
-        if (!hasCleared) return order;
+        if (!hasCleared)
+            return order;
         var random = new SplitMix64(seed + (ulong)set);
         for (var i = order.Length - 1; i > 0; i--)
         {
@@ -110,12 +144,14 @@ public sealed record ZoneSets : ScoringProtocol
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
-        var flow = new FlowBuilder().Registers("_in", "inside", "balls", "cleared", "used")
+        var flow = new FlowBuilder()
+            .Registers("_in", "inside", "balls", "cleared", "used")
             .Display($"{{0}} of {SetsToClear} sets cleared, {{1}} of {MostSets} used", Flow.Value("cleared"), Flow.Value("used"));
         for (var set = 0; set < MostSets; set++)
         {
             // Before and after the first cleared set the same set is putted in another order, so each has states of its own.
-            if (SetsToClear > 1 && set > 0) SetStates(flow, set, hasCleared: true, seed);
+            if (SetsToClear > 1 && set > 0)
+                SetStates(flow, set, hasCleared: true, seed);
             SetStates(flow, set, hasCleared: false, seed);
         }
 
@@ -134,31 +170,41 @@ public sealed record ZoneSets : ScoringProtocol
                 var finish = new ScorerQuestionChoice(Finishes);
                 yield return finish;
                 tally["balls"]++;
-                if (finish.Answer == "inside") inside++;
-                if (finish.Answer == "inside") tally["inside"]++;
-                else tally[$"{finish.Answer}{zone.Feet}"]++;
+                if (finish.Answer == "inside")
+                    inside++;
+                if (finish.Answer == "inside")
+                    tally["inside"]++;
+                else
+                    tally[$"{finish.Answer}{zone.Feet}"]++;
                 tally.EndAttempt();
             }
 
             tally["used"]++;
-            if (inside == Zones.Count) tally["cleared"]++;
+            if (inside == Zones.Count)
+                tally["cleared"]++;
         }
     }
 
-    private protected override double? Value(string measure, Tally tally) => measure switch
-    {
-        "insideShare" => tally["balls"] == 0 ? null : 100.0 * tally["inside"] / tally["balls"],
-        _ => tally[measure],
-    };
+    private protected override double? Value(string measure, Tally tally) =>
+        measure switch
+        {
+            "insideShare" => tally["balls"] == 0 ? null : 100.0 * tally["inside"] / tally["balls"],
+            _ => tally[measure],
+        };
 
     private protected override string InWords(Tally tally) =>
-        $"{Written.Count(tally["cleared"], "set")} cleared of {tally["used"]} used; {Statistics.Rate.InWords(tally["inside"], tally["balls"])} inside.";
+        $"{Written.Count(tally["cleared"], "set")} cleared of {tally["used"]} used; "
+        + $"{Statistics.Rate.InWords(tally["inside"], tally["balls"])} inside.";
 
     private void SetStates(FlowBuilder flow, int set, bool hasCleared, ulong seed)
     {
         var order = Order(set, hasCleared, seed);
-        flow.State(Slope(set, hasCleared), $"Set {set + 1} of {MostSets}. The slope?", AskSlope,
-            Flow.Part(Flow.Always, [Flow.Set("_in", 0)], Ball(set, hasCleared, 0)));
+        flow.State(
+            Slope(set, hasCleared),
+            $"Set {set + 1} of {MostSets}. The slope?",
+            AskSlope,
+            Flow.Part(Flow.Always, [Flow.Set("_in", 0)], Ball(set, hasCleared, 0))
+        );
         for (var i = 0; i < order.Count; i++)
         {
             var isLast = i == order.Count - 1;
@@ -171,7 +217,8 @@ public sealed record ZoneSets : ScoringProtocol
                 var cleared = Flow.Choice("inside").And("_in", order.Count - 1);
                 FlowEffect[] clears = [Flow.Add("inside"), .. counts, Flow.Add("cleared")];
                 transitions.AddRange(Flow.DoneUntil(cleared, "cleared", SetsToClear - 1, clears, After(set, hasCleared: true)!));
-                if (set + 1 == MostSets || SetsToClear == 1) transitions = [.. Flow.Done(cleared, clears, null)];
+                if (set + 1 == MostSets || SetsToClear == 1)
+                    transitions = [.. Flow.Done(cleared, clears, null)];
                 inside = [Flow.Add("inside"), .. counts];
             }
 
@@ -188,5 +235,9 @@ public sealed record ZoneSets : ScoringProtocol
 
     private static string Ball(int set, bool hasCleared, int ball) => $"{Slope(set, hasCleared)}b{ball}";
 
-    private ScoringProtocol Resized(int inches) => this with { Zones = [.. Zones.Select(z => z with { PastInches = z.PastInches + inches })] };
+    private ScoringProtocol Resized(int inches) =>
+        this with
+        {
+            Zones = [.. Zones.Select(z => z with { PastInches = z.PastInches + inches })],
+        };
 }

@@ -22,56 +22,90 @@ internal static class BalanceRules
         foreach (var part in input.Practice.Where(s => s.Part() is not null).GroupBy(s => s.Part()))
         {
             var first = part.FirstOrDefault(s => s.Phase is Phase.Random or Phase.OnCourse);
-            if (first is null) continue;
+            if (first is null)
+                continue;
             foreach (var late in part.SkipWhile(s => s != first).Where(s => s.Phase == Phase.Block))
             {
-                yield return new RuleHit(late.Id, CheckSentences.PhaseOrder.Of(), CheckSentences.MoveBefore.Of(first.Title), () =>
-                {
-                    var rest = input.Plan.Segments.Where(s => s.Id != late.Id).ToList();
-                    rest.Insert(rest.FindIndex(s => s.Id == first.Id), late);
-                    return input.Plan with { Segments = rest };
-                });
+                yield return new RuleHit(
+                    late.Id,
+                    CheckSentences.PhaseOrder.Of(),
+                    CheckSentences.MoveBefore.Of(first.Title),
+                    () =>
+                    {
+                        var rest = input.Plan.Segments.Where(s => s.Id != late.Id).ToList();
+                        rest.Insert(rest.FindIndex(s => s.Id == first.Id), late);
+                        return input.Plan with { Segments = rest };
+                    }
+                );
             }
         }
     }
 
     private static IEnumerable<RuleHit> Balance(PlanInput input)
     {
-        if (input.MinutesAfterWarmUp == 0 || input.Context.ApproachOf(input.Plan) is not { } approach) yield break;
+        if (input.MinutesAfterWarmUp == 0 || input.Context.ApproachOf(input.Plan) is not { } approach)
+            yield break;
         var bands = Approaches.Bands(approach, input.Context.Season, input.Context.Level);
         var name = Approaches.All.Single(s => s.Approach == approach).Name;
         foreach (var band in bands)
         {
             var minutes = MinutesOf(input, band.Share);
             var percent = 100.0 * minutes / input.MinutesAfterWarmUp;
-            if (percent >= band.Least - 1e-9 && percent <= band.Most + 1e-9) continue;
+            if (percent >= band.Least - 1e-9 && percent <= band.Most + 1e-9)
+                continue;
             var isTooMuch = percent > band.Most;
             var bound = input.MinutesAfterWarmUp * (isTooMuch ? band.Most : band.Least) / 100;
             var by = (int)Math.Ceiling(Math.Abs(minutes - bound) - 1e-9);
-            var asked = band.Most >= 100 ? CheckSentences.AtLeast.Of(band.Least)
+            var asked =
+                band.Most >= 100 ? CheckSentences.AtLeast.Of(band.Least)
                 : band.Least <= 0 ? CheckSentences.AtMost.Of(band.Most)
                 : CheckSentences.FromTo.Of(band.Least, band.Most);
-            yield return new RuleHit(null,
-                (isTooMuch ? CheckSentences.ShareTooMany : CheckSentences.ShareTooFew).Of(band.Share.InWords(), percent, name, asked, by),
-                CheckSentences.DivideByApproach.Of(), () => Balanced(input, bands));
+            yield return new RuleHit(
+                null,
+                (isTooMuch ? CheckSentences.ShareTooMany : CheckSentences.ShareTooFew).Of(
+                    band.Share.InWords(),
+                    percent,
+                    name,
+                    asked,
+                    by
+                ),
+                CheckSentences.DivideByApproach.Of(),
+                () => Balanced(input, bands)
+            );
         }
     }
 
-    private static int MinutesOf(PlanInput input, ShareOf of) => input.Practice.Where(s => s.Phase != Phase.WarmUp && of.Counts(s)).Sum(s => Math.Max(0, s.Minutes));
+    private static int MinutesOf(PlanInput input, ShareOf of) =>
+        input.Practice.Where(s => s.Phase != Phase.WarmUp && of.Counts(s)).Sum(s => Math.Max(0, s.Minutes));
 
-    /// <summary>Minutes after warm-up divided anew: every share moved into its band, each segment of it in proportion and at its own pace.</summary>
+    /// <summary>
+    /// Minutes after warm-up divided anew: every share moved into its band, each segment of it in proportion and at its own pace.
+    /// </summary>
     private static SessionPlan Balanced(PlanInput input, IReadOnlyList<ShareBand> bands)
     {
-        var groups = input.Practice.Where(s => s.Phase != Phase.WarmUp).GroupBy(s => bands.FirstOrDefault(b => b.Share.Counts(s))).ToList();
+        var groups = input
+            .Practice.Where(s => s.Phase != Phase.WarmUp)
+            .GroupBy(s => bands.FirstOrDefault(b => b.Share.Counts(s)))
+            .ToList();
         var shares = groups.Select(g => 100.0 * g.Sum(s => s.Minutes) / input.MinutesAfterWarmUp).ToList();
-        // Into the middle of the band where the share lies outside; what that takes or leaves is shared by the groups that have room.
-        var wanted = groups.Select((g, i) => g.Key is { } band && (shares[i] < band.Least || shares[i] > band.Most) ? (band.Least + Math.Min(band.Most, 100)) / 2 : shares[i]).ToList();
+        // Into the middle of the band where the share lies outside; what that takes or leaves is shared by the groups that have
+        // room.
+        var wanted = groups
+            .Select(
+                (g, i) =>
+                    g.Key is { } band && (shares[i] < band.Least || shares[i] > band.Most)
+                        ? (band.Least + Math.Min(band.Most, 100)) / 2
+                        : shares[i]
+            )
+            .ToList();
         for (var round = 0; round < 20 && Math.Abs(wanted.Sum() - 100) > 0.01; round++)
         {
             var missing = 100 - wanted.Sum();
             var room = groups.Select((g, i) => Room(g.Key, wanted[i], missing > 0)).ToList();
-            if (room.Sum() <= 0.01) break;
-            for (var i = 0; i < wanted.Count; i++) wanted[i] += Math.Sign(missing) * Math.Min(room[i], Math.Abs(missing) * room[i] / room.Sum());
+            if (room.Sum() <= 0.01)
+                break;
+            for (var i = 0; i < wanted.Count; i++)
+                wanted[i] += Math.Sign(missing) * Math.Min(room[i], Math.Abs(missing) * room[i] / room.Sum());
         }
 
         var minutes = new Dictionary<Guid, int>();
@@ -79,7 +113,14 @@ internal static class BalanceRules
         {
             var had = group.Sum(s => s.Minutes);
             foreach (var segment in group)
-                minutes[segment.Id] = Math.Max(1, (int)Math.Round(input.MinutesAfterWarmUp * wanted[i] / 100 * segment.Minutes / Math.Max(1, had), MidpointRounding.AwayFromZero));
+                minutes[segment.Id] = Math.Max(
+                    1,
+                    (int)
+                        Math.Round(
+                            input.MinutesAfterWarmUp * wanted[i] / 100 * segment.Minutes / Math.Max(1, had),
+                            MidpointRounding.AwayFromZero
+                        )
+                );
         }
 
         // Rounding may leave a minute over, or one too many; the longest segment carries it.
@@ -87,9 +128,14 @@ internal static class BalanceRules
         minutes[longest] = Math.Max(1, minutes[longest] + input.MinutesAfterWarmUp - minutes.Values.Sum());
         return input.Plan with
         {
-            Segments = [.. input.Plan.Segments.Select(s => s is PracticeSegment p && minutes.TryGetValue(p.Id, out var now) && now != p.Minutes
-                ? PlanEdits.Lasting(p, now)
-                : s)],
+            Segments =
+            [
+                .. input.Plan.Segments.Select(s =>
+                    s is PracticeSegment p && minutes.TryGetValue(p.Id, out var now) && now != p.Minutes
+                        ? PlanEdits.Lasting(p, now)
+                        : s
+                ),
+            ],
         };
     }
 
@@ -98,24 +144,48 @@ internal static class BalanceRules
 
     private static IEnumerable<RuleHit> NoTransfer(PlanInput input)
     {
-        if (input.Minutes < TransferMinutes || input.Practice.Count == 0 || input.IsOnlyWarmUp || input.Practice.Any(s => s.Phase is Phase.Random or Phase.OnCourse)) yield break;
+        if (
+            input.Minutes < TransferMinutes
+            || input.Practice.Count == 0
+            || input.IsOnlyWarmUp
+            || input.Practice.Any(s => s.Phase is Phase.Random or Phase.OnCourse)
+        )
+            yield break;
         var why = CheckSentences.NoTransfer.Of();
         var last = input.Practice.LastOrDefault(s => s is { Phase: Phase.Block, Intent: Intent.Skill });
         yield return last is null
             ? new RuleHit(null, why)
-            : new RuleHit(null, why, CheckSentences.MakeRandom.Of(last.Title), () => input.With(last, s => s with { Phase = Phase.Random }));
+            : new RuleHit(
+                null,
+                why,
+                CheckSentences.MakeRandom.Of(last.Title),
+                () => input.With(last, s => s with { Phase = Phase.Random })
+            );
     }
 
     private static IEnumerable<RuleHit> SameCriterion(PlanInput input)
     {
-        foreach (var skill in input.Practice.Where(s => s.EffectiveSkill.Length > 0 && s.EffectiveCriterion.Length > 0).GroupBy(s => (s.EffectiveArea, s.EffectiveSkill)))
+        foreach (
+            var skill in input
+                .Practice.Where(s => s.EffectiveSkill.Length > 0 && s.EffectiveCriterion.Length > 0)
+                .GroupBy(s => (s.EffectiveArea, s.EffectiveSkill))
+        )
         {
             var block = skill.FirstOrDefault(s => s.Phase == Phase.Block);
-            if (block is null) continue;
-            foreach (var other in skill.Where(s => s.Phase is Phase.Random or Phase.OnCourse && s.EffectiveCriterion != block.EffectiveCriterion))
+            if (block is null)
+                continue;
+            foreach (
+                var other in skill.Where(s =>
+                    s.Phase is Phase.Random or Phase.OnCourse && s.EffectiveCriterion != block.EffectiveCriterion
+                )
+            )
             {
-                yield return new RuleHit(other.Id, CheckSentences.SameCriterion.Of(skill.Key.EffectiveSkill),
-                    CheckSentences.CountAsInBlock.Of(), () => input.With(other, s => s with { Criterion = block.EffectiveCriterion }));
+                yield return new RuleHit(
+                    other.Id,
+                    CheckSentences.SameCriterion.Of(skill.Key.EffectiveSkill),
+                    CheckSentences.CountAsInBlock.Of(),
+                    () => input.With(other, s => s with { Criterion = block.EffectiveCriterion })
+                );
             }
         }
     }

@@ -16,28 +16,43 @@ internal static class BudgetRules
 
     private static IEnumerable<RuleHit> OverTime(PlanInput input)
     {
-        if (input.Plan.Constraints.Minutes is not { } there || input.Minutes + input.WalkMinutes <= there) yield break;
+        if (input.Plan.Constraints.Minutes is not { } there || input.Minutes + input.WalkMinutes <= there)
+            yield break;
         var target = there - input.WalkMinutes;
-        yield return new RuleHit(null,
+        yield return new RuleHit(
+            null,
             input.WalkMinutes > 0
                 ? CheckSentences.OverTimeWithWalks.Of(input.Minutes + input.WalkMinutes, input.WalkMinutes, there)
                 : CheckSentences.OverTime.Of(input.Minutes, there),
-            CheckSentences.ShortenAll.Of(), () => PlanEdits.ToMinutes(input.Plan, Math.Max(input.Plan.Segments.Count, target)));
+            CheckSentences.ShortenAll.Of(),
+            () => PlanEdits.ToMinutes(input.Plan, Math.Max(input.Plan.Segments.Count, target))
+        );
     }
 
     private static IEnumerable<RuleHit> OverBalls(PlanInput input)
     {
-        if (input.Plan.Constraints.Balls is not { } there || input.BallsBought <= there) yield break;
-        yield return new RuleHit(null, CheckSentences.OverBalls.Of(input.BallsBought, there),
-            CheckSentences.FewerBalls.Of(), () => PlanEdits.ToBalls(input.Plan, there));
+        if (input.Plan.Constraints.Balls is not { } there || input.BallsBought <= there)
+            yield break;
+        yield return new RuleHit(
+            null,
+            CheckSentences.OverBalls.Of(input.BallsBought, there),
+            CheckSentences.FewerBalls.Of(),
+            () => PlanEdits.ToBalls(input.Plan, there)
+        );
     }
 
     private static IEnumerable<RuleHit> UnderTime(PlanInput input)
     {
-        if (input.Plan.Constraints.Minutes is not { } there || input.Practice.Count == 0) yield break;
+        if (input.Plan.Constraints.Minutes is not { } there || input.Practice.Count == 0)
+            yield break;
         var left = there - input.Minutes - input.WalkMinutes;
-        if (left * 100.0 <= UnplannedPercent * there) yield break;
-        yield return new RuleHit(null, CheckSentences.UnderTime.Of(left, there),
-            CheckSentences.LengthenAll.Of(), () => PlanEdits.ToMinutes(input.Plan, there - input.WalkMinutes));
+        if (left * 100.0 <= UnplannedPercent * there)
+            yield break;
+        yield return new RuleHit(
+            null,
+            CheckSentences.UnderTime.Of(left, there),
+            CheckSentences.LengthenAll.Of(),
+            () => PlanEdits.ToMinutes(input.Plan, there - input.WalkMinutes)
+        );
     }
 }

@@ -34,15 +34,22 @@ internal static class CareRules
             }
 
             running += segment.Minutes;
-            if (running <= most) continue;
+            if (running <= most)
+                continue;
             var at = i;
-            yield return new RuleHit(segment.Id, (input.Plan.Constraints.Hot ? CheckSentences.NoBreakWhenHot : CheckSentences.NoBreak).Of(most), CheckSentences.PutPauseIn.Of(), () => WithPause(input, at, running, most));
+            yield return new RuleHit(
+                segment.Id,
+                (input.Plan.Constraints.Hot ? CheckSentences.NoBreakWhenHot : CheckSentences.NoBreak).Of(most),
+                CheckSentences.PutPauseIn.Of(),
+                () => WithPause(input, at, running, most)
+            );
             yield break;
         }
     }
 
     /// <summary>
-    /// A pause in front of the segment that runs past the limit; one that is too long by itself is parted, with the pause between.
+    /// A pause in front of the segment that runs past the limit; one that is too long by itself is parted, with the pause
+    /// between.
     /// The time comes off the longest segment where there is none to spare.
     /// </summary>
     private static SessionPlan WithPause(PlanInput input, int at, int running, int most)
@@ -54,7 +61,12 @@ internal static class CareRules
         if (segments[at] is PracticeSegment practice && practice.Minutes > most)
         {
             var length = most - before >= BreakMinutes ? Math.Min(practice.Minutes / 2, most - before) : practice.Minutes / 2;
-            var first = practice with { Minutes = length, Balls = practice.Balls * length / practice.Minutes, Holes = practice.Holes is { } all ? Math.Max(1, all * length / practice.Minutes) : null };
+            var first = practice with
+            {
+                Minutes = length,
+                Balls = practice.Balls * length / practice.Minutes,
+                Holes = practice.Holes is { } all ? Math.Max(1, all * length / practice.Minutes) : null,
+            };
             var second = practice with
             {
                 Id = NewIds.From(practice.Id, plan),
@@ -64,23 +76,28 @@ internal static class CareRules
             };
             segments.RemoveAt(at);
             segments.InsertRange(at, [first, Water(practice.Id, plan), second]);
-            if (before + length > most) segments.Insert(at, Water(second.Id, plan));
+            if (before + length > most)
+                segments.Insert(at, Water(second.Id, plan));
         }
         else
         {
             segments.Insert(at, Water(segments[at].Id, plan));
         }
 
-        return plan with { Segments = segments };
+        return plan with
+        {
+            Segments = segments,
+        };
     }
 
-    private static Pause Water(Guid near, SessionPlan plan) => new()
-    {
-        Id = NewIds.From(NewIds.From(near, -1), plan),
-        Title = "Water",
-        Minutes = BreakMinutes,
-        Instruction = "Drink something, and step into the shade.",
-    };
+    private static Pause Water(Guid near, SessionPlan plan) =>
+        new()
+        {
+            Id = NewIds.From(NewIds.From(near, -1), plan),
+            Title = "Water",
+            Minutes = BreakMinutes,
+            Instruction = "Drink something, and step into the shade.",
+        };
 
     private static IEnumerable<RuleHit> Fatigue(PlanInput input)
     {
@@ -89,13 +106,20 @@ internal static class CareRules
         {
             foreach (var segment in input.Plan.Segments)
             {
-                if (begins >= DriverNotBefore) break;
+                if (begins >= DriverNotBefore)
+                    break;
                 begins += segment.Minutes;
-                if (segment is not PracticeSegment practice || !practice.Clubs.Contains(Club.Driver)) continue;
+                if (segment is not PracticeSegment practice || !practice.Clubs.Contains(Club.Driver))
+                    continue;
                 var left = practice.Clubs.Where(c => c != Club.Driver).ToList();
                 var why = CheckSentences.FatigueDriver.Of(DriverNotBefore, LongSession);
                 yield return left.Count > 0
-                    ? new RuleHit(practice.Id, why, CheckSentences.LeaveDriverOut.Of(), () => input.With(practice, s => s with { Clubs = left }))
+                    ? new RuleHit(
+                        practice.Id,
+                        why,
+                        CheckSentences.LeaveDriverOut.Of(),
+                        () => input.With(practice, s => s with { Clubs = left })
+                    )
                     : new RuleHit(practice.Id, why);
             }
         }

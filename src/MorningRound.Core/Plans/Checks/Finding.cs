@@ -38,7 +38,9 @@ public sealed record Finding
     /// <summary>Why, in one plain sentence.</summary>
     public string Why => Message.In();
 
-    /// <summary>What the fix is called: which sentence, and of what; none where there is no fix that makes the plan better.</summary>
+    /// <summary>
+    /// What the fix is called: which sentence, and of what; none where there is no fix that makes the plan better.
+    /// </summary>
     [JsonIgnore]
     public Message? FixMessage { get; init; }
 

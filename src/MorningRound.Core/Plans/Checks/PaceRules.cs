@@ -4,7 +4,9 @@ using MorningRound.Core.Plans.Editing;
 
 namespace MorningRound.Core.Plans.Checks;
 
-/// <summary>Balls per minute by what a segment says it is. The numbers are the product's own, where common practice gives no other.</summary>
+/// <summary>
+/// Balls per minute by what a segment says it is. The numbers are the product's own, where common practice gives no other.
+/// </summary>
 internal static class PaceRules
 {
     /// <summary>Above 100 range balls in 60 minutes a session is hurried. Common practice, no source.</summary>
@@ -15,7 +17,11 @@ internal static class PaceRules
 
     public static IEnumerable<PlanRule> All { get; } =
     [
-        new(FindingId.PaceFast, FindingLevel.Advice, input => Segments(input, isFast: true).Concat(Session(input)).Concat(Holes(input, isFast: true))),
+        new(
+            FindingId.PaceFast,
+            FindingLevel.Advice,
+            input => Segments(input, isFast: true).Concat(Session(input)).Concat(Holes(input, isFast: true))
+        ),
         new(FindingId.PaceSlow, FindingLevel.Advice, input => Segments(input, isFast: false).Concat(Holes(input, isFast: false))),
     ];
 
@@ -23,23 +29,35 @@ internal static class PaceRules
     {
         foreach (var segment in input.Practice)
         {
-            if (UsualPace.Of(segment) is not { } usual || PlanTotals.PaceOf(segment) is not { } pace) continue;
-            if (isFast ? pace <= usual.Most + 1e-9 : pace >= usual.Least - 1e-9) continue;
-            var balls = isFast ? (int)Math.Floor((usual.Most * segment.Minutes) + 1e-9) : (int)Math.Ceiling((usual.Least * segment.Minutes) - 1e-9);
-            yield return new RuleHit(segment.Id,
+            if (UsualPace.Of(segment) is not { } usual || PlanTotals.PaceOf(segment) is not { } pace)
+                continue;
+            if (isFast ? pace <= usual.Most + 1e-9 : pace >= usual.Least - 1e-9)
+                continue;
+            var balls = isFast
+                ? (int)Math.Floor((usual.Most * segment.Minutes) + 1e-9)
+                : (int)Math.Ceiling((usual.Least * segment.Minutes) - 1e-9);
+            yield return new RuleHit(
+                segment.Id,
                 !isFast ? CheckSentences.PaceSlow.Of(pace, usual.Kind, usual.Least, usual.Most)
                     : usual.Least > 0 ? CheckSentences.PaceFast.Of(pace, usual.Kind, usual.Least, usual.Most)
                     : CheckSentences.PaceFastUpTo.Of(pace, usual.Kind, usual.Most),
-                CheckSentences.Balls.Of(balls), () => input.With(segment, s => s with { Balls = Math.Max(1, balls) }));
+                CheckSentences.Balls.Of(balls),
+                () => input.With(segment, s => s with { Balls = Math.Max(1, balls) })
+            );
         }
     }
 
     private static IEnumerable<RuleHit> Session(PlanInput input)
     {
-        if (input.Minutes == 0 || input.BallsBought <= SessionMost * input.Minutes + 1e-9) yield break;
+        if (input.Minutes == 0 || input.BallsBought <= SessionMost * input.Minutes + 1e-9)
+            yield break;
         var most = (int)(SessionMost * input.Minutes);
-        yield return new RuleHit(null, CheckSentences.SessionFast.Of(input.BallsBought, input.Minutes),
-            CheckSentences.BallsInAll.Of(most), () => PlanEdits.ToBalls(input.Plan, most));
+        yield return new RuleHit(
+            null,
+            CheckSentences.SessionFast.Of(input.BallsBought, input.Minutes),
+            CheckSentences.BallsInAll.Of(most),
+            () => PlanEdits.ToBalls(input.Plan, most)
+        );
     }
 
     /// <summary>Minutes a hole over the on-course segments of the range together, putting out afterwards included.</summary>
@@ -48,9 +66,12 @@ internal static class PaceRules
         var onCourse = input.Practice.Where(s => s.Phase == Phase.OnCourse).ToList();
         var onRange = onCourse.Where(s => s is { Place: PlaceKind.Range, Holes: not null }).ToList();
         var holes = onRange.Sum(s => s.Holes ?? 0);
-        if (holes < HolesOfACard) yield break;
-        var each = (double)onCourse.Where(s => s.Place == PlaceKind.Range || s.Part() == GamePart.Putting).Sum(s => s.Minutes) / holes;
-        if (isFast ? each >= UsualPace.LeastMinutesPerHole : each <= UsualPace.MostMinutesPerHole) yield break;
+        if (holes < HolesOfACard)
+            yield break;
+        var each =
+            (double)onCourse.Where(s => s.Place == PlaceKind.Range || s.Part() == GamePart.Putting).Sum(s => s.Minutes) / holes;
+        if (isFast ? each >= UsualPace.LeastMinutesPerHole : each <= UsualPace.MostMinutesPerHole)
+            yield break;
         yield return new RuleHit(onRange[0].Id, (isFast ? CheckSentences.HolesFast : CheckSentences.HolesSlow).Of(each));
     }
 }

@@ -15,7 +15,8 @@ internal sealed record RuleHit(Guid? SegmentId, Message Why, Message? Fix = null
 
 /// <summary>
 /// Looks a plan over and says what a coach would want to know. Pure and quick: it runs at every keystroke. A fix is only offered
-/// where the mended plan is better and no finding heavier than the mended one comes of it, so that applying what is offered always
+/// where the mended plan is better and no finding heavier than the mended one comes of it, so that applying what is offered
+/// always
 /// comes to an end.
 /// </summary>
 public static class PlanCheck
@@ -33,12 +34,25 @@ public static class PlanCheck
         .. CareRules.All,
     ];
 
-    /// <summary>Every finding, the heaviest first, otherwise in the order of the plan. Empty for a plan with nothing to say about.</summary>
+    /// <summary>
+    /// Every finding, the heaviest first, otherwise in the order of the plan. Empty for a plan with nothing to say about.
+    /// </summary>
     public static IReadOnlyList<Finding> Run(SessionPlan plan, PlanContext context)
     {
         var found = FindAll(plan, context);
         var before = Weight.Of(found);
-        return [.. found.Select(f => f.Mend is { } mend && Weight.Of(FindAll(mend(), context)).IsBetterThan(before, f.Level) ? f : f with { FixMessage = null, Mend = null })];
+        return
+        [
+            .. found.Select(f =>
+                f.Mend is { } mend && Weight.Of(FindAll(mend(), context)).IsBetterThan(before, f.Level)
+                    ? f
+                    : f with
+                    {
+                        FixMessage = null,
+                        Mend = null,
+                    }
+            ),
+        ];
     }
 
     /// <summary>
@@ -48,19 +62,25 @@ public static class PlanCheck
     /// <param name="plan">The plan.</param>
     /// <param name="anybody">What holds whoever practises it.</param>
     /// <param name="squad">The students, each with what is known of them.</param>
-    public static IReadOnlyList<Finding> RunForSquad(SessionPlan plan, PlanContext anybody, IReadOnlyList<(string Name, PlanContext Context)> squad)
+    public static IReadOnlyList<Finding> RunForSquad(
+        SessionPlan plan,
+        PlanContext anybody,
+        IReadOnlyList<(string Name, PlanContext Context)> squad
+    )
     {
         var common = Run(plan, anybody);
         var some = squad
             .SelectMany(student => FindAll(plan, student.Context).Select(found => (student.Name, Found: found)))
             .Where(f => !common.Any(c => c.Id == f.Found.Id && c.SegmentId == f.Found.SegmentId))
             .GroupBy(f => (f.Found.Id, f.Found.SegmentId, f.Found.Message))
-            .Select(g => g.First().Found with
-            {
-                Message = CheckSentences.SomeOfSquad.Of(string.Join(", ", g.Select(f => f.Name)), g.Key.Message),
-                FixMessage = null,
-                Mend = null,
-            });
+            .Select(g =>
+                g.First().Found with
+                {
+                    Message = CheckSentences.SomeOfSquad.Of(string.Join(", ", g.Select(f => f.Name)), g.Key.Message),
+                    FixMessage = null,
+                    Mend = null,
+                }
+            );
         return [.. common.Concat(some).OrderByDescending(f => f.Level)];
     }
 
@@ -86,16 +106,23 @@ public static class PlanCheck
         {
             foreach (var found in rule.Find(input))
             {
-                findings.Add(new Finding
-                {
-                    Id = rule.Id,
-                    Level = rule.Level,
-                    SegmentId = found.SegmentId,
-                    Message = found.Why,
-                    FixMessage = found.Fix,
-                    Mend = found.Mend,
-                    OverruledBecause = rule.Level == FindingLevel.Stop ? null : plan.Overruled.FirstOrDefault(o => o.Finding == rule.Id && o.SegmentId == found.SegmentId)?.Reason,
-                });
+                findings.Add(
+                    new Finding
+                    {
+                        Id = rule.Id,
+                        Level = rule.Level,
+                        SegmentId = found.SegmentId,
+                        Message = found.Why,
+                        FixMessage = found.Fix,
+                        Mend = found.Mend,
+                        OverruledBecause =
+                            rule.Level == FindingLevel.Stop
+                                ? null
+                                : plan
+                                    .Overruled.FirstOrDefault(o => o.Finding == rule.Id && o.SegmentId == found.SegmentId)
+                                    ?.Reason,
+                    }
+                );
             }
         }
 
@@ -105,11 +132,17 @@ public static class PlanCheck
     /// <summary>How many findings there are of each level.</summary>
     private readonly record struct Weight(int Stops, int Cautions, int Advice, int Notes)
     {
-        public static Weight Of(List<Finding> findings) => new(
-            findings.Count(f => f.Level == FindingLevel.Stop), findings.Count(f => f.Level == FindingLevel.Caution),
-            findings.Count(f => f.Level == FindingLevel.Advice), findings.Count(f => f.Level == FindingLevel.Note));
+        public static Weight Of(List<Finding> findings) =>
+            new(
+                findings.Count(f => f.Level == FindingLevel.Stop),
+                findings.Count(f => f.Level == FindingLevel.Caution),
+                findings.Count(f => f.Level == FindingLevel.Advice),
+                findings.Count(f => f.Level == FindingLevel.Note)
+            );
 
-        /// <summary>Lighter, one stop outweighing any number of cautions and so on down, and with nothing more above a level.</summary>
+        /// <summary>
+        /// Lighter, one stop outweighing any number of cautions and so on down, and with nothing more above a level.
+        /// </summary>
         public bool IsBetterThan(Weight other, FindingLevel level) =>
             (Stops, Cautions, Advice, Notes).CompareTo((other.Stops, other.Cautions, other.Advice, other.Notes)) < 0
             && (level >= FindingLevel.Stop || Stops <= other.Stops)

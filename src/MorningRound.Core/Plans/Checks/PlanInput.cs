@@ -25,24 +25,40 @@ internal sealed class PlanInput(SessionPlan plan, PlanContext context)
 
     public int IndexOf(Guid? segmentId)
     {
-        if (segmentId is null) return -1;
-        for (var i = 0; i < Plan.Segments.Count; i++) if (Plan.Segments[i].Id == segmentId) return i;
+        if (segmentId is null)
+            return -1;
+        for (var i = 0; i < Plan.Segments.Count; i++)
+            if (Plan.Segments[i].Id == segmentId)
+                return i;
         return -1;
     }
 
     /// <summary>The plan with one segment changed.</summary>
     public SessionPlan With(PracticeSegment old, Func<PracticeSegment, PracticeSegment> change) =>
-        Plan with { Segments = [.. Plan.Segments.Select(s => s.Id == old.Id && s is PracticeSegment practice ? change(practice) : s)] };
+        Plan with
+        {
+            Segments = [.. Plan.Segments.Select(s => s.Id == old.Id && s is PracticeSegment practice ? change(practice) : s)],
+        };
 
     public IEnumerable<Place> Grounds(PlaceKind kind) => Context.Places.Select(p => p.Place).Where(p => p.Kind == kind);
 
     /// <summary>Whether full swings are planned: it says so, or names clubs for them on a range and no smaller swing.</summary>
     public static bool IsFullSwing(PracticeSegment segment) =>
-        segment.Intent is not (Intent.Body or Intent.Mind) && segment.Balls > 0
-        && (segment.EffectiveSwing is { } swing ? swing == SwingSize.Full : segment.Place == PlaceKind.Range && segment.Part() == GamePart.LongGame && !segment.Bridge && segment.Phase != Phase.WarmUp);
+        segment.Intent is not (Intent.Body or Intent.Mind)
+        && segment.Balls > 0
+        && (
+            segment.EffectiveSwing is { } swing
+                ? swing == SwingSize.Full
+                : segment.Place == PlaceKind.Range
+                    && segment.Part() == GamePart.LongGame
+                    && !segment.Bridge
+                    && segment.Phase != Phase.WarmUp
+        );
 
     public bool HasEquipment(Equipment item, PlaceKind place) =>
-        Context.Student is not { } student || student.Own.Equipment.Contains(item) || Grounds(place).Any(p => p.Equipment.Contains(item));
+        Context.Student is not { } student
+        || student.Own.Equipment.Contains(item)
+        || Grounds(place).Any(p => p.Equipment.Contains(item));
 
     private static int Walks(SessionPlan plan, PlanContext context)
     {
@@ -50,7 +66,8 @@ internal sealed class PlanInput(SessionPlan plan, PlanContext context)
         PlaceKind? last = null;
         foreach (var segment in plan.Practice())
         {
-            if (last is { } from && from != segment.Place) minutes += WalkBetween(from, segment.Place, context);
+            if (last is { } from && from != segment.Place)
+                minutes += WalkBetween(from, segment.Place, context);
             last = segment.Place;
         }
 
@@ -66,7 +83,8 @@ internal sealed class PlanInput(SessionPlan plan, PlanContext context)
             foreach (var walk in a.Place.Walks)
             {
                 var b = context.Places.FirstOrDefault(p => p.Id == walk.Place)?.Place.Kind;
-                if ((a.Place.Kind == from && b == to) || (a.Place.Kind == to && b == from)) shortest = Math.Min(shortest ?? int.MaxValue, walk.Minutes);
+                if ((a.Place.Kind == from && b == to) || (a.Place.Kind == to && b == from))
+                    shortest = Math.Min(shortest ?? int.MaxValue, walk.Minutes);
             }
         }
 

@@ -24,17 +24,28 @@ internal static class RandomRules
     {
         foreach (var segment in input.Practice.Where(s => s.Phase != Phase.Block && s.Part() != GamePart.Putting))
         {
-            var run = CallsOf(segment) is { Count: > 0 } calls ? LongestRun(calls, c => c.Club) : segment.Clubs.Count == 1 ? segment.Balls : 0;
-            if (run <= MostWithOneClub) continue;
+            var run =
+                CallsOf(segment) is { Count: > 0 } calls ? LongestRun(calls, c => c.Club)
+                : segment.Clubs.Count == 1 ? segment.Balls
+                : 0;
+            if (run <= MostWithOneClub)
+                continue;
             var club = segment.Clubs.Count == 1 ? segment.Clubs[0] : (Club?)null;
             var other = club is { } only ? Neighbour(only, input) : null;
             yield return other is { } second && segment.Calls.Count == 0
-                ? new RuleHit(segment.Id, CheckSentences.SameClubRun.Of(run), CheckSentences.AddClub.Of(second), () => input.With(segment, s => s with { Clubs = [.. s.Clubs, second] }))
+                ? new RuleHit(
+                    segment.Id,
+                    CheckSentences.SameClubRun.Of(run),
+                    CheckSentences.AddClub.Of(second),
+                    () => input.With(segment, s => s with { Clubs = [.. s.Clubs, second] })
+                )
                 : new RuleHit(segment.Id, CheckSentences.SameClubRun.Of(run));
         }
     }
 
-    /// <summary>The club next to one in the student's bag, longer or shorter; where the bag is not known, in the order of clubs.</summary>
+    /// <summary>
+    /// The club next to one in the student's bag, longer or shorter; where the bag is not known, in the order of clubs.
+    /// </summary>
     private static Club? Neighbour(Club club, PlanInput input)
     {
         var bag = input.Context.Student?.Coach.Bag.Select(b => b.Club).ToList() ?? [];
@@ -47,30 +58,49 @@ internal static class RandomRules
         foreach (var segment in input.Practice.Where(s => s.Phase == Phase.Random && s.Calls.Count > 1))
         {
             var run = LongestRun(segment.Calls, c => c);
-            if (run <= (segment.DeclaredRun ?? 1)) continue;
+            if (run <= (segment.DeclaredRun ?? 1))
+                continue;
             yield return run <= 5
-                ? new RuleHit(segment.Id, CheckSentences.RepeatedCall.Of(run), CheckSentences.DeclareRun.Of(run), () => input.With(segment, s => s with { DeclaredRun = run }))
+                ? new RuleHit(
+                    segment.Id,
+                    CheckSentences.RepeatedCall.Of(run),
+                    CheckSentences.DeclareRun.Of(run),
+                    () => input.With(segment, s => s with { DeclaredRun = run })
+                )
                 : new RuleHit(segment.Id, CheckSentences.RepeatedCall.Of(run));
         }
     }
 
     private static IEnumerable<RuleHit> SimTooWide(PlanInput input) =>
         from segment in input.Practice
-        where segment is { Phase: Phase.OnCourse, FairwayYards: not null, RealFairwayYards: not null } && segment.FairwayYards > (SimulatedShare * segment.RealFairwayYards) + 1e-9
+        where
+            segment is { Phase: Phase.OnCourse, FairwayYards: not null, RealFairwayYards: not null }
+            && segment.FairwayYards > (SimulatedShare * segment.RealFairwayYards) + 1e-9
         let narrower = Math.Round(SimulatedShare * segment.RealFairwayYards!.Value, 1)
-        select new RuleHit(segment.Id, CheckSentences.SimTooWide.Of(segment.FairwayYards!.Value, segment.RealFairwayYards!.Value),
-            CheckSentences.Yards.Of(narrower), () => input.With(segment, s => s with { FairwayYards = narrower }));
+        select new RuleHit(
+            segment.Id,
+            CheckSentences.SimTooWide.Of(segment.FairwayYards!.Value, segment.RealFairwayYards!.Value),
+            CheckSentences.Yards.Of(narrower),
+            () => input.With(segment, s => s with { FairwayYards = narrower })
+        );
 
     private static IEnumerable<RuleHit> AidsOut(PlanInput input) =>
         from segment in input.Practice
         where segment.Phase == Phase.OnCourse && segment.Aids.Any(IsStickOrGate)
-        select new RuleHit(segment.Id, CheckSentences.AidsOut.Of(), CheckSentences.PutAway.Of(),
-            () => input.With(segment, s => s with { Aids = [.. s.Aids.Where(a => !IsStickOrGate(a))] }));
+        select new RuleHit(
+            segment.Id,
+            CheckSentences.AidsOut.Of(),
+            CheckSentences.PutAway.Of(),
+            () => input.With(segment, s => s with { Aids = [.. s.Aids.Where(a => !IsStickOrGate(a))] })
+        );
 
-    private static bool IsStickOrGate(Equipment aid) => aid is Equipment.AlignmentSticks or Equipment.PuttingGate or Equipment.StringLine;
+    private static bool IsStickOrGate(Equipment aid) =>
+        aid is Equipment.AlignmentSticks or Equipment.PuttingGate or Equipment.StringLine;
 
     private static IReadOnlyList<ShotCall> CallsOf(PracticeSegment segment) =>
-        segment.Calls.Count > 0 ? segment.Calls : segment.Drill?.Protocol() is CalledShots called ? called.List(0) : [];
+        segment.Calls.Count > 0 ? segment.Calls
+        : segment.Drill?.Protocol() is CalledShots called ? called.List(0)
+        : [];
 
     private static int LongestRun<T>(IReadOnlyList<ShotCall> calls, Func<ShotCall, T> of)
     {

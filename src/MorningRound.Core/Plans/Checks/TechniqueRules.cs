@@ -22,21 +22,32 @@ internal static class TechniqueRules
         new(FindingId.CompetitionNear, FindingLevel.Advice, CompetitionNear),
     ];
 
-    private static IEnumerable<PracticeSegment> Technique(PlanInput input) => input.Practice.Where(s => s.Intent == Intent.Technique);
+    private static IEnumerable<PracticeSegment> Technique(PlanInput input) =>
+        input.Practice.Where(s => s.Intent == Intent.Technique);
 
     private static IEnumerable<RuleHit> NoFocus(PlanInput input)
     {
         var own = input.Context.Student?.Coach.Focus.Goal ?? "";
         var focus = own.Length > 0 ? own : KeepItGoing;
         return from segment in Technique(input)
-               where string.IsNullOrWhiteSpace(segment.Focus)
-               select new RuleHit(segment.Id, CheckSentences.NoFocus.Of(), CheckSentences.SetFocus.Of(focus), () => input.With(segment, s => s with { Focus = focus }));
+            where string.IsNullOrWhiteSpace(segment.Focus)
+            select new RuleHit(
+                segment.Id,
+                CheckSentences.NoFocus.Of(),
+                CheckSentences.SetFocus.Of(focus),
+                () => input.With(segment, s => s with { Focus = focus })
+            );
     }
 
     private static IEnumerable<RuleHit> NoFeedback(PlanInput input) =>
         from segment in Technique(input)
         where segment.Balls > 0 && segment.EffectiveFeedback is null
-        select new RuleHit(segment.Id, CheckSentences.NoFeedback.Of(), CheckSentences.NameOwnFeel.Of(), () => input.With(segment, s => s with { Feedback = FeedbackSource.OwnFeel }));
+        select new RuleHit(
+            segment.Id,
+            CheckSentences.NoFeedback.Of(),
+            CheckSentences.NameOwnFeel.Of(),
+            () => input.With(segment, s => s with { Feedback = FeedbackSource.OwnFeel })
+        );
 
     private static IEnumerable<RuleHit> ManyFocuses(PlanInput input)
     {
@@ -44,9 +55,14 @@ internal static class TechniqueRules
         foreach (var (segment, i) in named.Select((s, i) => (s, i)))
         {
             var other = named.Take(i).FirstOrDefault(s => !Same(s.Focus, segment.Focus) && SameClubs(s, segment));
-            if (other is null) continue;
-            yield return new RuleHit(segment.Id, CheckSentences.ManyFocuses.Of(other.Title), CheckSentences.KeepTo.Of(other.Focus),
-                () => input.With(segment, s => s with { Focus = other.Focus }));
+            if (other is null)
+                continue;
+            yield return new RuleHit(
+                segment.Id,
+                CheckSentences.ManyFocuses.Of(other.Title),
+                CheckSentences.KeepTo.Of(other.Focus),
+                () => input.With(segment, s => s with { Focus = other.Focus })
+            );
         }
     }
 
@@ -58,26 +74,49 @@ internal static class TechniqueRules
     /// <summary>Into the wind, or off the trail side, is what coaches prefer for technique; schools differ.</summary>
     private static IEnumerable<RuleHit> Wind(PlanInput input)
     {
-        if (input.Plan.Constraints.WindFromDegrees is not { } from || input.Grounds(PlaceKind.Range).Select(p => p.FacesDegrees).FirstOrDefault(f => f is not null) is not { } faces) yield break;
+        if (
+            input.Plan.Constraints.WindFromDegrees is not { } from
+            || input.Grounds(PlaceKind.Range).Select(p => p.FacesDegrees).FirstOrDefault(f => f is not null) is not { } faces
+        )
+            yield break;
         var angle = (((from - faces) % 360) + 360) % 360;
-        if (input.Context.Hand == Hand.Left) angle = (360 - angle) % 360;
+        if (input.Context.Hand == Hand.Left)
+            angle = (360 - angle) % 360;
         var isWith = angle is > 135 and < 225;
         var isOffLead = angle is >= 225 and < 315;
-        if (!isWith && !isOffLead) yield break;
+        if (!isWith && !isOffLead)
+            yield break;
         foreach (var segment in Technique(input).Where(s => s.Balls > 0 && s.Place == PlaceKind.Range))
             yield return new RuleHit(segment.Id, (isWith ? CheckSentences.WindFromBehind : CheckSentences.WindOffLeadSide).Of());
     }
 
     private static IEnumerable<RuleHit> CompetitionNear(PlanInput input)
     {
-        if (input.Context.Student is not { } student) yield break;
+        if (input.Context.Student is not { } student)
+            yield break;
         var day = input.Context.Day;
-        var near = student.Own.Competitions.FirstOrDefault(c => day >= (c.ArrivalDay ?? c.FirstDay).Plus(-RestDays) && day <= c.LastDay);
-        if (near is null) yield break;
+        var near = student.Own.Competitions.FirstOrDefault(c =>
+            day >= (c.ArrivalDay ?? c.FirstDay).Plus(-RestDays) && day <= c.LastDay
+        );
+        if (near is null)
+            yield break;
         foreach (var segment in input.Practice.Where(s => s.SlowRepetitions))
         {
-            yield return new RuleHit(segment.Id, CheckSentences.CompetitionNear.Of(near.Name), CheckSentences.UsualPace.Of(),
-                () => input.With(segment, s => s with { SlowRepetitions = false, Balls = Math.Max(s.Balls, (int)Math.Ceiling(s.Minutes * UsualPace.BlockLeast)) }));
+            yield return new RuleHit(
+                segment.Id,
+                CheckSentences.CompetitionNear.Of(near.Name),
+                CheckSentences.UsualPace.Of(),
+                () =>
+                    input.With(
+                        segment,
+                        s =>
+                            s with
+                            {
+                                SlowRepetitions = false,
+                                Balls = Math.Max(s.Balls, (int)Math.Ceiling(s.Minutes * UsualPace.BlockLeast)),
+                            }
+                    )
+            );
         }
     }
 }

@@ -20,45 +20,80 @@ internal static class WarmUpRules
 
     private static IEnumerable<RuleHit> NoWarmUp(PlanInput input)
     {
-        if (input.Plan.Constraints.WarmedUpBefore) yield break;
+        if (input.Plan.Constraints.WarmedUpBefore)
+            yield break;
         var first = input.Practice.FirstOrDefault(PlanInput.IsFullSwing);
-        if (first is null || input.Practice.TakeWhile(s => s != first).Any(Warms)) yield break;
-        yield return new RuleHit(first.Id, CheckSentences.NoWarmUp.Of(), CheckSentences.PutStretchingIn.Of(StretchMinutes), () =>
-        {
-            var stretch = new PracticeSegment
+        if (first is null || input.Practice.TakeWhile(s => s != first).Any(Warms))
+            yield break;
+        yield return new RuleHit(
+            first.Id,
+            CheckSentences.NoWarmUp.Of(),
+            CheckSentences.PutStretchingIn.Of(StretchMinutes),
+            () =>
             {
-                Id = NewIds.From(first.Id, input.Plan),
-                Title = "Stretch",
-                Minutes = StretchMinutes,
-                Phase = Phase.WarmUp,
-                Intent = Intent.Body,
-                Area = Area.Body,
-                Place = input.Practice[0].Place,
-                Exit = new AfterMinutes(),
-                Instruction = "Wrists 3 in and 3 out, arm circles small and big, side bends 5 a side, turns with a club across the chest.",
-            };
-            var shorter = input.Plan.Constraints.Minutes is { } there && input.Minutes + input.WalkMinutes + StretchMinutes > there ? PlanEdits.TakingFromLongest(input.Plan, StretchMinutes) : input.Plan;
-            return shorter with { Segments = [stretch, .. shorter.Segments] };
-        });
+                var stretch = new PracticeSegment
+                {
+                    Id = NewIds.From(first.Id, input.Plan),
+                    Title = "Stretch",
+                    Minutes = StretchMinutes,
+                    Phase = Phase.WarmUp,
+                    Intent = Intent.Body,
+                    Area = Area.Body,
+                    Place = input.Practice[0].Place,
+                    Exit = new AfterMinutes(),
+                    Instruction =
+                        "Wrists 3 in and 3 out, arm circles small and big, side bends 5 a side, turns with a club across the "
+                        + "chest.",
+                };
+                var shorter =
+                    input.Plan.Constraints.Minutes is { } there && input.Minutes + input.WalkMinutes + StretchMinutes > there
+                        ? PlanEdits.TakingFromLongest(input.Plan, StretchMinutes)
+                        : input.Plan;
+                return shorter with { Segments = [stretch, .. shorter.Segments] };
+            }
+        );
     }
 
     /// <summary>Stretching, or swings smaller than full ones.</summary>
-    private static bool Warms(PracticeSegment segment) => segment.Intent == Intent.Body || segment.Phase == Phase.WarmUp || segment.EffectiveSwing is SwingSize.Chip or SwingSize.Half;
+    private static bool Warms(PracticeSegment segment) =>
+        segment.Intent == Intent.Body
+        || segment.Phase == Phase.WarmUp
+        || segment.EffectiveSwing is SwingSize.Chip or SwingSize.Half;
 
     private static IEnumerable<RuleHit> Scored(PlanInput input) =>
         from segment in input.Practice
-        where segment.Phase == Phase.WarmUp && segment.Drill is { } planned
+        where
+            segment.Phase == Phase.WarmUp
+            && segment.Drill is { } planned
             && planned.Drill.Protocol is not (Repetitions or TimedSteps or MeasuredShots { AimDistance: not null })
-        select new RuleHit(segment.Id, CheckSentences.WarmUpScored.Of(), CheckSentences.LeaveCountOut.Of(),
-            () => input.With(segment, s => s with { Drill = null, Instruction = s.Instruction.Length > 0 ? s.Instruction : s.Drill!.Drill.SetUp }));
+        select new RuleHit(
+            segment.Id,
+            CheckSentences.WarmUpScored.Of(),
+            CheckSentences.LeaveCountOut.Of(),
+            () =>
+                input.With(
+                    segment,
+                    s => s with { Drill = null, Instruction = s.Instruction.Length > 0 ? s.Instruction : s.Drill!.Drill.SetUp }
+                )
+        );
 
     private static IEnumerable<RuleHit> Technical(PlanInput input)
     {
         var last = input.Practice.LastOrDefault(s => s.Phase == Phase.WarmUp);
         return from segment in input.Practice
-               where segment is { Phase: Phase.WarmUp, Intent: Intent.Technique, Bridge: false }
-               select segment == last
-                   ? new RuleHit(segment.Id, CheckSentences.WarmUpTechnical.Of(), CheckSentences.MakeBridge.Of(), () => input.With(segment, s => s with { Bridge = true }))
-                   : new RuleHit(segment.Id, CheckSentences.WarmUpTechnical.Of(), CheckSentences.TakeTechniqueOut.Of(), () => input.With(segment, s => s with { Intent = Intent.Skill }));
+            where segment is { Phase: Phase.WarmUp, Intent: Intent.Technique, Bridge: false }
+            select segment == last
+                ? new RuleHit(
+                    segment.Id,
+                    CheckSentences.WarmUpTechnical.Of(),
+                    CheckSentences.MakeBridge.Of(),
+                    () => input.With(segment, s => s with { Bridge = true })
+                )
+                : new RuleHit(
+                    segment.Id,
+                    CheckSentences.WarmUpTechnical.Of(),
+                    CheckSentences.TakeTechniqueOut.Of(),
+                    () => input.With(segment, s => s with { Intent = Intent.Skill })
+                );
     }
 }

@@ -31,7 +31,10 @@ public sealed record WeekLoad(double ThisWeek, double MeanBefore, double MeanEff
     /// <summary>Up to this ratio a week is a usual one.</summary>
     public const double UsualTo = 1.3;
 
-    /// <summary>Above this ratio of this week to the mean of the weeks before a coach should look. Source: Gabbett, Br J Sports Med 50 (2016) 273.</summary>
+    /// <summary>
+    /// Above this ratio of this week to the mean of the weeks before a coach should look. Source: Gabbett, Br J Sports Med 50
+    /// (2016) 273.
+    /// </summary>
     public const double CautionAbove = 1.5;
 
     /// <summary>This week over the mean of the weeks before.</summary>
@@ -41,14 +44,17 @@ public sealed record WeekLoad(double ThisWeek, double MeanBefore, double MeanEff
     public LoadBand Band => BandOf(Ratio);
 
     /// <summary>The band that a ratio lies in.</summary>
-    public static LoadBand BandOf(double ratio) => ratio switch
-    {
-        > CautionAbove => LoadBand.Caution,
-        > UsualTo => LoadBand.Busy,
-        >= UsualFrom => LoadBand.Usual,
-        _ => LoadBand.Light,
-    };
+    public static LoadBand BandOf(double ratio) =>
+        ratio switch
+        {
+            > CautionAbove => LoadBand.Caution,
+            > UsualTo => LoadBand.Busy,
+            >= UsualFrom => LoadBand.Usual,
+            _ => LoadBand.Light,
+        };
 
-    /// <summary>The ratio of this week to the weeks before, once so many more minutes were practised at the mean effort.</summary>
+    /// <summary>
+    /// The ratio of this week to the weeks before, once so many more minutes were practised at the mean effort.
+    /// </summary>
     public double RatioWith(double minutes) => (ThisWeek + (minutes * MeanEffort)) / MeanBefore;
 }

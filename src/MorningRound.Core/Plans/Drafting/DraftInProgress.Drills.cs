@@ -32,9 +32,12 @@ internal sealed partial class DraftInProgress
             // A swing change and a card are one stretch, however long; anything else changes after half an hour at most.
             var isWhole = IsSlow(shelved.Drill, slot) || (slot.Phase == Phase.OnCourse && shelved.Drill.Protocol is Repetitions);
             var most = isWhole ? LongestWhole : MostSegment;
-            var minutes = isWhole ? Math.Min(left, most)
-                : left <= usual * 1.6 && left <= most ? left : Math.Min(most, left - usual < LeastSegment ? left : (int)(usual * 1.3));
-            if (left - minutes is > 0 and < LeastSegment) minutes = left;
+            var minutes =
+                isWhole ? Math.Min(left, most)
+                : left <= usual * 1.6 && left <= most ? left
+                : Math.Min(most, left - usual < LeastSegment ? left : (int)(usual * 1.3));
+            if (left - minutes is > 0 and < LeastSegment)
+                minutes = left;
             Add(ToSegment(shelved, slot, place, minutes), Reason(shelved, slot, place));
             _used.Add(shelved.Id);
             left -= minutes;
@@ -44,22 +47,34 @@ internal sealed partial class DraftInProgress
     /// <summary>With no drill left, what is there of this part already gets longer; where there is nothing, it is said.</summary>
     private void ExtendOr(Slot slot, int left)
     {
-        var index = _segments.FindLastIndex(s => s is PracticeSegment p && p.Phase == slot.Phase && p.Intent == slot.Intent && p.Phase != Phase.WarmUp);
-        if (index < 0) index = _segments.FindLastIndex(s => s is PracticeSegment { Phase: not Phase.WarmUp });
+        var index = _segments.FindLastIndex(s =>
+            s is PracticeSegment p && p.Phase == slot.Phase && p.Intent == slot.Intent && p.Phase != Phase.WarmUp
+        );
+        if (index < 0)
+            index = _segments.FindLastIndex(s => s is PracticeSegment { Phase: not Phase.WarmUp });
         if (index >= 0 && _segments[index] is PracticeSegment longer)
         {
             var minutes = Math.Min(longer.Minutes + left, LongestWhole);
             _segments[index] = Resized(longer, minutes);
         }
 
-        if (_segments.OfType<PracticeSegment>().Any(s => s.Phase == slot.Phase && s.Intent == slot.Intent)) return;
-        var why = _context.Hurt.Count > 0 && _shelf.Any(s => !_used.Contains(s.Id) && Places().Any(place => Fits(s.Drill, slot, place, isHurtForgotten: true)))
-            ? DraftSentences.AllThatFitsHurts.Of(_context.Hurt)
-            : DraftSentences.NothingFits.Of(Words(_request.Places), _request.Balls);
-        var elsewhere = Enum.GetValues<PlaceKind>().Except(_request.Places).Where(place => _shelf.Any(s => !_used.Contains(s.Id) && Fits(s.Drill, slot, place))).ToList();
-        Compromise(slot.Phase, elsewhere.Count > 0
-            ? DraftSentences.NoPartForButElsewhere.Of(Said(slot.Phase), slot.Intent, why, Words(elsewhere))
-            : DraftSentences.NoPartFor.Of(Said(slot.Phase), slot.Intent, why));
+        if (_segments.OfType<PracticeSegment>().Any(s => s.Phase == slot.Phase && s.Intent == slot.Intent))
+            return;
+        var why =
+            _context.Hurt.Count > 0
+            && _shelf.Any(s => !_used.Contains(s.Id) && Places().Any(place => Fits(s.Drill, slot, place, isHurtForgotten: true)))
+                ? DraftSentences.AllThatFitsHurts.Of(_context.Hurt)
+                : DraftSentences.NothingFits.Of(Words(_request.Places), _request.Balls);
+        var elsewhere = Enum.GetValues<PlaceKind>()
+            .Except(_request.Places)
+            .Where(place => _shelf.Any(s => !_used.Contains(s.Id) && Fits(s.Drill, slot, place)))
+            .ToList();
+        Compromise(
+            slot.Phase,
+            elsewhere.Count > 0
+                ? DraftSentences.NoPartForButElsewhere.Of(Said(slot.Phase), slot.Intent, why, Words(elsewhere))
+                : DraftSentences.NoPartFor.Of(Said(slot.Phase), slot.Intent, why)
+        );
     }
 
     /// <summary>A short session stays in one place: walking would eat it up.</summary>
@@ -72,12 +87,15 @@ internal sealed partial class DraftInProgress
         var bestScore = double.MinValue;
         foreach (var shelved in _shelf.OrderBy(s => s.Id))
         {
-            if (_used.Contains(shelved.Id)) continue;
+            if (_used.Contains(shelved.Id))
+                continue;
             foreach (var place in Places())
             {
-                if (!Fits(shelved.Drill, slot, place)) continue;
+                if (!Fits(shelved.Drill, slot, place))
+                    continue;
                 var score = Score(shelved, slot, place);
-                if (score <= bestScore) continue;
+                if (score <= bestScore)
+                    continue;
                 (best, bestScore) = ((shelved, place), score);
             }
         }
@@ -87,21 +105,36 @@ internal sealed partial class DraftInProgress
 
     private bool Fits(Drill drill, Slot slot, PlaceKind place, bool isHurtForgotten = false)
     {
-        if (!drill.Phases.Contains(slot.Phase) || !drill.Intents.Contains(slot.Intent) || !drill.Places.Contains(place)) return false;
-        if (drill.UsualBalls > 0 && place.BallsAreBought() && _request.Balls < 10) return false;
-        if (_main != PlaceKind.Range && place == PlaceKind.Range && !_request.WarmedUpBefore && drill.Swing == SwingSize.Full) return false;
-        if (drill.Equipment.Any(e => e.Substitute.Length == 0 && !Has(e.Item, place))) return false;
-        if (!isHurtForgotten && _context.Hurt.Any(h => drill.Loads.Any(l => l.Touches(h.Part, h.Side)))) return false;
-        if (ClubsFor(drill, slot, place).Count == 0 && drill.ClubGroup is ClubGroup.Driver) return false;
-        if (IsSlow(drill, slot) && _context.Season == Season.CompetitionWeek) return false;
-        if (drill.CountsTowardsSwingChange && drill.UsualBalls < 0.6 * drill.UsualMinutes && !IsSlow(drill, slot)) return false;
-        if (drill.Skill == "pace" && _context.Season == Season.CompetitionWeek) return false;
-        if (drill.Drawing is SetUpDrawing.Sticks or SetUpDrawing.Gate && OnlyMats(place) && drill.Equipment.Any(e => e.Item == Equipment.AlignmentSticks && e.Substitute.Length == 0)) return false;
+        if (!drill.Phases.Contains(slot.Phase) || !drill.Intents.Contains(slot.Intent) || !drill.Places.Contains(place))
+            return false;
+        if (drill.UsualBalls > 0 && place.BallsAreBought() && _request.Balls < 10)
+            return false;
+        if (_main != PlaceKind.Range && place == PlaceKind.Range && !_request.WarmedUpBefore && drill.Swing == SwingSize.Full)
+            return false;
+        if (drill.Equipment.Any(e => e.Substitute.Length == 0 && !Has(e.Item, place)))
+            return false;
+        if (!isHurtForgotten && _context.Hurt.Any(h => drill.Loads.Any(l => l.Touches(h.Part, h.Side))))
+            return false;
+        if (ClubsFor(drill, slot, place).Count == 0 && drill.ClubGroup is ClubGroup.Driver)
+            return false;
+        if (IsSlow(drill, slot) && _context.Season == Season.CompetitionWeek)
+            return false;
+        if (drill.CountsTowardsSwingChange && drill.UsualBalls < 0.6 * drill.UsualMinutes && !IsSlow(drill, slot))
+            return false;
+        if (drill.Skill == "pace" && _context.Season == Season.CompetitionWeek)
+            return false;
+        if (
+            drill.Drawing is SetUpDrawing.Sticks or SetUpDrawing.Gate
+            && OnlyMats(place)
+            && drill.Equipment.Any(e => e.Item == Equipment.AlignmentSticks && e.Substitute.Length == 0)
+        )
+            return false;
         return WhatLacks(drill) is null;
     }
 
     /// <summary>What the student's file lacks for it; none without a student, whose numbers come later.</summary>
-    private string? WhatLacks(Drill drill) => _context.Student is { } student ? drill.ProtocolAt(0).For(student.Numbers).WhatIsMissing() : null;
+    private string? WhatLacks(Drill drill) =>
+        _context.Student is { } student ? drill.ProtocolAt(0).For(student.Numbers).WhatIsMissing() : null;
 
     private bool OnlyMats(PlaceKind place)
     {
@@ -110,29 +143,53 @@ internal sealed partial class DraftInProgress
     }
 
     private bool Has(Equipment item, PlaceKind place) =>
-        _context.Student is not { } student || student.Own.Equipment.Contains(item) || _context.Places.Any(p => p.Place.Kind == place && p.Place.Equipment.Contains(item));
+        _context.Student is not { } student
+        || student.Own.Equipment.Contains(item)
+        || _context.Places.Any(p => p.Place.Kind == place && p.Place.Equipment.Contains(item));
 
     private double Score(ShelvedDrill shelved, Slot slot, PlaceKind place)
     {
         var drill = shelved.Drill;
         var score = 0.0;
-        if (_request.Pinned.Contains(shelved.Id)) score += 1000;
-        if (drill.Area == _area) score += 40;
-        else if (Near(drill.Area, _area)) score += 20;
-        if (place == _main) score += 25;
-        if (_request.Recent.Contains(shelved.Id)) score -= 30;
-        if (slot.Phase != Phase.Block && drill.Skill == _blockSkill && _blockSkill.Length > 0) score += 12;
-        if (slot.Intent == Intent.Technique && AidFits(drill)) score += 15;
-        if (IsSlow(drill, slot)) score += 60;
-        if (_approach == Approach.Sharpen && slot.Intent == Intent.Skill && slot.Phase == Phase.Block && drill.Skill == "start line") score += 90;
-        if (_approach == Approach.Sharpen && slot.Phase == Phase.Random && drill.Area == Area.Wedge) score += 45;
-        if (_context.Level == Level.New && drill.Protocol is Repetitions or MakeRate or Streak) score += 6;
-        if (_context.Level >= Level.SingleFigure && drill.Protocol is CarryGrid or Window or CalledShots or ParGame or ProximityLevels) score += 6;
+        if (_request.Pinned.Contains(shelved.Id))
+            score += 1000;
+        if (drill.Area == _area)
+            score += 40;
+        else if (Near(drill.Area, _area))
+            score += 20;
+        if (place == _main)
+            score += 25;
+        if (_request.Recent.Contains(shelved.Id))
+            score -= 30;
+        if (slot.Phase != Phase.Block && drill.Skill == _blockSkill && _blockSkill.Length > 0)
+            score += 12;
+        if (slot.Intent == Intent.Technique && AidFits(drill))
+            score += 15;
+        if (IsSlow(drill, slot))
+            score += 60;
+        if (
+            _approach == Approach.Sharpen
+            && slot.Intent == Intent.Skill
+            && slot.Phase == Phase.Block
+            && drill.Skill == "start line"
+        )
+            score += 90;
+        if (_approach == Approach.Sharpen && slot.Phase == Phase.Random && drill.Area == Area.Wedge)
+            score += 45;
+        if (_context.Level == Level.New && drill.Protocol is Repetitions or MakeRate or Streak)
+            score += 6;
+        if (
+            _context.Level >= Level.SingleFigure
+            && drill.Protocol is CarryGrid or Window or CalledShots or ParGame or ProximityLevels
+        )
+            score += 6;
         // Others of equal worth take turns from draft to draft.
         return score + (8 * _random.NextDouble() * (_request.Variant == 0 ? 0.1 : 3));
     }
 
-    /// <summary>The aid that fits the fault: eye line and mirror, path and rail, face and gate. Common practice, no source.</summary>
+    /// <summary>
+    /// The aid that fits the fault: eye line and mirror, path and rail, face and gate. Common practice, no source.
+    /// </summary>
     private bool AidFits(Drill drill)
     {
         var fault = _context.Student?.Coach.Focus.Fault ?? "";
@@ -143,7 +200,8 @@ internal sealed partial class DraftInProgress
             || (Says("low point") && drill.Skill == "low point");
     }
 
-    private bool IsSlow(Drill drill, Slot slot) => _approach == Approach.SlowBuild && slot.Intent == Intent.Technique && drill.CountsTowardsSwingChange;
+    private bool IsSlow(Drill drill, Slot slot) =>
+        _approach == Approach.SlowBuild && slot.Intent == Intent.Technique && drill.CountsTowardsSwingChange;
 
     private PracticeSegment ToSegment(ShelvedDrill shelved, Slot slot, PlaceKind place, int minutes)
     {
@@ -169,8 +227,16 @@ internal sealed partial class DraftInProgress
             Holes = isHoles ? HolesIn(minutes) : null,
             Exit = new AfterMinutes(),
             Balls = drill.UsualBalls == 0 ? 0 : 1,
-            Priority = slot.Phase == Phase.Block ? 2 : slot.Intent == Intent.Performance ? 1 : 2,
-            Drill = new PlannedDrill { DrillId = shelved.Id, Drill = drill, Rung = rung },
+            Priority =
+                slot.Phase == Phase.Block ? 2
+                : slot.Intent == Intent.Performance ? 1
+                : 2,
+            Drill = new PlannedDrill
+            {
+                DrillId = shelved.Id,
+                Drill = drill,
+                Rung = rung,
+            },
         };
         if (slot.Phase == Phase.Block)
         {
@@ -181,7 +247,10 @@ internal sealed partial class DraftInProgress
             segment = segment with { Criterion = _blockCriterion };
         }
 
-        return segment with { Balls = BallsFor(segment) };
+        return segment with
+        {
+            Balls = BallsFor(segment),
+        };
     }
 
     private IReadOnlyList<Club> ClubsFor(Drill drill, Slot slot, PlaceKind place)
@@ -214,50 +283,63 @@ internal sealed partial class DraftInProgress
     private IReadOnlyCollection<Club> Forbidden(PlaceKind place = PlaceKind.Range)
     {
         var grounds = _context.Places.Where(p => p.Place.Kind == place).ToList();
-        return grounds.Count == 0 ? [] : [.. grounds[0].Place.ForbiddenClubs.Where(c => grounds.All(g => g.Place.ForbiddenClubs.Contains(c)))];
+        return grounds.Count == 0
+            ? []
+            : [.. grounds[0].Place.ForbiddenClubs.Where(c => grounds.All(g => g.Place.ForbiddenClubs.Contains(c)))];
     }
 
-    private int RungFor(Drill drill) => drill.Ladder.Count == 0 ? 0 : _context.Level switch
-    {
-        Level.New => 0,
-        Level.Improving => drill.OwnRung() ?? 0,
-        Level.SingleFigure => Math.Min(drill.Ladder.Count - 1, (drill.OwnRung() ?? 0) + 1),
-        _ => drill.Ladder.Count - 1,
-    };
+    private int RungFor(Drill drill) =>
+        drill.Ladder.Count == 0
+            ? 0
+            : _context.Level switch
+            {
+                Level.New => 0,
+                Level.Improving => drill.OwnRung() ?? 0,
+                Level.SingleFigure => Math.Min(drill.Ladder.Count - 1, (drill.OwnRung() ?? 0) + 1),
+                _ => drill.Ladder.Count - 1,
+            };
 
     private string FocusWords() => _context.Student?.Coach.Focus.Goal is { Length: > 0 } goal ? goal : "Keep it going";
 
-    private static PlaceKind[] SuitedPlaces(Area area) => area switch
-    {
-        Area.Putting => [PlaceKind.PuttingGreen, PlaceKind.Home],
-        Area.Chip => [PlaceKind.ChippingGreen, PlaceKind.Home],
-        Area.Pitch => [PlaceKind.ChippingGreen, PlaceKind.Range],
-        Area.Bunker => [PlaceKind.Bunker],
-        Area.Body or Area.Mind => [PlaceKind.Home, PlaceKind.Range, PlaceKind.PuttingGreen, PlaceKind.ChippingGreen],
-        _ => [PlaceKind.Range],
-    };
+    private static PlaceKind[] SuitedPlaces(Area area) =>
+        area switch
+        {
+            Area.Putting => [PlaceKind.PuttingGreen, PlaceKind.Home],
+            Area.Chip => [PlaceKind.ChippingGreen, PlaceKind.Home],
+            Area.Pitch => [PlaceKind.ChippingGreen, PlaceKind.Range],
+            Area.Bunker => [PlaceKind.Bunker],
+            Area.Body or Area.Mind => [PlaceKind.Home, PlaceKind.Range, PlaceKind.PuttingGreen, PlaceKind.ChippingGreen],
+            _ => [PlaceKind.Range],
+        };
 
-    /// <summary>The area asked for; else a weakness the student believes in that the places allow; else what the first place is for.</summary>
+    /// <summary>
+    /// The area asked for; else a weakness the student believes in that the places allow; else what the first place is for.
+    /// </summary>
     private static Area AreaFor(DraftRequest request, PlanContext context)
     {
-        if (request.Area is { } asked) return asked;
-        var weak = context.Student?.Own.BelievedWeaknesses.Cast<Area?>().FirstOrDefault(a => SuitedPlaces(a!.Value).Contains(request.Places[0]));
-        return weak ?? request.Places[0] switch
-        {
-            PlaceKind.PuttingGreen or PlaceKind.Home => Area.Putting,
-            PlaceKind.ChippingGreen => Area.Chip,
-            PlaceKind.Bunker => Area.Bunker,
-            _ => Area.Iron,
-        };
+        if (request.Area is { } asked)
+            return asked;
+        var weak = context
+            .Student?.Own.BelievedWeaknesses.Cast<Area?>()
+            .FirstOrDefault(a => SuitedPlaces(a!.Value).Contains(request.Places[0]));
+        return weak
+            ?? request.Places[0] switch
+            {
+                PlaceKind.PuttingGreen or PlaceKind.Home => Area.Putting,
+                PlaceKind.ChippingGreen => Area.Chip,
+                PlaceKind.Bunker => Area.Bunker,
+                _ => Area.Iron,
+            };
     }
 
     private static bool Near(Area a, Area b) => Group(a) == Group(b);
 
-    private static int Group(Area area) => area switch
-    {
-        Area.Putting => 0,
-        Area.Chip or Area.Pitch or Area.Bunker or Area.Wedge => 1,
-        Area.Iron or Area.Wood or Area.Driver => 2,
-        _ => 3,
-    };
+    private static int Group(Area area) =>
+        area switch
+        {
+            Area.Putting => 0,
+            Area.Chip or Area.Pitch or Area.Bunker or Area.Wedge => 1,
+            Area.Iron or Area.Wood or Area.Driver => 2,
+            _ => 3,
+        };
 }

@@ -18,9 +18,13 @@ internal sealed partial class DraftInProgress
     {
         for (var i = 0; i < _segments.Count; i++)
         {
-            if (_segments[i] is not PracticeSegment { Phase: Phase.Block } block || block.Part() is not { } part) continue;
-            var first = _segments.FindIndex(s => s is PracticeSegment { Phase: Phase.Random or Phase.OnCourse } p && p.Part() == part);
-            if (first < 0 || first > i) continue;
+            if (_segments[i] is not PracticeSegment { Phase: Phase.Block } block || block.Part() is not { } part)
+                continue;
+            var first = _segments.FindIndex(s =>
+                s is PracticeSegment { Phase: Phase.Random or Phase.OnCourse } p && p.Part() == part
+            );
+            if (first < 0 || first > i)
+                continue;
             _segments.RemoveAt(i);
             _segments.Insert(first, block);
         }
@@ -44,9 +48,15 @@ internal sealed partial class DraftInProgress
     {
         for (var i = 0; i < 12; i++)
         {
-            var plan = new SessionPlan { Title = "", Segments = _segments, Constraints = new PlanConstraints { Hot = most == MinutesWithoutBreakWhenHot } };
+            var plan = new SessionPlan
+            {
+                Title = "",
+                Segments = _segments,
+                Constraints = new PlanConstraints { Hot = most == MinutesWithoutBreakWhenHot },
+            };
             var mended = PlanCheck.FindAll(plan, _context).FirstOrDefault(f => f.Id == FindingId.NoBreak)?.Mend?.Invoke();
-            if (mended is null) return;
+            if (mended is null)
+                return;
             _segments.Clear();
             _segments.AddRange(mended.Segments);
         }
@@ -60,8 +70,11 @@ internal sealed partial class DraftInProgress
     {
         var bought = plan.Practice().Where(s => s.Place.BallsAreBought()).Sum(s => s.Balls);
         var over = bought - _request.Balls;
-        if (over <= 0) return plan;
-        var slack = plan.Practice().Where(s => s.Place.BallsAreBought()).ToDictionary(s => s.Id, s => Math.Max(0, s.Balls - LeastBalls(s)));
+        if (over <= 0)
+            return plan;
+        var slack = plan.Practice()
+            .Where(s => s.Place.BallsAreBought())
+            .ToDictionary(s => s.Id, s => Math.Max(0, s.Balls - LeastBalls(s)));
         var all = slack.Values.Sum();
         if (all > 0)
         {
@@ -72,34 +85,44 @@ internal sealed partial class DraftInProgress
                 [
                     .. plan.Segments.Select(s =>
                     {
-                        if (s is not PracticeSegment p || !slack.TryGetValue(p.Id, out var room) || room == 0) return s;
+                        if (s is not PracticeSegment p || !slack.TryGetValue(p.Id, out var room) || room == 0)
+                            return s;
                         var less = Math.Min(left, (int)Math.Ceiling((double)Math.Min(over, all) * room / all));
                         left -= less;
-                        return p with { Balls = p.Balls - less, Exit = p.Balls - less == 0 && p.Exit is AfterBalls ? new AfterMinutes() : p.Exit };
+                        return p with
+                        {
+                            Balls = p.Balls - less,
+                            Exit = p.Balls - less == 0 && p.Exit is AfterBalls ? new AfterMinutes() : p.Exit,
+                        };
                     }),
                 ],
             };
         }
 
-        if (over <= all) return plan;
+        if (over <= all)
+            return plan;
         Compromise(null, DraftSentences.FewBalls.Of(_request.Balls, bought - all));
         return PlanEdits.ToBalls(plan, _request.Balls);
     }
 
-    private static int LeastBalls(PracticeSegment segment) => segment switch
-    {
-        { Phase: Phase.WarmUp } => 0,
-        { Holes: { } holes } => 2 * holes,
-        _ when UsualPace.Of(segment) is { } usual => (int)Math.Ceiling(usual.Least * segment.Minutes),
-        _ => Math.Min(segment.Balls, 1),
-    };
+    private static int LeastBalls(PracticeSegment segment) =>
+        segment switch
+        {
+            { Phase: Phase.WarmUp } => 0,
+            { Holes: { } holes } => 2 * holes,
+            _ when UsualPace.Of(segment) is { } usual => (int)Math.Ceiling(usual.Least * segment.Minutes),
+            _ => Math.Min(segment.Balls, 1),
+        };
 
     private static int BallsFor(PracticeSegment segment)
     {
-        if (segment.Drill is not { Drill: { UsualBalls: > 0 } drill }) return segment.Drill is null ? segment.Balls : 0;
-        if (segment.Holes is { } holes) return BallsAHole * holes;
+        if (segment.Drill is not { Drill: { UsualBalls: > 0 } drill })
+            return segment.Drill is null ? segment.Balls : 0;
+        if (segment.Holes is { } holes)
+            return BallsAHole * holes;
         var pace = (double)drill.UsualBalls / drill.UsualMinutes;
-        if (UsualPace.Of(segment) is { } usual) pace = Math.Clamp(pace, usual.Least + 0.05, usual.Most);
+        if (UsualPace.Of(segment) is { } usual)
+            pace = Math.Clamp(pace, usual.Least + 0.05, usual.Most);
         return Math.Max(1, (int)Math.Round(pace * segment.Minutes, MidpointRounding.AwayFromZero));
     }
 
@@ -118,7 +141,8 @@ internal sealed partial class DraftInProgress
         for (var i = 0; i < MostFixes; i++)
         {
             var found = PlanCheck.Run(plan, _context);
-            if (found.FirstOrDefault(f => f.Level > FindingLevel.Note && f.Fix is not null) is not { } offered) break;
+            if (found.FirstOrDefault(f => f.Level > FindingLevel.Note && f.Fix is not null) is not { } offered)
+                break;
             plan = PlanCheck.Fix(plan, _context, offered.Id, offered.SegmentId);
         }
 

@@ -39,7 +39,11 @@ internal sealed partial class DraftInProgress
         _random = new SplitMix64((ulong)(request.Variant + 1) * 7919);
         _main = request.Places[0];
         _area = AreaFor(request, context);
-        if (!SuitedPlaces(_area).Contains(_main) && request.Places.FirstOrDefault(p => SuitedPlaces(_area).Contains(p), _main) is var suited) _main = suited;
+        if (
+            !SuitedPlaces(_area).Contains(_main)
+            && request.Places.FirstOrDefault(p => SuitedPlaces(_area).Contains(p), _main) is var suited
+        )
+            _main = suited;
     }
 
     public Drafted Draft()
@@ -49,7 +53,8 @@ internal sealed partial class DraftInProgress
         var left = _request.Minutes - (pauses * PauseMinutes);
         left -= WarmUp(left);
         // Walks are known once the places are; they are taken off the parts afterwards.
-        foreach (var slot in Slots(left)) Fill(slot);
+        foreach (var slot in Slots(left))
+            Fill(slot);
         PutInOrder();
         FitToTime(pauses * PauseMinutes);
         PlacePauses(most);
@@ -75,9 +80,14 @@ internal sealed partial class DraftInProgress
             plan,
             [
                 .. plan.Segments.Select(s => new SegmentReason(
-                    s.Id, _reasons.GetValueOrDefault(s.Id, (s is Pause ? DraftSentences.WaterBeforeLong : DraftSentences.PutIn).Of()).In())),
+                    s.Id,
+                    _reasons
+                        .GetValueOrDefault(s.Id, (s is Pause ? DraftSentences.WaterBeforeLong : DraftSentences.PutIn).Of())
+                        .In()
+                )),
             ],
-            [.. _compromises.Select(c => c.Message.In())]);
+            [.. _compromises.Select(c => c.Message.In())]
+        );
     }
 
     /// <summary>Warms up for so many of the minutes, and says how many.</summary>
@@ -109,9 +119,11 @@ internal sealed partial class DraftInProgress
         {
             var segment = WarmUps.ToSegment(part, NextId());
             // Without balls the swings are made all the same.
-            if (_request.Balls < 20) segment = segment with { Balls = 0, Exit = new AfterMinutes() };
+            if (_request.Balls < 20)
+                segment = segment with { Balls = 0, Exit = new AfterMinutes() };
             // Full swings early in a long session are kept for later.
-            if (_request.Minutes > 90) segment = segment with { Clubs = [.. segment.Clubs.Where(c => c != Club.Driver)] };
+            if (_request.Minutes > 90)
+                segment = segment with { Clubs = [.. segment.Clubs.Where(c => c != Club.Driver)] };
             if (_context.Hurt.Any(h => segment.Loads(h.Part, h.Side)))
             {
                 length -= segment.Minutes;
@@ -124,7 +136,8 @@ internal sealed partial class DraftInProgress
         return length;
     }
 
-    private PracticeSegment StretchSegment(int minutes) => WarmUps.ToSegment(new WarmUpPart("Stretch", WarmUps.Stretches, Area.Body, null, _main, minutes, 0, []), NextId());
+    private PracticeSegment StretchSegment(int minutes) =>
+        WarmUps.ToSegment(new WarmUpPart("Stretch", WarmUps.Stretches, Area.Body, null, _main, minutes, 0, []), NextId());
 
     /// <summary>The parts an approach asks for, in the order of the climb.</summary>
     private IEnumerable<Slot> Slots(int minutes)
@@ -133,12 +146,37 @@ internal sealed partial class DraftInProgress
         var technique = Approaches.Bands(Approach.StepUp, season, _context.Level)[0];
         (Phase Phase, Intent Intent, double Share, Sentence Why)[] parts = _approach switch
         {
-            Approach.EvenSplit => [(Phase.Block, BlockIntent(season), 50, DraftSentences.HalfTheSame), (Phase.Random, Intent.Skill, minutes >= 30 ? 30 : 50, DraftSentences.HalfThatChanges), .. minutes >= 30 ? [(Phase.OnCourse, Intent.Performance, 20.0, DraftSentences.HolesToFinish)] : Array.Empty<(Phase, Intent, double, Sentence)>()],
-            Approach.ThreeParts => [(Phase.Block, Intent.Technique, 100.0 / 3, DraftSentences.ThirdTechnique), (Phase.Random, Intent.Skill, 100.0 / 3, DraftSentences.ThirdSkill), (Phase.OnCourse, Intent.Performance, 100.0 / 3, DraftSentences.ThirdPlaying)],
+            Approach.EvenSplit =>
+            [
+                (Phase.Block, BlockIntent(season), 50, DraftSentences.HalfTheSame),
+                (Phase.Random, Intent.Skill, minutes >= 30 ? 30 : 50, DraftSentences.HalfThatChanges),
+                .. minutes >= 30
+                    ? [(Phase.OnCourse, Intent.Performance, 20.0, DraftSentences.HolesToFinish)]
+                    : Array.Empty<(Phase, Intent, double, Sentence)>(),
+            ],
+            Approach.ThreeParts =>
+            [
+                (Phase.Block, Intent.Technique, 100.0 / 3, DraftSentences.ThirdTechnique),
+                (Phase.Random, Intent.Skill, 100.0 / 3, DraftSentences.ThirdSkill),
+                (Phase.OnCourse, Intent.Performance, 100.0 / 3, DraftSentences.ThirdPlaying),
+            ],
             Approach.StepUp => StepUp((technique.Least + technique.Most) / 2),
-            Approach.SlowBuild => [(Phase.Block, Intent.Technique, 82, DraftSentences.ChangeSlowly), (Phase.OnCourse, Intent.Performance, 18, DraftSentences.HoleOrTwo)],
-            Approach.PlayIt => [(Phase.Random, Intent.Skill, 15, DraftSentences.WakeUp), (Phase.OnCourse, Intent.Performance, 85, DraftSentences.HolesAndCard)],
-            _ => [(Phase.Random, Intent.Skill, 45, DraftSentences.NumbersToTake), (Phase.Block, Intent.Technique, 20, DraftSentences.TechniqueShort), (Phase.Block, Intent.Skill, 35, DraftSentences.StartLine)],
+            Approach.SlowBuild =>
+            [
+                (Phase.Block, Intent.Technique, 82, DraftSentences.ChangeSlowly),
+                (Phase.OnCourse, Intent.Performance, 18, DraftSentences.HoleOrTwo),
+            ],
+            Approach.PlayIt =>
+            [
+                (Phase.Random, Intent.Skill, 15, DraftSentences.WakeUp),
+                (Phase.OnCourse, Intent.Performance, 85, DraftSentences.HolesAndCard),
+            ],
+            _ =>
+            [
+                (Phase.Random, Intent.Skill, 45, DraftSentences.NumbersToTake),
+                (Phase.Block, Intent.Technique, 20, DraftSentences.TechniqueShort),
+                (Phase.Block, Intent.Skill, 35, DraftSentences.StartLine),
+            ],
         };
         var given = 0;
         for (var i = 0; i < parts.Length; i++)
@@ -146,15 +184,24 @@ internal sealed partial class DraftInProgress
             var (phase, intent, share, why) = parts[i];
             var share100 = parts.Take(i + 1).Sum(p => p.Share);
             var until = (int)Math.Round(minutes * share100 / 100, MidpointRounding.AwayFromZero);
-            if (until - given > 0) yield return new Slot(phase, intent, until - given, why.Of());
+            if (until - given > 0)
+                yield return new Slot(phase, intent, until - given, why.Of());
             given = until;
         }
 
-        static (Phase, Intent, double, Sentence)[] StepUp(double technique) => [(Phase.Block, Intent.Technique, technique, DraftSentences.AsMuchTechnique), (Phase.Random, Intent.Skill, (100 - technique) * 0.58, DraftSentences.SkillChanges), (Phase.OnCourse, Intent.Performance, (100 - technique) * 0.42, DraftSentences.ThenProof)];
+        static (Phase, Intent, double, Sentence)[] StepUp(double technique) =>
+            [
+                (Phase.Block, Intent.Technique, technique, DraftSentences.AsMuchTechnique),
+                (Phase.Random, Intent.Skill, (100 - technique) * 0.58, DraftSentences.SkillChanges),
+                (Phase.OnCourse, Intent.Performance, (100 - technique) * 0.42, DraftSentences.ThenProof),
+            ];
     }
 
-    /// <summary>Before a competition, and for whoever has no change under way, block is for skill rather than technique.</summary>
-    private static Intent BlockIntent(Season season) => season is Season.CompetitionWeek or Season.InSeason ? Intent.Skill : Intent.Technique;
+    /// <summary>
+    /// Before a competition, and for whoever has no change under way, block is for skill rather than technique.
+    /// </summary>
+    private static Intent BlockIntent(Season season) =>
+        season is Season.CompetitionWeek or Season.InSeason ? Intent.Skill : Intent.Technique;
 
     private void Add(PracticeSegment segment, Message why)
     {
@@ -162,7 +209,23 @@ internal sealed partial class DraftInProgress
         _reasons[segment.Id] = why;
     }
 
-    private Guid NextId() => NewIds.From(new Guid(_request.Minutes, (short)_request.Balls, (short)_request.Variant, (byte)_area, (byte)_approach, (byte)_main, 0, 0, 0, 0, 1), _ids++);
+    private Guid NextId() =>
+        NewIds.From(
+            new Guid(
+                _request.Minutes,
+                (short)_request.Balls,
+                (short)_request.Variant,
+                (byte)_area,
+                (byte)_approach,
+                (byte)_main,
+                0,
+                0,
+                0,
+                0,
+                1
+            ),
+            _ids++
+        );
 
     /// <summary>A stretch of the plan to be filled: what it is for, and how many minutes it has.</summary>
     private sealed record Slot(Phase Phase, Intent Intent, int Minutes, Message Why);

@@ -49,16 +49,21 @@ public sealed record DraftRequest
     public IReadOnlyCollection<Guid> Pinned { get; init; } = [];
 
     /// <summary>Everything wrong, each with its path; empty when a draft can be made.</summary>
-    public IReadOnlyList<FieldError> Check() => new FieldErrors()
-        .RequireBetween(Minutes, LeastMinutes, MostMinutes, "minutes", "minutes")
-        .RequireBetween(Balls, 0, MostBalls, "balls", "balls")
-        .Require(Places.Count is >= 1 and <= 6, "places", "Name at least one place.")
-        .RequireOnce(Places, "places")
-        .Require(WindFromDegrees is null or (>= 0 and <= 359), "windFromDegrees", "A direction lies between 0 and 359 degrees.")
-        .RequireBetween(Variant, 0, 1000, "variant", "drafts")
-        .RequireAtMost(Recent.Count, 200, "recent")
-        .RequireAtMost(Pinned.Count, 40, "pinned")
-        .Found;
+    public IReadOnlyList<FieldError> Check() =>
+        new FieldErrors()
+            .RequireBetween(Minutes, LeastMinutes, MostMinutes, "minutes", "minutes")
+            .RequireBetween(Balls, 0, MostBalls, "balls", "balls")
+            .Require(Places.Count is >= 1 and <= 6, "places", "Name at least one place.")
+            .RequireOnce(Places, "places")
+            .Require(
+                WindFromDegrees is null or (>= 0 and <= 359),
+                "windFromDegrees",
+                "A direction lies between 0 and 359 degrees."
+            )
+            .RequireBetween(Variant, 0, 1000, "variant", "drafts")
+            .RequireAtMost(Recent.Count, 200, "recent")
+            .RequireAtMost(Pinned.Count, 40, "pinned")
+            .Found;
 }
 
 /// <summary>Why a segment is in a draft.</summary>
@@ -69,4 +74,9 @@ public sealed record SegmentReason(Guid SegmentId, string Why);
 /// <param name="Reasons">A line for every segment, in order.</param>
 /// <param name="Compromises">What kept the draft from being whole, each in a sentence; empty when nothing did.</param>
 /// <param name="HasMoreVariants">Whether the same answers give a different plan too.</param>
-public sealed record Drafted(SessionPlan Plan, IReadOnlyList<SegmentReason> Reasons, IReadOnlyList<string> Compromises, bool HasMoreVariants = false);
+public sealed record Drafted(
+    SessionPlan Plan,
+    IReadOnlyList<SegmentReason> Reasons,
+    IReadOnlyList<string> Compromises,
+    bool HasMoreVariants = false
+);

@@ -15,7 +15,8 @@ public static class PlanDraft
     private const int MostVariants = 40;
 
     /// <summary>
-    /// The draft. Of the same answers, another number never gives the same plan again, as long as there is another. Throws <see cref="ArgumentException"/> for answers that <see cref="DraftRequest.Check"/> finds something wrong
+    /// The draft. Of the same answers, another number never gives the same plan again, as long as there is another. Throws <see
+    /// cref="ArgumentException"/> for answers that <see cref="DraftRequest.Check"/> finds something wrong
     /// with.
     /// </summary>
     /// <param name="request">The answers.</param>
@@ -23,19 +24,31 @@ public static class PlanDraft
     /// <param name="shelf">The drills there are.</param>
     public static Drafted Of(DraftRequest request, PlanContext context, IReadOnlyList<ShelvedDrill> shelf)
     {
-        if (request.Check().Count > 0) throw new ArgumentException("The answers are not complete.", nameof(request));
+        if (request.Check().Count > 0)
+            throw new ArgumentException("The answers are not complete.", nameof(request));
         var distinct = new List<Drafted>();
         var seen = new HashSet<string>();
         for (var variant = 0; variant < MostVariants && distinct.Count < request.Variant + 2; variant++)
         {
             var drafted = new DraftInProgress(request with { Variant = variant }, context, shelf).Draft();
-            if (seen.Add(Signature(drafted.Plan))) distinct.Add(drafted);
+            if (seen.Add(Signature(drafted.Plan)))
+                distinct.Add(drafted);
         }
 
-        return distinct[Math.Min(request.Variant, distinct.Count - 1)] with { HasMoreVariants = distinct.Count > request.Variant + 1 };
+        return distinct[Math.Min(request.Variant, distinct.Count - 1)] with
+        {
+            HasMoreVariants = distinct.Count > request.Variant + 1,
+        };
     }
 
     /// <summary>What makes two drafts the same plan for whoever reads them.</summary>
-    private static string Signature(SessionPlan plan) => string.Join('|', plan.Segments.Select(s =>
-        s is PracticeSegment practice ? $"{practice.Title} {practice.Phase} {practice.Minutes} {practice.Balls} {practice.Drill?.DrillId}" : $"pause {s.Minutes}"));
+    private static string Signature(SessionPlan plan) =>
+        string.Join(
+            '|',
+            plan.Segments.Select(s =>
+                s is PracticeSegment practice
+                    ? $"{practice.Title} {practice.Phase} {practice.Minutes} {practice.Balls} {practice.Drill?.DrillId}"
+                    : $"pause {s.Minutes}"
+            )
+        );
 }

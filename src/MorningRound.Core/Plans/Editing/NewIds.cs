@@ -3,13 +3,16 @@ namespace MorningRound.Core.Plans.Editing;
 /// <summary>Ids for segments that a fix or a draft adds.</summary>
 internal static class NewIds
 {
-    /// <summary>An id that follows from another and that the plan does not have yet, so that the same change always gives the same plan.</summary>
+    /// <summary>
+    /// An id that follows from another and that the plan does not have yet, so that the same change always gives the same plan.
+    /// </summary>
     public static Guid From(Guid other, SessionPlan plan)
     {
         for (var which = 0; ; which++)
         {
             var id = From(other, which);
-            if (plan.Segments.All(s => s.Id != id)) return id;
+            if (plan.Segments.All(s => s.Id != id))
+                return id;
         }
     }
 

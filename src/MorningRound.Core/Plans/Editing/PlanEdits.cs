@@ -19,33 +19,60 @@ internal static class PlanEdits
     /// </summary>
     public static Segment Lasting(Segment segment, int minutes)
     {
-        if (segment is not PracticeSegment practice || practice.Minutes <= 0) return segment with { Minutes = minutes };
+        if (segment is not PracticeSegment practice || practice.Minutes <= 0)
+            return segment with { Minutes = minutes };
         var other = practice with { Minutes = minutes };
         if (practice.Holes is { } holes && UsualPace.FitsHoles(practice.Minutes, holes))
             other = other with { Holes = Math.Clamp(holes, UsualPace.LeastHoles(minutes), UsualPace.MostHoles(minutes)) };
-        if (practice.Balls == 0) return other;
-        var share = practice.Holes is > 0 and { } before && other.Holes is { } after ? (double)after / before : (double)minutes / practice.Minutes;
+        if (practice.Balls == 0)
+            return other;
+        var share =
+            practice.Holes is > 0 and { } before && other.Holes is { } after
+                ? (double)after / before
+                : (double)minutes / practice.Minutes;
         var balls = (int)Math.Round(practice.Balls * share, MidpointRounding.AwayFromZero);
-        if (UsualPace.Of(practice) is { } usual && practice.Balls >= usual.Least * practice.Minutes - 1e-9 && practice.Balls <= usual.Most * practice.Minutes + 1e-9)
+        if (
+            UsualPace.Of(practice) is { } usual
+            && practice.Balls >= usual.Least * practice.Minutes - 1e-9
+            && practice.Balls <= usual.Most * practice.Minutes + 1e-9
+        )
         {
             var least = (int)Math.Ceiling((usual.Least * minutes) - 1e-9);
             balls = Math.Clamp(balls, least, Math.Max(least, (int)Math.Floor((usual.Most * minutes) + 1e-9)));
         }
 
-        return other with { Balls = Math.Max(1, balls) };
+        return other with
+        {
+            Balls = Math.Max(1, balls),
+        };
     }
 
     /// <summary>All balls bought in proportion, so that they add up to so many.</summary>
     public static SessionPlan ToBalls(SessionPlan plan, int balls) =>
-        Scale(plan, balls, s => s is PracticeSegment p && p.Place.BallsAreBought() ? p.Balls : 0, (s, n) => s is PracticeSegment p && p.Place.BallsAreBought()
-            ? p with { Balls = n, Exit = n == 0 && p.Exit is AfterBalls ? new AfterMinutes() : p.Exit }
-            : s);
+        Scale(
+            plan,
+            balls,
+            s => s is PracticeSegment p && p.Place.BallsAreBought() ? p.Balls : 0,
+            (s, n) =>
+                s is PracticeSegment p && p.Place.BallsAreBought()
+                    ? p with
+                    {
+                        Balls = n,
+                        Exit = n == 0 && p.Exit is AfterBalls ? new AfterMinutes() : p.Exit,
+                    }
+                    : s
+        );
 
-    /// <summary>Takes minutes off the longest segment of practice that can spare them, apart from one; the plan itself where none can.</summary>
+    /// <summary>
+    /// Takes minutes off the longest segment of practice that can spare them, apart from one; the plan itself where none can.
+    /// </summary>
     public static SessionPlan TakingFromLongest(SessionPlan plan, int minutes, Guid? apartFrom = null)
     {
-        var longest = plan.Practice().Where(s => s.Id != apartFrom && s.Phase != Phase.WarmUp).MaxBy(s => s.Minutes) ?? plan.Practice().MaxBy(s => s.Minutes);
-        if (longest is null || longest.Minutes <= minutes + 1) return plan;
+        var longest =
+            plan.Practice().Where(s => s.Id != apartFrom && s.Phase != Phase.WarmUp).MaxBy(s => s.Minutes)
+            ?? plan.Practice().MaxBy(s => s.Minutes);
+        if (longest is null || longest.Minutes <= minutes + 1)
+            return plan;
         var left = longest.Minutes - minutes;
         return plan with { Segments = [.. plan.Segments.Select(s => s.Id == longest.Id ? Lasting(longest, left) : s)] };
     }
@@ -54,10 +81,12 @@ internal static class PlanEdits
     private static SessionPlan Scale(SessionPlan plan, int to, Func<Segment, int> of, Func<Segment, int, Segment> with)
     {
         var from = plan.Segments.Sum(of);
-        if (from == 0 || to < 0) return plan;
+        if (from == 0 || to < 0)
+            return plan;
         var exact = plan.Segments.Select(s => (double)of(s) * to / from).ToList();
         var whole = exact.Select(e => (int)Math.Floor(e + 1e-9)).ToList();
-        foreach (var i in Enumerable.Range(0, exact.Count).OrderByDescending(i => exact[i] - whole[i]).Take(to - whole.Sum())) whole[i]++;
+        foreach (var i in Enumerable.Range(0, exact.Count).OrderByDescending(i => exact[i] - whole[i]).Take(to - whole.Sum()))
+            whole[i]++;
         return plan with { Segments = [.. plan.Segments.Select((s, i) => with(s, whole[i]))] };
     }
 }

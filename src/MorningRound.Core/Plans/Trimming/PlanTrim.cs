@@ -17,7 +17,8 @@ public sealed record TrimmedSegment(Guid SegmentId, int Minutes, int Balls, int?
 public sealed record ExitRuleText(Guid SegmentId, string Text)
 {
     /// <summary>The exit rules of a plan's segments, pauses apart.</summary>
-    public static IReadOnlyList<ExitRuleText> Of(SessionPlan plan) => [.. plan.Practice().Select(s => new ExitRuleText(s.Id, s.Exit.InWords(s)))];
+    public static IReadOnlyList<ExitRuleText> Of(SessionPlan plan) =>
+        [.. plan.Practice().Select(s => new ExitRuleText(s.Id, s.Exit.InWords(s)))];
 }
 
 /// <summary>A session made to fit less time or fewer balls.</summary>
@@ -80,11 +81,13 @@ public sealed record TrimStep
 public sealed record TrimDrop(Guid SegmentId, string Reason);
 
 /// <summary>
-/// A session as it can be made to fit, worked out beforehand so that a phone without a signal needs nothing but whole-number shares:
+/// A session as it can be made to fit, worked out beforehand so that a phone without a signal needs nothing but whole-number
+/// shares:
 /// what falls out at which minutes, and what each segment is. <see cref="At"/> has a twin in the phone.
 /// </summary>
 /// <remarks>
-/// The warm-up stays, its stretching and its first swings; segments fall out whole, the lowest priority first, while the approach's shares hold; then the rest is
+/// The warm-up stays, its stretching and its first swings; segments fall out whole, the lowest priority first, while the
+/// approach's shares hold; then the rest is
 /// shortened in proportion.
 /// </remarks>
 public sealed record PlanTrim
@@ -114,19 +117,29 @@ public sealed record PlanTrim
             var (left, dropped) = dropping.Down(minutes);
             IReadOnlyList<Guid> kept = dropping.IdsOf(left);
             // Not even a minute for each: what is left of the last step is all there is.
-            if (minutes - dropping.WalkMinutes(left) < kept.Count) break;
-            if (steps.Count > 0 && steps[^1].Kept.SequenceEqual(kept)) steps[^1] = steps[^1] with { From = minutes };
+            if (minutes - dropping.WalkMinutes(left) < kept.Count)
+                break;
+            if (steps.Count > 0 && steps[^1].Kept.SequenceEqual(kept))
+                steps[^1] = steps[^1] with { From = minutes };
             else
-                steps.Add(new TrimStep
-                {
-                    From = minutes,
-                    WalkMinutes = dropping.WalkMinutes(left),
-                    Kept = kept,
-                    Dropped = dropped,
-                });
+                steps.Add(
+                    new TrimStep
+                    {
+                        From = minutes,
+                        WalkMinutes = dropping.WalkMinutes(left),
+                        Kept = kept,
+                        Dropped = dropped,
+                    }
+                );
         }
 
-        return new PlanTrim { Minutes = needed, Balls = Bought(plan), Segments = [.. plan.Segments.Select(ShareOf)], Steps = steps };
+        return new PlanTrim
+        {
+            Minutes = needed,
+            Balls = Bought(plan),
+            Segments = [.. plan.Segments.Select(ShareOf)],
+            Steps = steps,
+        };
     }
 
     /// <summary>
@@ -141,37 +154,65 @@ public sealed record PlanTrim
     /// </param>
     public Trimmed? At(int minutes, int? balls, IReadOnlySet<Guid> leftOut)
     {
-        if (Steps.Count == 0) return null;
+        if (Steps.Count == 0)
+            return null;
         var all = Segments.Where(s => !leftOut.Contains(s.SegmentId)).ToList();
         var needed = all.Sum(s => s.Minutes) + Steps[0].WalkMinutes;
-        if (all.Count == 0 || (minutes >= needed && (balls is null || balls >= all.Where(s => s.BallsAreBought).Sum(s => s.Balls)))) return null;
+        if (
+            all.Count == 0
+            || (minutes >= needed && (balls is null || balls >= all.Where(s => s.BallsAreBought).Sum(s => s.Balls)))
+        )
+            return null;
         var there = Math.Min(minutes, needed);
-        if (StepFor(there, leftOut) is not { } step) return null;
+        if (StepFor(there, leftOut) is not { } step)
+            return null;
         var kept = all.Where(s => step.Kept.Contains(s.SegmentId)).ToList();
         var dropped = step.Dropped.Where(d => !leftOut.Contains(d.SegmentId)).ToList();
-        if (kept.Count == 0 || there - step.WalkMinutes < kept.Count) return null;
+        if (kept.Count == 0 || there - step.WalkMinutes < kept.Count)
+            return null;
         var lengths = LengthsOf(kept, there - step.WalkMinutes);
-        var counts = kept.Select((s, i) => s.Balls == 0 || lengths[i] == s.Minutes ? s.Balls : WholeShares.InProportion(s.Balls, lengths[i], s.Minutes)).ToList();
+        var counts = kept.Select(
+                (s, i) =>
+                    s.Balls == 0 || lengths[i] == s.Minutes ? s.Balls : WholeShares.InProportion(s.Balls, lengths[i], s.Minutes)
+            )
+            .ToList();
         var bought = kept.Select((s, i) => s.BallsAreBought ? counts[i] : 0).ToList();
         var isShortOfBalls = balls is { } bucket && bought.Sum() > bucket;
         if (isShortOfBalls)
         {
             var shares = WholeShares.Divide(balls!.Value, bought);
-            for (var i = 0; i < kept.Count; i++) if (kept[i].BallsAreBought) counts[i] = shares[i];
+            for (var i = 0; i < kept.Count; i++)
+                if (kept[i].BallsAreBought)
+                    counts[i] = shares[i];
         }
 
         var isShorter = kept.Select((s, i) => lengths[i] < s.Minutes).Any(shorter => shorter);
         return new Trimmed(
-            [.. kept.Select((s, i) => new TrimmedSegment(
-                s.SegmentId, lengths[i], counts[i],
-                s.Holes is { } holes ? WholeShares.InProportion(holes, lengths[i], s.Minutes) : null,
-                s.Attempts is { } attempts ? AttemptsOf(s, attempts, lengths[i], counts[i]) : null))],
+            [
+                .. kept.Select(
+                    (s, i) =>
+                        new TrimmedSegment(
+                            s.SegmentId,
+                            lengths[i],
+                            counts[i],
+                            s.Holes is { } holes ? WholeShares.InProportion(holes, lengths[i], s.Minutes) : null,
+                            s.Attempts is { } attempts ? AttemptsOf(s, attempts, lengths[i], counts[i]) : null
+                        )
+                ),
+            ],
             [.. dropped.Select(d => d.SegmentId)],
             [
                 .. dropped.Select(d => d.Reason),
-                .. isShorter ? [$"{(dropped.Count == 0 ? "Everything" : "The rest")} is shortened in proportion, to {lengths.Sum()} minutes."] : Array.Empty<string>(),
+                .. isShorter
+                    ?
+                    [
+                        $"{(dropped.Count == 0 ? "Everything" : "The rest")} is shortened in proportion, to {lengths.Sum()} "
+                            + "minutes.",
+                    ]
+                    : Array.Empty<string>(),
                 .. isShortOfBalls ? [$"Fewer balls everywhere, {balls} in all."] : Array.Empty<string>(),
-            ]);
+            ]
+        );
     }
 
     /// <summary>
@@ -180,37 +221,51 @@ public sealed record PlanTrim
     /// </summary>
     private TrimStep? StepFor(int minutes, IReadOnlySet<Guid> leftOut)
     {
-        if (leftOut.Count == 0) return Steps.FirstOrDefault(s => s.From <= minutes);
+        if (leftOut.Count == 0)
+            return Steps.FirstOrDefault(s => s.From <= minutes);
         var last = Steps.TakeWhile(s => s.From > minutes).Count();
         var chosen = Steps[0];
         foreach (var step in Steps.Take(last + 1))
         {
-            if (MinutesOf(chosen) + chosen.WalkMinutes <= minutes) break;
-            if (MinutesOf(step) >= (minutes - step.WalkMinutes) * 9 / 10) chosen = step;
+            if (MinutesOf(chosen) + chosen.WalkMinutes <= minutes)
+                break;
+            if (MinutesOf(step) >= (minutes - step.WalkMinutes) * 9 / 10)
+                chosen = step;
         }
 
         return chosen;
 
-        int MinutesOf(TrimStep step) => Segments.Where(s => step.Kept.Contains(s.SegmentId) && !leftOut.Contains(s.SegmentId)).Sum(s => s.Minutes);
+        int MinutesOf(TrimStep step) =>
+            Segments.Where(s => step.Kept.Contains(s.SegmentId) && !leftOut.Contains(s.SegmentId)).Sum(s => s.Minutes);
     }
 
     private static int AttemptsOf(TrimShare segment, int attempts, int minutes, int balls)
     {
         var rounds = attempts / segment.AttemptsEach;
         return segment.AttemptsEach
-            * (segment.Balls > 0 ? WholeShares.InProportion(rounds, balls, segment.Balls) : WholeShares.InProportion(rounds, minutes, segment.Minutes));
+            * (
+                segment.Balls > 0
+                    ? WholeShares.InProportion(rounds, balls, segment.Balls)
+                    : WholeShares.InProportion(rounds, minutes, segment.Minutes)
+            );
     }
 
-    /// <summary>Minutes of each segment: whole where they fit or have to stay, otherwise at least one and in proportion.</summary>
+    /// <summary>
+    /// Minutes of each segment: whole where they fit or have to stay, otherwise at least one and in proportion.
+    /// </summary>
     private static List<int> LengthsOf(IReadOnlyList<TrimShare> kept, int there)
     {
-        if (kept.Sum(s => s.Minutes) <= there) return [.. kept.Select(s => s.Minutes)];
+        if (kept.Sum(s => s.Minutes) <= there)
+            return [.. kept.Select(s => s.Minutes)];
         var whole = kept.Where(s => s.StaysWhole).Sum(s => s.Minutes);
         var others = kept.Count(s => !s.StaysWhole);
         // Stretching stays whole as long as half of the time is left for what comes after it.
         var keepsWhole = others > 0 && there - whole >= others && whole * 2 <= there;
         var shortened = kept.Where(s => !keepsWhole || !s.StaysWhole).ToList();
-        var shares = WholeShares.Divide(there - (keepsWhole ? whole : 0) - shortened.Count, [.. shortened.Select(s => s.Minutes - 1)]);
+        var shares = WholeShares.Divide(
+            there - (keepsWhole ? whole : 0) - shortened.Count,
+            [.. shortened.Select(s => s.Minutes - 1)]
+        );
         return [.. kept.Select(s => keepsWhole && s.StaysWhole ? s.Minutes : shares[shortened.IndexOf(s)] + 1)];
     }
 
@@ -233,10 +288,12 @@ public sealed record PlanTrim
         };
     }
 
-    private static int Bought(SessionPlan plan) => plan.Practice().Where(s => s.Place.BallsAreBought()).Sum(s => Math.Max(0, s.Balls));
+    private static int Bought(SessionPlan plan) =>
+        plan.Practice().Where(s => s.Place.BallsAreBought()).Sum(s => Math.Max(0, s.Balls));
 
     /// <summary>
-    /// What falls out whole. A choice of segments is a number with a bit for each, since it is asked for at every minute; what was
+    /// What falls out whole. A choice of segments is a number with a bit for each, since it is asked for at every minute; what
+    /// was
     /// worked out for one choice is remembered for the minutes below.
     /// </summary>
     private sealed class Dropping(SessionPlan plan, PlanContext context)
@@ -251,7 +308,9 @@ public sealed record PlanTrim
         public int MinutesOf(ulong left)
         {
             var sum = 0;
-            for (var i = 0; i < _segments.Count; i++) if (Holds(left, i)) sum += _segments[i].Minutes;
+            for (var i = 0; i < _segments.Count; i++)
+                if (Holds(left, i))
+                    sum += _segments[i].Minutes;
             return sum;
         }
 
@@ -272,22 +331,25 @@ public sealed record PlanTrim
             return (left, dropped);
         }
 
-        private static string WhyOf(Segment segment) => segment switch
-        {
-            Pause => "a short session needs no pause",
-            PracticeSegment { Phase: Phase.WarmUp } => "the warm-up before it is enough for a shorter session",
-            _ => "it has the least priority, and the rest still divides as it should",
-        };
+        private static string WhyOf(Segment segment) =>
+            segment switch
+            {
+                Pause => "a short session needs no pause",
+                PracticeSegment { Phase: Phase.WarmUp } => "the warm-up before it is enough for a shorter session",
+                _ => "it has the least priority, and the rest still divides as it should",
+            };
 
         /// <summary>
-        /// Never the first warm-up nor the first that swings, the lowest priority first and among equals the last; only where that
+        /// Never the first warm-up nor the first that swings, the lowest priority first and among equals the last; only where
+        /// that
         /// does not leave much less than there is time for, and raises no balance finding that was not there.
         /// </summary>
         private int? Droppable(ulong left, int minutes)
         {
             var total = MinutesOf(left);
             bool LeavesEnough(int i) => total - _segments[i].Minutes >= minutes * 9 / 10;
-            if (minutes <= 60 && First(left, i => _segments[i] is Pause && LeavesEnough(i)) is { } pause) return pause;
+            if (minutes <= 60 && First(left, i => _segments[i] is Pause && LeavesEnough(i)) is { } pause)
+                return pause;
             int?[] warmUps =
             [
                 First(left, i => _segments[i] is PracticeSegment { Phase: Phase.WarmUp }),
@@ -295,26 +357,37 @@ public sealed record PlanTrim
             ];
             // Where everything is of one priority nothing is the least; it is shortened instead.
             var highest = Main(left).Select(s => s.Priority).DefaultIfEmpty(1).Min();
-            return Enumerable.Range(0, _segments.Count)
-                .Where(i => Holds(left, i) && !warmUps.Contains(i) && LeavesEnough(i)
-                    && _segments[i] is PracticeSegment s && (s.Priority > highest || s.Phase == Phase.WarmUp))
-                .OrderByDescending(i => ((PracticeSegment)_segments[i]).Priority).ThenByDescending(i => i)
+            return Enumerable
+                .Range(0, _segments.Count)
+                .Where(i =>
+                    Holds(left, i)
+                    && !warmUps.Contains(i)
+                    && LeavesEnough(i)
+                    && _segments[i] is PracticeSegment s
+                    && (s.Priority > highest || s.Phase == Phase.WarmUp)
+                )
+                .OrderByDescending(i => ((PracticeSegment)_segments[i]).Priority)
+                .ThenByDescending(i => i)
                 .Where(i => Main(Without(left, i)).Any() && Of(Without(left, i)).Imbalance <= Of(left).Imbalance)
                 .Select(i => (int?)i)
                 .FirstOrDefault();
         }
 
-        private IEnumerable<PracticeSegment> Main(ulong left) => _segments.Where((_, i) => Holds(left, i)).OfType<PracticeSegment>().Where(s => s.Phase != Phase.WarmUp);
+        private IEnumerable<PracticeSegment> Main(ulong left) =>
+            _segments.Where((_, i) => Holds(left, i)).OfType<PracticeSegment>().Where(s => s.Phase != Phase.WarmUp);
 
         private int? First(ulong left, Func<int, bool> which)
         {
-            for (var i = 0; i < _segments.Count; i++) if (Holds(left, i) && which(i)) return i;
+            for (var i = 0; i < _segments.Count; i++)
+                if (Holds(left, i) && which(i))
+                    return i;
             return null;
         }
 
         private (int Walks, int Imbalance) Of(ulong left)
         {
-            if (_known.TryGetValue(left, out var known)) return known;
+            if (_known.TryGetValue(left, out var known))
+                return known;
             var seen = new PlanInput(plan with { Segments = [.. _segments.Where((_, i) => Holds(left, i))] }, context);
             return _known[left] = (seen.WalkMinutes, PlanCheck.Count(seen, FindingId.Balance));
         }

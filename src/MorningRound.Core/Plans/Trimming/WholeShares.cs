@@ -2,7 +2,9 @@ using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Plans.Trimming;
 
-/// <summary>Divides whole numbers by whole numbers, so that a phone comes to the same as the server. Its twin is in the phone.</summary>
+/// <summary>
+/// Divides whole numbers by whole numbers, so that a phone comes to the same as the server. Its twin is in the phone.
+/// </summary>
 public static class WholeShares
 {
     /// <summary>
@@ -12,10 +14,12 @@ public static class WholeShares
     public static IReadOnlyList<int> Divide(int total, IReadOnlyList<int> weights)
     {
         var sum = weights.Sum(w => (long)w);
-        if (sum == 0 || total <= 0) return [.. weights.Select(_ => 0)];
+        if (sum == 0 || total <= 0)
+            return [.. weights.Select(_ => 0)];
         var shares = weights.Select(w => (int)((long)w * total / sum)).ToArray();
         var lost = weights.Select(w => (long)w * total % sum).ToList();
-        foreach (var i in Enumerable.Range(0, shares.Length).OrderByDescending(i => lost[i]).Take(total - shares.Sum())) shares[i]++;
+        foreach (var i in Enumerable.Range(0, shares.Length).OrderByDescending(i => lost[i]).Take(total - shares.Sum()))
+            shares[i]++;
         return shares;
     }
 

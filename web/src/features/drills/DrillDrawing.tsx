@@ -269,8 +269,11 @@ function carries(protocol: Protocol): Drawn {
       ),
     };
   const names = [...new Set(cells.map((c) => c.club))];
+  const numbers = cells.map(
+    (c) => `${clubs[c.club].toLowerCase()} ${swingLengths[c.swing].toLowerCase()}${c.carry ? ` ${c.carry}` : ''}`,
+  );
   return {
-    text: `${names.length} clubs, ${cells.length} numbers: ${cells.map((c) => `${clubs[c.club].toLowerCase()} ${swingLengths[c.swing].toLowerCase()}${c.carry ? ` ${c.carry}` : ''}`).join(', ')}.`,
+    text: `${names.length} clubs, ${cells.length} numbers: ${numbers.join(', ')}.`,
     picture: (
       <>
         {names.map((club, row) => (

@@ -134,11 +134,9 @@ export function Zone({ protocol, walk }: { protocol: Of<'zoneSets'>; walk: Walk 
   if (!zone) return null;
   const scale = 2;
   const hole = 14 + zone.pastInches * scale;
+  const bounds = `${zone.shortInches} in short, ${zone.pastInches} in past, ${zone.sideInches} in to a side`;
   return (
-    <Figure
-      label={`From ${zone.feet} ft: up to ${zone.shortInches} in short, ${zone.pastInches} in past, ${zone.sideInches} in to a side`}
-      height={hole + zone.shortInches * scale + 46}
-    >
+    <Figure label={`From ${zone.feet} ft: up to ${bounds}`} height={hole + zone.shortInches * scale + 46}>
       <rect
         x={160 - zone.sideInches * scale}
         y={hole - zone.pastInches * scale}

@@ -148,11 +148,9 @@ export function Call({
   // A draw bends towards the lead side: for a right-handed player to the left.
   const bend = call.shape === 'straight' ? 0 : (call.shape === 'draw' ? 1 : -1) * (isLeftHanded ? -1 : 1);
   const peak = { low: 12, normal: 26, high: 44 }[call.height];
+  const said = `${clubs[call.club]}, ${shapes[call.shape]}, ${call.height}`;
   return (
-    <Figure
-      label={`Call ${now + 1} of ${calls.length}: ${clubs[call.club]}, ${shapes[call.shape]}, ${call.height}${call.target && `, at ${call.target}`}`}
-      height={190}
-    >
+    <Figure label={`Call ${now + 1} of ${calls.length}: ${said}${call.target && `, at ${call.target}`}`} height={190}>
       <text x="4" y="22" fontSize="14">
         {now + 1} of {calls.length}
       </text>
@@ -239,11 +237,11 @@ export function Bounds({
   const club = protocol.clubs[c];
   if (!club) return null;
   const given = asked(flow, inputs);
+  const bounds = club.bounds.map(
+    (bound) => `${bound.what} from ${bound.least ?? '…'} to ${bound.most ?? '…'} ${bound.unit ?? ''}`,
+  );
   return (
-    <Figure
-      label={`${clubs[club.club]}: ${club.bounds.map((bound) => `${bound.what} from ${bound.least ?? '…'} to ${bound.most ?? '…'} ${bound.unit ?? ''}`).join('; ')}`}
-      height={club.bounds.length * 52 + 6}
-    >
+    <Figure label={`${clubs[club.club]}: ${bounds.join('; ')}`} height={club.bounds.length * 52 + 6}>
       {club.bounds.map((bound, i) => {
         const numbers = given.flatMap(({ at, input }) =>
           at.station === c && at.ball === i && input.kind === 'number' ? [input.tenths / 10] : [],

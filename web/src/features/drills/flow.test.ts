@@ -14,7 +14,8 @@ const shared = JSON.parse(readFileSync(file, 'utf8')) as SharedFlow[];
 const line = (flow: Flow, inputs: DrillInput[]) => {
   const walk = walkThrough(flow, inputs);
   const { state, attempts, isComplete, misfitAt } = walk;
-  return `${state?.name ?? '-'} ${attempts} ${isComplete ? 'complete' : 'open'} ${misfitAt ?? 'fits'} | ${promptOf(walk)} | ${displaysOf(flow, walk).join(' | ')}`;
+  const where = `${state?.name ?? '-'} ${attempts} ${isComplete ? 'complete' : 'open'} ${misfitAt ?? 'fits'}`;
+  return [where, promptOf(walk), ...displaysOf(flow, walk)].join(' | ');
 };
 
 describe('the phone’s walker', () => {

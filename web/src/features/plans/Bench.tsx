@@ -38,7 +38,10 @@ const besideAll = {
   overflowY: { md: 'auto' },
 } as const;
 
-/** Where a coach writes a plan: the words on top, the strip across, segments to the left, the one in hand in the middle, what is to be said to the right. */
+/**
+ * Where a coach writes a plan: the words on top, the strip across, segments to the left, the one in hand in the middle,
+ * what is to be said to the right.
+ */
 export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: string | null) => void }) {
   const bench = useBench(props);
   const { draft, change } = bench;

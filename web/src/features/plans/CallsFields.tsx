@@ -11,7 +11,10 @@ import type { PracticeSegment } from './benchState';
 
 const most = 60;
 
-/** The calls of a random segment: drawn by seed from clubs, shapes and targets, looked at with how much they change, then kept. */
+/**
+ * The calls of a random segment: drawn by seed from clubs, shapes and targets, looked at with how much they change, then
+ * kept.
+ */
 export function CallsFields({
   segment,
   writtenFor,

@@ -21,7 +21,10 @@ interface Props {
   onOverrule: (finding: Finding, reason: string | undefined) => void;
 }
 
-/** What the check says of the plan, beside it: each finding at its segment, its fix one click away; and how the minutes divide. */
+/**
+ * What the check says of the plan, beside it: each finding at its segment, its fix one click away; and how the minutes
+ * divide.
+ */
 export function CheckPanel({ check, plan, onSelect, onFix, isFixing, onOverrule }: Props) {
   const findings = check?.findings ?? [];
   const standing = findings.filter((f) => f.overruledBecause === null);
@@ -43,7 +46,7 @@ export function CheckPanel({ check, plan, onSelect, onFix, isFixing, onOverrule 
         {standing.map((finding, i) => (
           <Item
             // A rule can find two things at one place; what it says tells them apart, and failing that their order.
-            key={`${finding.id} ${finding.segmentId ?? ''} ${finding.why} ${standing.slice(0, i).filter((f) => f.why === finding.why).length}`}
+            key={`${finding.id} ${finding.segmentId ?? ''} ${i}`}
             finding={finding}
             title={plan.segments.find((s) => s.id === finding.segmentId)?.title}
             hasKey={finding === firstFix}

@@ -109,7 +109,10 @@ const left = (n: number | null | undefined, inWords: (n: number) => string) =>
 export const leftOver = (check: Schemas['PlanCheckView'] | undefined) =>
   [left(check?.minutesLeft, minutes), left(check?.ballsLeft, (n) => count(n, 'ball'))].filter(Boolean).join(' · ');
 
-/** Who it is for, in a line or two: season, competition, focus, what is carried, what hurts. In brief without what is carried and when. */
+/**
+ * Who it is for, in a line or two: season, competition, focus, what is carried, what hurts. In brief without what is
+ * carried and when.
+ */
 export function ContextLine({ studentId, isBrief = false }: { studentId: string; isBrief?: boolean }) {
   const context = usePlanContext(studentId);
   if (!context.data) return null;

@@ -18,7 +18,10 @@ import { newSegment, type PracticeSegment } from '../plans/benchState';
 
 const begin = (phase: Phase, place: Schemas['PlaceKind']) => newSegment(phase, place) as PracticeSegment;
 
-/** Practice that nobody set: a student's own, or for a coach a lesson without a plan. A few lines, then it is practised as any. */
+/**
+ * Practice that nobody set: a student's own, or for a coach a lesson without a plan. A few lines, then it is practised
+ * as any.
+ */
 export function OwnPracticePage() {
   const person = usePerson();
   const navigate = useNavigate();

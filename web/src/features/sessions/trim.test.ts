@@ -15,9 +15,8 @@ function sumOf(trim: Schemas['PlanTrim'], minutes: number, leftOut: ReadonlySet<
   let hash = 2166136261;
   for (const balls of [...Array.from({ length: trim.balls + 1 }, (_, b) => b), null]) {
     const trimmed = trimAt(trim, minutes, balls, leftOut);
-    const text = trimmed
-      ? `${trimmed.kept.map((k) => `${k.minutes},${k.balls},${k.holes ?? ''},${k.attempts ?? ''}`).join(' ')}|${trimmed.reasons.join('|')}`
-      : 'whole';
+    const kept = trimmed?.kept.map((k) => `${k.minutes},${k.balls},${k.holes ?? ''},${k.attempts ?? ''}`).join(' ');
+    const text = trimmed ? `${kept}|${trimmed.reasons.join('|')}` : 'whole';
     for (const c of text) hash = Math.imul(hash ^ c.charCodeAt(0), 16777619);
   }
   return hash >>> 0;

@@ -94,7 +94,10 @@ export function trimAt(
   };
 }
 
-/** What falls out: without what hurts the first step that fits and fills nine tenths of the time, and never one further than with it. */
+/**
+ * What falls out: without what hurts the first step that fits and fills nine tenths of the time, and never one further
+ * than with it.
+ */
 function stepFor(trim: PlanTrim, there: number, leftOut: ReadonlySet<string>) {
   const last = trim.steps.findIndex((s) => s.from <= there);
   if (leftOut.size === 0) return trim.steps[last];

@@ -102,10 +102,11 @@ function stateInWords(card: Card): string {
     .filter((word) => word !== false)
     .map((word) => `, ${word}`)
     .join('');
-  if (card.status === 'endedByPain')
-    return `${extra}ended by pain after ${minutes(Math.round(card.completion.doneMinutes))} of ${minutes(card.minutes)}${changed}`;
+  const done = minutes(Math.round(card.completion.doneMinutes));
+  const planned = minutes(card.completion.plannedMinutes);
+  if (card.status === 'endedByPain') return `${extra}ended by pain after ${done} of ${minutes(card.minutes)}${changed}`;
   if (card.excuse) return `${extra}excused: ${excuses[card.excuse].toLowerCase()}`;
   if (card.hasLog && card.completion.fraction !== null)
-    return `${extra}${statuses[card.status]}, ${percent(card.completion.fraction)} of ${minutes(card.completion.plannedMinutes)}${changed}`;
+    return `${extra}${statuses[card.status]}, ${percent(card.completion.fraction)} of ${planned}${changed}`;
   return `${extra}${statuses[card.status]}, ${minutes(card.minutes)}${changed}`;
 }
