@@ -2,6 +2,30 @@ import js from '@eslint/js';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
+/** The features from the ground up. Each knows only those before it; the router puts them together. */
+const floors = ['accounts', 'students', 'places', 'drills', 'plans', 'sessions', 'weeks', 'progress', 'review'];
+const forbid = (files, regex, message, ignores = []) => ({
+  files,
+  ignores,
+  rules: { 'no-restricted-imports': ['error', { patterns: [{ regex, message }] }] },
+});
+const boundaries = [
+  ...floors
+    .slice(0, -1)
+    .map((floor, i) =>
+      forbid(
+        [`src/features/${floor}/**`],
+        `^\\.\\./(${floors.slice(i + 1).join('|')})/`,
+        `${floor} stands below that feature. See “Floors” in docs/architecture.md.`,
+      ),
+    ),
+  forbid(['src/ui/**', 'src/api/**'], '/features/', 'What every feature uses knows none of them.'),
+  forbid(['src/app/**'], '/features/', 'Only the router and the shell put features together.', [
+    'src/app/router.tsx',
+    'src/app/Shell.tsx',
+  ]),
+];
+
 export default tseslint.config(
   { ignores: ['dist', 'src/api/schema.d.ts'] },
   js.configs.recommended,
@@ -16,5 +40,6 @@ export default tseslint.config(
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
     },
   },
-  { files: ['eslint.config.js'], ...tseslint.configs.disableTypeChecked },
+  ...boundaries,
+  { files: ['eslint.config.js', 'apiVersion.mjs'], ...tseslint.configs.disableTypeChecked },
 );

@@ -31,6 +31,16 @@ public sealed class Browser(HttpClient client)
     public Task<Answer> PutAsync(string path, object body, int? version = null) =>
         SendAsync(HttpMethod.Put, path, body, version is { } v ? ("If-Match", $"\"{v}\"") : ("If-None-Match", "*"));
 
+    /// <summary>How many bytes an answer has on its way, compressed as every browser asks for it.</summary>
+    public async Task<long> CompressedBytesAsync(string path)
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Get, path);
+        request.Headers.AcceptEncoding.ParseAdd("gzip");
+        using var response = await client.SendAsync(request);
+        Assert.Equal(HttpStatusCode.OK, response.StatusCode);
+        return (await response.Content.ReadAsByteArrayAsync()).Length;
+    }
+
     public async Task<Answer> SendAsync(
         HttpMethod method,
         string path,

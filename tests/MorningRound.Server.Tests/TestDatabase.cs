@@ -37,20 +37,24 @@ public sealed class TestDatabase : IAsyncLifetime
         _process.Dispose();
     }
 
-    private static readonly Lazy<Task<string>> Demo = new(LayOutDemoAsync);
+    private static readonly Lazy<Task<string>> Schema = new(() => TemplateAsync(isDemo: false));
+    private static readonly Lazy<Task<string>> Demo = new(() => TemplateAsync(isDemo: true));
 
-    /// <summary>A new, empty database.</summary>
+    /// <summary>A new database without anything in it, as somebody finds it who starts for the first time.</summary>
     public static Task<string> NewAsync() => MakeAsync("template0");
+
+    /// <summary>A new database with tables and nothing in them: a copy, because making tables takes a while.</summary>
+    public static async Task<string> WithSchemaAsync() => await MakeAsync(await Schema.Value);
 
     /// <summary>
     /// A new database with the demo of Wednesday 6 May 2026 in it: a copy, because laying it out takes a while.
     /// </summary>
     public static async Task<string> WithDemoAsync() => await MakeAsync(await Demo.Value);
 
-    private static async Task<string> LayOutDemoAsync()
+    private static async Task<string> TemplateAsync(bool isDemo)
     {
         var connection = await NewAsync();
-        await using (var server = new TestServer(connection, isDemo: true))
+        await using (var server = new TestServer(connection, isDemo))
             await server.NewBrowser().GetAsync("/health/ready");
         // A database can only be copied while nobody is connected to it.
         await using (var pool = new NpgsqlConnection(DatabaseConnection.From(connection)))

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
+using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Logging;
 using MorningRound.Demo;
@@ -17,8 +18,13 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
 
     public SettableClock RealClock { get; } = new();
 
+    /// <summary>What the server asked of its database.</summary>
+    public StatementCounter Statements { get; } = new();
+
+    public string Connection => connection;
+
     public static async Task<TestServer> NewAsync(bool isDemo = false) =>
-        new(isDemo ? await TestDatabase.WithDemoAsync() : await TestDatabase.NewAsync(), isDemo);
+        new(isDemo ? await TestDatabase.WithDemoAsync() : await TestDatabase.WithSchemaAsync(), isDemo);
 
     /// <summary>Somebody's browser: keeps cookies, and is nobody until signed in.</summary>
     public Browser NewBrowser() => new(CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false }));
@@ -47,6 +53,7 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
         builder.ConfigureTestServices(services =>
         {
             services.AddSingleton<TimeProvider>(RealClock);
+            services.ConfigureDbContext<MorningRoundDb>(options => options.AddInterceptors(Statements));
             if (isDemo)
                 services.AddDemo();
         });

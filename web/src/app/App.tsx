@@ -4,6 +4,7 @@ import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-qu
 import { useMemo } from 'react';
 import { RouterProvider } from 'react-router';
 import { Problem } from '../api/client';
+import { signInKeys } from '../api/queryKeys';
 import { PhasePatterns } from '../ui/phases';
 import { useOutdoor } from './outdoor';
 import { router } from './router';
@@ -13,8 +14,8 @@ const queries: QueryClient = new QueryClient({
   queryCache: new QueryCache({
     // A sign-in that ran out is noticed at the first call, not when it is asked for again.
     onError: (error, query) => {
-      if (error instanceof Problem && error.status === 401 && query.queryKey[0] !== 'session')
-        void queries.invalidateQueries({ queryKey: ['session'] });
+      if (error instanceof Problem && error.status === 401 && query.queryKey[0] !== signInKeys.all[0])
+        void queries.invalidateQueries({ queryKey: signInKeys.all });
     },
   }),
   defaultOptions: {

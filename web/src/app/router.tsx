@@ -24,6 +24,15 @@ const named = async <K extends string>(module: Promise<Record<K, React.Component
   Component: (await module)[name],
 });
 
+/** The bench, and the dialog of the weeks above it that it opens. */
+async function bench() {
+  const [{ BenchPage }, { SetForStudentDialog }] = await Promise.all([
+    import('../features/plans/BenchPage'),
+    import('../features/weeks/SetForStudentDialog'),
+  ]);
+  return { element: <BenchPage SetForStudent={SetForStudentDialog} /> };
+}
+
 export const router = createBrowserRouter([
   {
     errorElement: <Broken />,
@@ -36,7 +45,7 @@ export const router = createBrowserRouter([
         children: [
           { index: true, element: <Home /> },
           { path: '/tee-line', lazy: () => named(import('../features/review/TeeLinePage'), 'TeeLinePage') },
-          { path: '/students/:id', lazy: () => named(import('../features/students/StudentPage'), 'StudentPage') },
+          { path: '/students/:id', lazy: () => named(import('../features/review/StudentPage'), 'StudentPage') },
           { path: '/students/:id/file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
           { path: '/my-file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
           { path: '/places', lazy: () => named(import('../features/places/PlacesPage'), 'PlacesPage') },
@@ -48,7 +57,7 @@ export const router = createBrowserRouter([
             lazy: () => named(import('../features/drills/DrillEditorPage'), 'DrillEditorPage'),
           },
           { path: '/plans', lazy: () => named(import('../features/plans/PlansPage'), 'PlansPage') },
-          { path: '/plans/:id', lazy: () => named(import('../features/plans/BenchPage'), 'BenchPage') },
+          { path: '/plans/:id', lazy: bench },
           { path: '/sessions/:id', lazy: () => named(import('../features/sessions/SessionPage'), 'SessionPage') },
           { path: '/my-week', lazy: () => named(import('../features/weeks/MyWeekPage'), 'MyWeekPage') },
           { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },

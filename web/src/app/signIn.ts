@@ -2,12 +2,11 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { createContext, useContext } from 'react';
 import { answer, api, Problem, type Schemas } from '../api/client';
+import { signInKeys } from '../api/queryKeys';
 import { orNothing, deviceStore, tidyUp } from './deviceStore';
 
 export type Session = Schemas['SignInView'];
 export type Person = Schemas['PersonView'];
-
-const key = ['session'];
 
 const signingOut = 'morning-round-signing-out';
 
@@ -45,7 +44,7 @@ async function take(session: Session): Promise<Session> {
 /** Who is signed in, and what day it is. A sign-out that had no signal is made up for first. */
 export const useSignIn = () =>
   useQuery({
-    queryKey: key,
+    queryKey: signInKeys.all,
     queryFn: async () => {
       if (isSigningOut()) {
         await answer(api.POST('/api/accounts/sign-out')).catch((e: unknown) => {
@@ -83,7 +82,7 @@ export function useTakeSignIn() {
     queries.clear();
     if (session) {
       localStorage.removeItem(signingOut);
-      queries.setQueryData(key, await take(session));
+      queries.setQueryData(signInKeys.all, await take(session));
     } else {
       forgetDrafts();
       await orNothing(deviceStore.people.delete('signed-in'));

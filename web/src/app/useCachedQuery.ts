@@ -11,7 +11,7 @@ const isFinal = (error: Error | null) => error instanceof Problem && (error.stat
  * Asks the server, and shows what is kept on this device until it answers, or when it cannot be reached. Nothing waits for the
  * network once the same was asked before.
  */
-export function useCachedQuery<T>(queryKey: string[], ask: () => Promise<T>) {
+export function useCachedQuery<T>(queryKey: readonly string[], ask: () => Promise<T>) {
   const { accountId } = usePerson();
   const id = [accountId, ...queryKey].join(' ');
   const kept = useLiveQuery(async () => ({ answer: await keptAnswer(id) }), [id]);

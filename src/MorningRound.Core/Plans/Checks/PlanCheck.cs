@@ -15,9 +15,8 @@ internal sealed record RuleHit(Guid? SegmentId, Message Why, Message? Fix = null
 
 /// <summary>
 /// Looks a plan over and says what a coach would want to know. Pure and quick: it runs at every keystroke. A fix is only offered
-/// where the mended plan is better and no finding heavier than the mended one comes of it, so that applying what is offered
-/// always
-/// comes to an end.
+/// where the mended plan is better and no finding heavier than the mended one comes of it, so that applying what is
+/// offered always comes to an end.
 /// </summary>
 public static class PlanCheck
 {

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate, useParams } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../../api/client';
+import { signInKeys } from '../../api/queryKeys';
 import { Mark } from '../../app/Mark';
 import { useTakeSignIn } from '../../app/signIn';
 import { Field } from '../../ui/Field';
@@ -16,7 +17,7 @@ import { Loading, ErrorNotice } from '../../ui/states';
 export function JoinPage() {
   const { token = '' } = useParams();
   const invitation = useQuery({
-    queryKey: ['invitation', token],
+    queryKey: signInKeys.invitation(token),
     queryFn: () => answer(api.GET('/api/accounts/invitations/{token}', { params: { path: { token } } })),
     staleTime: Infinity,
   });

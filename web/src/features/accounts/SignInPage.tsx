@@ -6,6 +6,7 @@ import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import { answer, api } from '../../api/client';
+import { signInKeys } from '../../api/queryKeys';
 import { Mark } from '../../app/Mark';
 import { useSignIn, useTakeSignIn, type Session } from '../../app/signIn';
 import { Field } from '../../ui/Field';
@@ -24,7 +25,7 @@ export function SignInPage() {
   const form = useForm({ defaultValues: { email: '', password: '' } });
   // What was known before this page asked says nothing: the sign-in may have run out since.
   useEffect(() => {
-    void queries.invalidateQueries({ queryKey: ['session'] });
+    void queries.invalidateQueries({ queryKey: signInKeys.all });
   }, [queries]);
   if (session.isFetchedAfterMount && !session.isFetching && session.data?.person) return <Navigate replace to={from} />;
 

@@ -4,6 +4,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
+import { drillKeys } from '../../api/queryKeys';
 import { useKeys } from '../../app/keys';
 import { FileButtons } from '../../ui/FileButtons';
 import { PageHeading } from '../../ui/PageHeading';
@@ -28,7 +29,7 @@ export function ShelfPage() {
           fileName="drills.json"
           download={() => answer(api.GET('/api/drills/file'))}
           upload={(content) => answer(api.POST('/api/drills/file', { body: content as Schemas['DrillFile'] }))}
-          onImported={() => void queries.invalidateQueries({ queryKey: ['drills'] })}
+          onImported={() => void queries.invalidateQueries({ queryKey: drillKeys.all })}
         />
         <Button component={Link} to="/drills/new" variant="contained">
           New drill<Key>n</Key>

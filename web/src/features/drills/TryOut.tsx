@@ -4,6 +4,8 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../../api/client';
+import { useStudents } from '../students/queries';
+import { drillKeys } from '../../api/queryKeys';
 import { Choice } from '../../ui/Field';
 import { ErrorNotice } from '../../ui/states';
 import { withoutLastAttempt, type DrillInput } from './flow';
@@ -18,7 +20,7 @@ export function TryOut({ drill, rung }: { drill: Drill; rung: number }) {
   const [seed, setSeed] = useState(1);
   const [studentId, setStudentId] = useState('');
   const [tried, setTried] = useState<{ of: string; inputs: DrillInput[] }>({ of: '', inputs: [] });
-  const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
+  const students = useStudents();
   const check = useCheck({ drill, rung, seed, studentId: studentId || null });
   if (check.error) return <ErrorNotice error={check.error} onRetry={() => void check.refetch()} />;
   const { flow, missing, protocol, calls = [] } = check.data ?? {};
@@ -66,7 +68,7 @@ export function TryOut({ drill, rung }: { drill: Drill; rung: number }) {
 /** What the server makes of what was tried. */
 function Result({ protocol, seed, inputs }: { protocol: Protocol; seed: number; inputs: DrillInput[] }) {
   const scored = useQuery({
-    queryKey: ['drills', 'score', protocol, seed, inputs],
+    queryKey: drillKeys.score(protocol, seed, inputs),
     queryFn: ({ signal }) => answer(api.POST('/api/drills/score', { body: { protocol, seed, inputs }, signal })),
     placeholderData: (previous) => previous,
     gcTime: 10_000,

@@ -1,10 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+import { drillKeys } from '../../api/queryKeys';
 
 export type Drill = Schemas['Drill'];
 export type Protocol = Schemas['ScoringProtocol'];
-
-const drillsKey = ['drills'];
 
 /** What a coach looks for on the shelf; whatever is left out does not matter. */
 export interface Search {
@@ -21,14 +20,14 @@ export interface Search {
 
 export const useShelf = (search: Search) =>
   useQuery({
-    queryKey: [...drillsKey, 'shelf', search],
+    queryKey: drillKeys.shelf(search),
     queryFn: ({ signal }) => answer(api.GET('/api/drills', { params: { query: search }, signal })),
     placeholderData: (previous) => previous,
   });
 
 export const useDrill = (id: string | undefined) =>
   useQuery({
-    queryKey: [...drillsKey, id],
+    queryKey: drillKeys.one(id),
     queryFn: () => answer(api.GET('/api/drills/{id}', { params: { path: { id: id ?? '' } } })),
     enabled: id !== undefined,
   });
@@ -36,7 +35,7 @@ export const useDrill = (id: string | undefined) =>
 /** Every way to score, with sound parameters to begin from. */
 export const useProtocols = () =>
   useQuery({
-    queryKey: [...drillsKey, 'protocols'],
+    queryKey: drillKeys.protocols,
     queryFn: () => answer(api.GET('/api/drills/protocols')),
     staleTime: Infinity,
   });
@@ -44,7 +43,7 @@ export const useProtocols = () =>
 /** What the shelf makes of a drill being written, and the flow to try it by. */
 export const useCheck = (trial: Schemas['DrillTrial']) =>
   useQuery({
-    queryKey: [...drillsKey, 'check', trial],
+    queryKey: drillKeys.check(trial),
     queryFn: ({ signal }) => answer(api.POST('/api/drills/check', { body: trial, signal })),
     placeholderData: (previous) => previous,
     gcTime: 10_000,
@@ -61,7 +60,7 @@ export function useSaveDrill(id: string) {
           headers: version === undefined ? newRow : changesVersion(version),
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: drillsKey }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: drillKeys.all }),
   });
 }
 
@@ -70,6 +69,6 @@ export function useRemoveDrill() {
   return useMutation({
     mutationFn: ({ id, version }: { id: string; version: number }) =>
       answer(api.DELETE('/api/drills/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: [...drillsKey, 'shelf'] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: drillKeys.shelves }),
   });
 }

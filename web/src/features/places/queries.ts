@@ -1,11 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+import { placeKeys } from '../../api/queryKeys';
 
 export type Place = Schemas['Place'];
 
-const placesKey = ['places'];
-
-export const usePlaces = () => useQuery({ queryKey: placesKey, queryFn: () => answer(api.GET('/api/places')) });
+export const usePlaces = () => useQuery({ queryKey: placeKeys.all, queryFn: () => answer(api.GET('/api/places')) });
 
 export function useSavePlace(id: string) {
   const queries = useQueryClient();
@@ -18,7 +17,7 @@ export function useSavePlace(id: string) {
           headers: version === undefined ? newRow : changesVersion(version),
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: placesKey }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: placeKeys.all }),
   });
 }
 
@@ -27,11 +26,11 @@ export function useRemovePlace() {
   return useMutation({
     mutationFn: ({ id, version }: { id: string; version: number }) =>
       answer(api.DELETE('/api/places/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: placesKey }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: placeKeys.all }),
   });
 }
 
 export function useRefreshPlaces() {
   const queries = useQueryClient();
-  return () => void queries.invalidateQueries({ queryKey: placesKey });
+  return () => void queries.invalidateQueries({ queryKey: placeKeys.all });
 }

@@ -22,11 +22,10 @@ import { LeaveDialog } from './LeaveDialog';
 import { useDraftOne, useFix, usePlanContext, useRemovePlan } from './queries';
 import { SegmentEditor } from './SegmentEditor';
 import { SegmentList } from './SegmentList';
-import { SetForStudentDialog } from './SetForStudentDialog';
 import { marksOf, stripOf } from './stripOf';
 import { Templates } from './Templates';
 import { Totals } from './Totals';
-import { useBench, type BenchProps } from './useBench';
+import { useBench, type BenchProps, type BenchSlots } from './useBench';
 import { Words } from './Words';
 
 /** Stays beside whatever is written, however long that is, below what is kept in sight. */
@@ -42,7 +41,11 @@ const besideAll = {
  * Where a coach writes a plan: the words on top, the strip across, segments to the left, the one in hand in the middle,
  * what is to be said to the right.
  */
-export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: string | null) => void }) {
+export function Bench({
+  onFor,
+  SetForStudent,
+  ...props
+}: BenchProps & BenchSlots & { onFor: (studentId: string | null) => void }) {
   const bench = useBench(props);
   const { draft, change } = bench;
   const { plan, selected } = draft;
@@ -307,7 +310,7 @@ export function Bench({ onFor, ...props }: BenchProps & { onFor: (studentId: str
           }}
         />
       )}
-      {isSetting && <SetForStudentDialog planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
+      {isSetting && <SetForStudent planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
       <LeaveDialog blocker={bench.blocker} />
     </>
   );

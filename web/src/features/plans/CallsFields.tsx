@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
+import { planKeys } from '../../api/queryKeys';
 import { Chips } from '../../ui/Chips';
 import { Field } from '../../ui/Field';
 import { clubs, percent, shapes } from '../../ui/format';
@@ -43,7 +44,7 @@ export function CallsFields({
     pattern: [],
   };
   const drawn = useQuery({
-    queryKey: ['calls', protocol, seed],
+    queryKey: planKeys.calls(protocol, seed),
     queryFn: ({ signal }) => answer(api.POST('/api/plans/calls', { body: { protocol, seed }, signal })),
     enabled: isOpen && segment.clubs.length > 0 && chosen.length > 0,
     placeholderData: (previous) => previous,

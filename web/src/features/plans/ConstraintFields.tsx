@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
-import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { answer, api, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { useStudents } from '../students/queries';
 import { Choice, optionsOf } from '../../ui/Field';
 import { approaches, compass, count, equipment, hands, levels, minutes, seasons } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
@@ -25,7 +25,7 @@ const winds = [{ value: '', label: 'none to speak of' }, ...optionsOf(compass)];
 
 /** Whom the plan is for and what it has to fit into, with what is left of it always in sight. */
 export function ConstraintFields({ constraints, onChange, writtenFor, onFor, check, errorAt }: Props) {
-  const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
+  const students = useStudents();
   const { studentId, isSquad } = writtenFor;
   const set = (part: Schemas['PlanConstraints']) => onChange({ ...constraints, ...part });
   return (

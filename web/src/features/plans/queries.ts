@@ -1,8 +1,7 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+import { planKeys } from '../../api/queryKeys';
 import type { Plan } from './benchState';
-
-const plansKey = ['plans'];
 
 /** In which order plans are listed. */
 export type PlanOrder = 'changed' | 'used' | 'minutes' | 'title';
@@ -16,7 +15,7 @@ export interface PlanSearch {
 /** The plans that are searched for, page after page. What was found before stands until the answer is there. */
 export const usePlans = (search: PlanSearch) =>
   useInfiniteQuery({
-    queryKey: [...plansKey, 'list', search],
+    queryKey: planKeys.list(search),
     queryFn: ({ pageParam, signal }) =>
       answer(api.GET('/api/plans', { params: { query: { ...search, page: pageParam } }, signal })),
     initialPageParam: 0,
@@ -26,7 +25,7 @@ export const usePlans = (search: PlanSearch) =>
 
 export const usePlan = (id: string | undefined) =>
   useQuery({
-    queryKey: [...plansKey, id],
+    queryKey: planKeys.one(id),
     queryFn: () => answer(api.GET('/api/plans/{id}', { params: { path: { id: id ?? '' } } })),
     enabled: id !== undefined,
     // The bench holds the text from here on; fetching it again behind the coach's back would help nobody.
@@ -44,7 +43,7 @@ export interface For {
 /** What the server makes of a plan while it is written: one question at a time, the latest wins. */
 export const useCheck = (plan: Plan, { studentId, isSquad }: For) =>
   useQuery({
-    queryKey: ['check', plan, studentId, isSquad],
+    queryKey: planKeys.check(plan, studentId, isSquad),
     queryFn: ({ signal }) =>
       answer(api.POST('/api/plans/check', { body: { plan, studentId, isForSquad: isSquad }, signal })),
     placeholderData: (previous) => previous,
@@ -54,7 +53,7 @@ export const useCheck = (plan: Plan, { studentId, isSquad }: For) =>
 
 export const usePlanContext = (studentId: string | null) =>
   useQuery({
-    queryKey: ['plan-context', studentId],
+    queryKey: planKeys.context(studentId),
     queryFn: () =>
       answer(api.GET('/api/plans/context/{studentId}', { params: { path: { studentId: studentId ?? '' } } })),
     enabled: studentId !== null,
@@ -72,7 +71,7 @@ export const useDraftOne = () =>
 
 export const useTemplates = () =>
   useQuery({
-    queryKey: ['templates'],
+    queryKey: planKeys.templates,
     queryFn: () => answer(api.GET('/api/plans/templates')),
     staleTime: Infinity,
   });
@@ -88,7 +87,7 @@ export function useSavePlan(id: string) {
           headers: version === undefined ? newRow : changesVersion(version),
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: [...plansKey, 'list'] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: planKeys.lists }),
   });
 }
 
@@ -97,6 +96,6 @@ export function useRemovePlan() {
   return useMutation({
     mutationFn: ({ id, version }: { id: string; version: number }) =>
       answer(api.DELETE('/api/plans/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: [...plansKey, 'list'] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: planKeys.lists }),
   });
 }

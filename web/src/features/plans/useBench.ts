@@ -1,4 +1,4 @@
-import { useEffect, useEffectEvent, useReducer, useState } from 'react';
+import { useEffect, useEffectEvent, useReducer, useState, type ComponentType } from 'react';
 import { useBlocker, useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
 import { draftKey, usePerson } from '../../app/signIn';
@@ -14,6 +14,9 @@ interface Newer {
 
 /** How long nothing has to change before a plan that was saved once is saved by itself. */
 const autosaveAfter = 2_500;
+
+/** A pause in typing after which the plan is checked: one check a pause, not one a key. */
+const checkAfter = 150;
 
 /** The last value once it has stood still for a moment. */
 function useSettled<T>(value: T, milliseconds: number): T {
@@ -38,6 +41,12 @@ export interface BenchProps {
   writtenFor: For;
 }
 
+/** What the bench needs of features that stand above it. */
+export interface BenchSlots {
+  /** Puts a plan into a student's week. */
+  SetForStudent: ComponentType<{ planId: string; title: string; onClose: () => void }>;
+}
+
 /** The state of the bench: the text, what the server makes of it, and whether it is saved. */
 export function useBench({ id, draftName, start, begins, version: startVersion, writtenFor }: BenchProps) {
   const stored = draftKey(usePerson().accountId, `bench-${draftName}`);
@@ -51,7 +60,7 @@ export function useBench({ id, draftName, start, begins, version: startVersion, 
       ? { plan: start, version: startVersion }
       : undefined,
   );
-  const check = useCheck(useSettled(draft.plan, 25), writtenFor);
+  const check = useCheck(useSettled(draft.plan, checkAfter), writtenFor);
   const save = useSavePlan(id);
   const navigate = useNavigate();
   const isDirty = JSON.stringify(draft.plan) !== JSON.stringify(saved.plan);

@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api } from '../../api/client';
+import { progressKeys } from '../../api/queryKeys';
 import { dayName, percent } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Loading, ErrorNotice } from '../../ui/states';
@@ -12,7 +13,7 @@ import { RatingCharts } from './RatingCharts';
 /** A student's last twelve weeks: what was done, how it felt, and the sessions behind it. */
 export function Progress({ studentId }: { studentId: string }) {
   const progress = useQuery({
-    queryKey: ['progress', studentId],
+    queryKey: progressKeys.one(studentId),
     queryFn: () =>
       answer(api.GET('/api/progress/{studentId}', { params: { path: { studentId }, query: { weeks: 12 } } })),
   });

@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
+import { reviewKeys } from '../../api/queryKeys';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/signIn';
 import { PageHeading } from '../../ui/PageHeading';
@@ -16,12 +17,10 @@ import { InviteCoach } from '../students/Invite';
 import { StudentDialog } from '../students/StudentDialog';
 import { TeeLine } from './TeeLine';
 
-export const teeLineKey = ['tee-line'];
-
 /** The coach's home: the students as bays, in the order in which they need a attention. */
 export function TeeLinePage() {
   const person = usePerson();
-  const line = useQuery({ queryKey: teeLineKey, queryFn: () => answer(api.GET('/api/review/tee-line')) });
+  const line = useQuery({ queryKey: reviewKeys.teeLine, queryFn: () => answer(api.GET('/api/review/tee-line')) });
   const [isAdding, setIsAdding] = useState(false);
   const [at, setAt] = useState(0);
   const navigate = useNavigate();

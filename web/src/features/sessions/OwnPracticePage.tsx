@@ -1,11 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { answer, api, Problem, type Schemas } from '../../api/client';
+import { useStudent } from '../students/queries';
+import { weekKeys } from '../../api/queryKeys';
 import { usePerson } from '../../app/signIn';
 import { DayField } from '../../ui/DayField';
 import { Choice, Field, optionsOf } from '../../ui/Field';
@@ -29,11 +31,7 @@ export function OwnPracticePage() {
   const [params] = useSearchParams();
   const studentId = person.studentId ?? params.get('student') ?? '';
   const isLesson = person.role !== 'student';
-  const student = useQuery({
-    queryKey: ['students', studentId],
-    queryFn: () => answer(api.GET('/api/students/{id}', { params: { path: { id: studentId } } })),
-    enabled: isLesson,
-  });
+  const student = useStudent(studentId, isLesson);
   const [id] = useState(() => uuid());
   const [day, setDay] = useState(person.today);
   const [title, setTitle] = useState(isLesson ? 'Lesson' : 'Practice of my own');
@@ -47,7 +45,7 @@ export function OwnPracticePage() {
           body: { studentId, day, plan: { title, purpose, successTest: '', segments } },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['weeks'] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: weekKeys.all }),
   });
   const problem = save.error instanceof Problem ? save.error : undefined;
   const go = (to: string) =>

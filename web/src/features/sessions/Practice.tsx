@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { practiceKeys } from '../../api/queryKeys';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
@@ -158,8 +159,7 @@ export function Practice({ session, onServer }: Props) {
         home={home}
         onLeave={() => {
           if (log.unsent === 0) log.forget();
-          for (const key of ['weeks', 'progress', 'sessions', 'entries'])
-            void queries.invalidateQueries({ queryKey: [key] });
+          for (const queryKey of practiceKeys) void queries.invalidateQueries({ queryKey });
         }}
       />
     );

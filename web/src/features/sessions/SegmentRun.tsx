@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
+import { drillKeys } from '../../api/queryKeys';
 import { domainNow } from '../../app/signIn';
 import { clock, clubs, count, feedbackSources, hiddenThings, minutes, places } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
@@ -239,7 +240,7 @@ function DrillRun({
 function Aim({ distance, inputs }: { distance: Schemas['MarkedLength']; inputs: DrillInput[] }) {
   const offsets = inputs.flatMap((i) => (i.kind === 'number' ? [i.tenths / 10] : []));
   const check = useQuery({
-    queryKey: ['aim-check', distance, offsets],
+    queryKey: drillKeys.aimCheck(distance, offsets),
     queryFn: () =>
       answer(api.POST('/api/drills/aim-check', { body: { distance: distance.value, unit: distance.unit, offsets } })),
     staleTime: Infinity,

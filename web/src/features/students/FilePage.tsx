@@ -5,6 +5,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, changesVersion, Problem, type Schemas } from '../../api/client';
+import { studentKeys } from '../../api/queryKeys';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/signIn';
 import { PageHeading } from '../../ui/PageHeading';
@@ -15,6 +16,7 @@ import { useLocalDraft } from '../../ui/useLocalDraft';
 import { CoachFields } from './CoachFields';
 import { CoachSummary } from './CoachSummary';
 import { OwnFields } from './OwnFields';
+import { useStudent } from './queries';
 
 type FileView = Schemas['StudentFileView'];
 
@@ -24,14 +26,11 @@ export function FilePage() {
   const person = usePerson();
   const studentId = id ?? person.studentId ?? '';
   const file = useQuery({
-    queryKey: ['students', studentId, 'file'],
+    queryKey: studentKeys.file(studentId),
     queryFn: () => answer(api.GET('/api/students/{id}/file', { params: { path: { id: studentId } } })),
     staleTime: Infinity,
   });
-  const student = useQuery({
-    queryKey: ['students', studentId],
-    queryFn: () => answer(api.GET('/api/students/{id}', { params: { path: { id: studentId } } })),
-  });
+  const student = useStudent(studentId);
   if (file.isPending) return <Loading what="the file" />;
   if (file.error) return <ErrorNotice error={file.error} onRetry={() => void file.refetch()} />;
   return (
@@ -83,7 +82,7 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
     onSuccess: (saved) => {
       setCurrent(saved);
       draft.take(saved.file, saved.version);
-      queries.setQueryData(['students', view.studentId, 'file'], saved);
+      queries.setQueryData(studentKeys.file(view.studentId), saved);
     },
   });
   const problem = save.error instanceof Problem ? save.error : undefined;

@@ -7,6 +7,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { answer, api, changesVersion, newRow, Problem, type Schemas } from '../../api/client';
+import { reviewKeys, studentKeys } from '../../api/queryKeys';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { hands, levels } from '../../ui/format';
 import { ErrorNotice } from '../../ui/states';
@@ -51,8 +52,8 @@ function StudentForm({ onClose, student }: Omit<Props, 'open'>) {
       ),
     onSuccess: async () => {
       await Promise.all([
-        queries.invalidateQueries({ queryKey: ['tee-line'] }),
-        queries.invalidateQueries({ queryKey: ['students'] }),
+        queries.invalidateQueries({ queryKey: reviewKeys.teeLine }),
+        queries.invalidateQueries({ queryKey: studentKeys.all }),
       ]);
       onClose();
     },

@@ -1,25 +1,24 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+import { weekKeys, weekViews } from '../../api/queryKeys';
 import { useCachedQuery } from '../../app/useCachedQuery';
 
 export type Week = Schemas['WeekView'];
 export type Card = Schemas['SessionCard'];
 
-const weekKey = (studentId: string, week: string) => ['weeks', studentId, week];
-
 const getWeek = (studentId: string, week: string) =>
   answer(api.GET('/api/weeks/{week}/students/{studentId}', { params: { path: { week, studentId } } }));
 
 export const useWeek = (studentId: string, week: string) =>
-  useQuery({ queryKey: weekKey(studentId, week), queryFn: () => getWeek(studentId, week) });
+  useQuery({ queryKey: weekKeys.one(studentId, week), queryFn: () => getWeek(studentId, week) });
 
 /** A student's own week, which is also there without a signal. */
 export const useMyWeek = (studentId: string, week: string) =>
-  useCachedQuery(weekKey(studentId, week), () => getWeek(studentId, week));
+  useCachedQuery(weekKeys.one(studentId, week), () => getWeek(studentId, week));
 
 export const useFindingsOn = (studentId: string, week: string, planId: string, day: string | null) =>
   useQuery({
-    queryKey: ['findings-on', studentId, week, planId, day],
+    queryKey: weekKeys.findings(studentId, week, planId, day),
     queryFn: () =>
       answer(
         api.GET('/api/weeks/{week}/students/{studentId}/findings', {
@@ -33,8 +32,7 @@ function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn,
-    onSettled: () =>
-      Promise.all(['weeks', 'tee-line', 'progress'].map((key) => queries.invalidateQueries({ queryKey: [key] }))),
+    onSettled: () => Promise.all(weekViews.map((queryKey) => queries.invalidateQueries({ queryKey }))),
   });
 }
 

@@ -4,15 +4,14 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { answer, api } from '../../api/client';
+import { useStudents } from '../students/queries';
 import { usePerson } from '../../app/signIn';
 import { Choice } from '../../ui/Field';
 import { Loading, ErrorNotice } from '../../ui/states';
-import { usePlace } from '../weeks/queries';
+import { usePlace } from './queries';
 
 /** From the bench into a student's week: as a draft on "any day" of this week, to be placed and published there. */
 export function SetForStudentDialog({
@@ -25,7 +24,7 @@ export function SetForStudentDialog({
   onClose: () => void;
 }) {
   const person = usePerson();
-  const students = useQuery({ queryKey: ['students'], queryFn: () => answer(api.GET('/api/students')) });
+  const students = useStudents();
   const [studentId, setStudentId] = useState('');
   const [id] = useState(() => uuid());
   const place = usePlace();

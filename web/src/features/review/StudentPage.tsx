@@ -1,25 +1,21 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { answer, api } from '../../api/client';
+import { useStudent } from '../students/queries';
 import { PageHeading } from '../../ui/PageHeading';
 import { hands, levels } from '../../ui/format';
 import { Loading, ErrorNotice } from '../../ui/states';
 import { Progress } from '../progress/Progress';
 import { WeekPanel } from '../weeks/WeekPanel';
-import { InviteStudent } from './Invite';
-import { StudentDialog } from './StudentDialog';
+import { InviteStudent } from '../students/Invite';
+import { StudentDialog } from '../students/StudentDialog';
 
 /** One student as the coach sees them: this week to set, the weeks before to learn from. */
 export function StudentPage() {
   const { id = '' } = useParams();
-  const student = useQuery({
-    queryKey: ['students', id],
-    queryFn: () => answer(api.GET('/api/students/{id}', { params: { path: { id } } })),
-  });
+  const student = useStudent(id);
   const [isEditing, setIsEditing] = useState(false);
   if (student.isPending) return <Loading what="the student" />;
   if (student.error) return <ErrorNotice error={student.error} onRetry={() => void student.refetch()} />;

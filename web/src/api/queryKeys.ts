@@ -1,0 +1,71 @@
+import type { Schemas } from './client';
+
+// The keys under which answers are kept: one factory a feature. They stand together, because a change in one feature makes stale
+// what others show, and features know only those below them.
+
+/** Who is signed in. */
+export const signInKeys = { all: ['session'] as const, invitation: (token: string) => ['invitation', token] as const };
+
+export const studentKeys = {
+  all: ['students'] as const,
+  one: (id: string) => ['students', id] as const,
+  file: (id: string) => ['students', id, 'file'] as const,
+};
+
+export const placeKeys = { all: ['places'] as const };
+
+export const drillKeys = {
+  all: ['drills'] as const,
+  shelves: ['drills', 'shelf'] as const,
+  shelf: (search: object) => ['drills', 'shelf', search] as const,
+  one: (id: string | undefined) => ['drills', id] as const,
+  protocols: ['drills', 'protocols'] as const,
+  check: (trial: Schemas['DrillTrial']) => ['drills', 'check', trial] as const,
+  score: (protocol: object, seed: number, inputs: object) => ['drills', 'score', protocol, seed, inputs] as const,
+  aimCheck: (distance: object, offsets: unknown) => ['drills', 'aim-check', distance, offsets] as const,
+};
+
+export const planKeys = {
+  lists: ['plans', 'list'] as const,
+  list: (search: object) => ['plans', 'list', search] as const,
+  one: (id: string | undefined) => ['plans', id] as const,
+  check: (plan: object, studentId: string | null, isSquad: boolean) =>
+    ['plan-check', plan, studentId, isSquad] as const,
+  context: (studentId: string | null) => ['plan-context', studentId] as const,
+  templates: ['plan-templates'] as const,
+  calls: (protocol: object, seed: number) => ['plan-calls', protocol, seed] as const,
+};
+
+export const sessionKeys = {
+  all: ['sessions'] as const,
+  one: (assignmentId: string) => ['sessions', assignmentId] as const,
+  judged: (assignmentId: string) => ['sessions', assignmentId, 'judged'] as const,
+  allEntries: ['entries'] as const,
+  entries: (logId: string | undefined) => ['entries', logId] as const,
+};
+
+export const weekKeys = {
+  all: ['weeks'] as const,
+  one: (studentId: string, week: string) => ['weeks', studentId, week] as const,
+  findings: (studentId: string, week: string, planId: string, day: string | null) =>
+    ['week-findings', studentId, week, planId, day] as const,
+};
+
+export const progressKeys = {
+  all: ['progress'] as const,
+  one: (studentId: string) => ['progress', studentId] as const,
+};
+
+export const reviewKeys = { teeLine: ['tee-line'] as const };
+
+/** Everything that shows what was set or practised. */
+export const practiceKeys = [
+  weekKeys.all,
+  progressKeys.all,
+  sessionKeys.all,
+  sessionKeys.allEntries,
+  reviewKeys.teeLine,
+];
+
+/** Everything that shows what stands in somebody's week. */
+export const weekViews = [weekKeys.all, reviewKeys.teeLine, progressKeys.all];
