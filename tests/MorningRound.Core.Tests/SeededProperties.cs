@@ -10,6 +10,9 @@ internal static class SeededProperties
 {
     private const int Usually = 100;
 
+    /// <summary>How many other values are tried when a smaller one is looked for.</summary>
+    private const int Shrinks = 2_000;
+
     private static readonly uint First = uint.TryParse(Environment.GetEnvironmentVariable("FIRST_SEED"), out var first)
         ? first
         : 0;
@@ -25,9 +28,35 @@ internal static class SeededProperties
             }
             catch (Exception e)
             {
-                throw new InvalidOperationException($"It does not hold for seed {seed}: {value}", e);
+                var (smallest, why) = Smallest(gen, property, seed, e);
+                throw new InvalidOperationException($"It does not hold for seed {seed}; smallest found: {smallest}", why);
             }
         }
+    }
+
+    /// <summary>
+    /// The smallest value found for which the property does not hold either. The library leaves a value unfinished as soon as it
+    /// is larger than the smallest so far, so that many can be tried.
+    /// </summary>
+    private static (T Value, Exception Why) Smallest<T>(Gen<T> gen, Action<T> property, uint seed, Exception why)
+    {
+        var value = gen.Generate(new PCG(seed, seed), null, out var size);
+        for (var other = 1_000_000u; other < 1_000_000u + Shrinks; other++)
+        {
+            var candidate = gen.Generate(new PCG(other, other), size, out var candidateSize);
+            if (!Size.IsLessThan(candidateSize, size))
+                continue;
+            try
+            {
+                property(candidate);
+            }
+            catch (Exception e)
+            {
+                (value, size, why) = (candidate, candidateSize, e);
+            }
+        }
+
+        return (value, why);
     }
 
     public static void ForEachSeed<T1, T2>(this Gen<(T1, T2)> gen, Action<T1, T2> property, int seeds = Usually) =>

@@ -78,6 +78,20 @@ public sealed class TrimTests
         Assert.StartsWith("“Called irons” falls out", Assert.Single(trimmed.Reasons));
     }
 
+    [Theory]
+    // What is left when “Called irons” falls out are 40 of 55 minutes: at least nine tenths of 45 in whole minutes, not of 46.
+    [InlineData(45, true)]
+    [InlineData(46, false)]
+    public void Nothing_falls_out_where_that_leaves_less_than_nine_tenths_of_the_time(int minutes, bool fallsOut)
+    {
+        var plan = Clean with
+        {
+            Constraints = new PlanConstraints(),
+            Segments = [Stretch, HalfSwings, Technique, CalledIrons with { Priority = 3 }, Holes with { Priority = 1 }],
+        };
+        Assert.Equal(fallsOut, At(plan, minutes, null)!.Dropped.Contains(CalledIrons.Id));
+    }
+
     [Fact]
     public void Where_everything_is_of_one_priority_all_of_it_is_shortened()
     {

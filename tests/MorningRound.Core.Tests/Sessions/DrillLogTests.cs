@@ -1,5 +1,6 @@
 using System.IO.Compression;
 using System.Text.Json;
+using CsCheck;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
@@ -45,6 +46,72 @@ public class DrillLogTests
         });
 
     private static double? Fraction(SessionPlan plan, SessionLog log) => SessionCompletion.Of(plan, [log]).Segments[0].Fraction;
+
+    [Fact]
+    public void Going_on_with_a_log_is_reading_it_whole() =>
+        Gen.Select(Gen.Int[0, 7], Gen.OneOf(OnTheWay, AnyTime).Array[0, 30], OnTheWay.Array[1, 12])
+            .ForEachSeed(
+                (game, before, after) =>
+                {
+                    ScoringProtocol protocol =
+                        game % 2 == 0 ? new Streak { Length = 4 } : new MakeRate { Attempts = 9, Make = "In" };
+                    var (_, drills) = Set(protocol);
+                    // Small steps, long ones, and such as no clock counts whole.
+                    var minutes =
+                        game < 4 ? 7
+                        : game < 6 ? 50
+                        : 150;
+                    var entries = before
+                        .Concat(after)
+                        // Only what was said before can be undone.
+                        .Select((e, i) => e is EntryUndone undone && undone.Undoes > i ? Given.Stopped() : e)
+                        .Select((e, i) => e with { Sequence = i + 1, At = Given.Nine.AddMinutes(i * minutes) })
+                        .ToList();
+                    var (prefix, rest) = (entries[..before.Length], entries[before.Length..]);
+                    Assert.All(rest, e => Assert.True(SessionLog.CanContinueWith(e)));
+                    var touched = rest.Select(SessionLog.DrillSegmentOf).OfType<Guid>().ToHashSet();
+                    var continued = SessionLog
+                        .From(prefix, drills)
+                        .Continue(
+                            rest,
+                            drills,
+                            prefix.Where(e => SessionLog.DrillSegmentOf(e) is { } id && touched.Contains(id))
+                        );
+                    // An empty log has no start to go on from; the server reads such a one whole.
+                    if (prefix.Count > 0)
+                        Assert.Equal(Text(SessionLog.From(entries, drills)), Text(continued));
+                },
+                seeds: 300
+            );
+
+    /// <summary>What is tapped while practising: of two segments, the first with a drill.</summary>
+    private static Gen<SessionEntry> OnTheWay =>
+        Gen.OneOf<SessionEntry>(
+            Gen.Int[1, 2].Select(Given.Entered),
+            Gen.Const(Given.Stopped()),
+            Gen.Select(Gen.Int[1, 2], Gen.Int[-5, 10], Given.Counted),
+            Gen.Select(Gen.Int[1, 2], Gen.Enum<SegmentOutcome>(), Given.Settled),
+            Gen.Select(Gen.Bool, Gen.Int[1, 2])
+                .Select((made, version) => Answered(GivenDrills.Putts(made ? "M" : "-"), version).Single()),
+            Gen.Const<SessionEntry>(
+                new AttemptDropped
+                {
+                    SegmentId = Given.Id(1),
+                    Sequence = 0,
+                    At = Given.Nine,
+                }
+            )
+        );
+
+    /// <summary>What can happen before: also what changes something earlier.</summary>
+    private static Gen<SessionEntry> AnyTime =>
+        Gen.OneOf<SessionEntry>(
+            Gen.Int[1, 20].Select(Given.Undone),
+            Gen.Int[0, 5].Select(level => Given.Pain(level)),
+            Gen.Const(Given.Finished())
+        );
+
+    private static string Text(SessionLog log) => JsonSerializer.Serialize(log, CoreJson.Options);
 
     [Theory]
     // Attempts ÷ the protocol's number: 10 of 20 is half. A streak has no number, so its balls or minutes count instead.

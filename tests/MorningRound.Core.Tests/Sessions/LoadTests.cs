@@ -43,6 +43,28 @@ public sealed class LoadTests
         Assert.Null(load.RatioWith(60));
     }
 
+    [Theory]
+    // The window is whole: from the Monday four weeks before to the Sunday of this week.
+    [InlineData(-28, 75)]
+    [InlineData(-29, 0)]
+    [InlineData(-1, 75)]
+    public void The_four_weeks_begin_on_their_monday_and_end_on_the_sunday_before(int days, double mean)
+    {
+        // Effort 1 for no minutes long ago: there is a history, and it adds nothing.
+        var load = Load.Of(
+            [new(Monday.AddDays(-60), 0, 1), new(Monday.AddDays(days), 60, 5), new(Monday.AddDays(6), 10, 5)],
+            Monday
+        );
+        Assert.Equal(mean, load.MeanBefore);
+        Assert.Equal(50, load.ThisWeek);
+    }
+
+    [Theory]
+    [InlineData(-22, true)]
+    [InlineData(-21, false)]
+    public void A_history_reaches_back_into_the_first_of_the_four_weeks(int days, bool isEnough) =>
+        Assert.Equal(isEnough, Load.Of([new(Monday.AddDays(days), 60, 5)], Monday).MeanBefore is not null);
+
     [Fact]
     public void Unrated_sessions_count_with_the_mean_effort()
     {

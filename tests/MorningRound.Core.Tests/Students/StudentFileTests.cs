@@ -78,6 +78,23 @@ public class StudentFileTests
     }
 
     [Fact]
+    public void Gaps_are_in_the_unit_of_the_first_number()
+    {
+        // By hand: 100 yd are 91.44 m; 80 × 1.04 = 83.2, and 91.44 × 0.96 = 87.7824.
+        WedgeNumber Number(double carry, LengthUnit unit) =>
+            new()
+            {
+                Club = Club.SandWedge,
+                Swing = SwingLength.Full,
+                Carry = new MarkedLength(carry, unit),
+            };
+        var gap = Assert.Single(WedgeGrid.Gaps([Number(80, LengthUnit.Metres), Number(100, LengthUnit.Yards)]));
+        Assert.Equal((LengthUnit.Metres, LengthUnit.Metres), (gap.From.Unit, gap.To.Unit));
+        Assert.Equal(83.2, gap.From.Value, 6);
+        Assert.Equal(87.7824, gap.To.Value, 6);
+    }
+
+    [Fact]
     public void A_minor_needs_a_guardian_who_has_consented()
     {
         StudentFile Of(AgeBand age, Guardian? guardian = null) =>

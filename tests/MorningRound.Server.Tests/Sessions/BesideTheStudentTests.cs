@@ -307,6 +307,47 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
     }
 
     [Fact]
+    public async Task An_answer_that_was_undone_is_not_in_the_result_and_what_came_before_is()
+    {
+        var plan = await _school.SavePlanAsync(School.PlanWithDrill(School.Streak(11)));
+        var first = await _school.SetAsync(plan, "2026-05-04");
+        var second = await _school.SetAsync(plan, "2026-05-06");
+        await _school.PublishAsync();
+        var log = Guid.CreateVersion7();
+        await _school.SendAsync(log, first, Streak(true, true, true));
+        await _school.SendAsync(log, first, School.Entry(4, "undone", 3, ("undoes", 3)));
+        await _school.SendAsync(Guid.CreateVersion7(), second, Streak(true, false));
+        var result = (await _school.Coach.GetAsync($"/api/sessions/{first}")).Body!["results"]![0]!;
+        Assert.Equal(2, result["inputs"]!.AsArray().Count);
+        Assert.StartsWith(
+            "Best run last time: 2.",
+            (await _school.Coach.GetAsync($"/api/sessions/{second}")).Body!["results"]![0]!["lastTimes"]!.GetValue<string>()
+        );
+    }
+
+    [Fact]
+    public async Task Homework_that_was_taken_out_does_not_come_back_and_the_next_begins_a_draft_of_its_own()
+    {
+        await using var server = await TestServer.NewAsync();
+        var school = await School.OpenAsync(server);
+        var id = await school.PublishedSessionAsync();
+        var (log, noted) = (Guid.CreateVersion7(), Guid.CreateVersion7());
+        var entry = School.Entry(1, "lessonNoted", 10, Homework(noted));
+        await school.SendAsCoachAsync(log, id, entry);
+        var week = $"/api/weeks/2026-W20/students/{school.StudentId}";
+        var draft = Assert.Single(Homeworks(await school.Coach.GetAsync(week)));
+        Assert.Equal(
+            HttpStatusCode.NoContent,
+            (await school.Coach.DeleteAsync($"/api/weeks/assignments/{draft["assignmentId"]}")).Status
+        );
+        // The same call again, as a phone sends it that never heard the answer.
+        await school.SendAsCoachAsync(log, id, entry);
+        Assert.Empty(Homeworks(await school.Coach.GetAsync(week)));
+        await school.SendAsCoachAsync(log, id, School.Entry(2, "lessonNoted", 12, Homework(Guid.CreateVersion7(), minutes: 10)));
+        Assert.Equal(10, Assert.Single(Homeworks(await school.Coach.GetAsync(week)))["minutes"]!.GetValue<int>());
+    }
+
+    [Fact]
     public async Task Attempts_that_were_all_taken_back_leave_no_result_for_others_to_be_compared_with()
     {
         var plan = await _school.SavePlanAsync(School.PlanWithDrill(School.Streak(7)));

@@ -737,6 +737,30 @@ public sealed class PlanCheckTests
         Assert.Equal("Leave the driver out here", found.Fix);
     }
 
+    [Theory]
+    [InlineData(14, 91, true)]
+    [InlineData(15, 91, false)]
+    [InlineData(14, 90, false)]
+    public void Driver_is_early_before_minute_15_and_a_session_long_beyond_90(int before, int minutes, bool isFound)
+    {
+        var plan = Only(
+            Unjudged,
+            Stretch with
+            {
+                Minutes = before,
+            },
+            HalfSwings with
+            {
+                Clubs = [Club.Driver, Club.Iron7],
+            },
+            Technique with
+            {
+                Minutes = minutes - before - HalfSwings.Minutes,
+            }
+        );
+        Assert.Equal(isFound, PlanCheck.Run(plan, Context).Any(f => f.Id == FindingId.Fatigue));
+    }
+
     [Fact]
     public void Pain_reported_lately_counts_until_somebody_has_cleared_the_part()
     {
