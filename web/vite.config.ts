@@ -3,6 +3,19 @@ import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { reactCompiler } from './reactCompiler.ts';
 
+/** Pages that no student opens. */
+const coachPages = [
+  'BenchPage',
+  'DrillEditorPage',
+  'DrillPage',
+  'PlacesPage',
+  'PlansPage',
+  'SetForStudentDialog',
+  'ShelfPage',
+  'StudentPage',
+  'TeeLinePage',
+];
+
 export default defineConfig({
   plugins: [
     // Unit tests look at what components do, and are spared the time; the browser's tests run what ships.
@@ -29,6 +42,15 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        // A phone keeps what a student practises from. What only a coach opens is kept once it was opened.
+        globIgnores: coachPages.map((page) => `assets/${page}-*.js`),
+        runtimeCaching: [
+          {
+            urlPattern: /\/assets\//,
+            handler: 'CacheFirst',
+            options: { cacheName: 'opened-pages', expiration: { maxEntries: 120 } },
+          },
+        ],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/openapi\//, /^\/health\//],
         clientsClaim: true,

@@ -1,5 +1,4 @@
-import '@fontsource-variable/figtree';
-import '@fontsource-variable/literata';
+import './app/fonts.css';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
 

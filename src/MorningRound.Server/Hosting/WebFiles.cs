@@ -1,6 +1,8 @@
+using System.Diagnostics.CodeAnalysis;
 using Microsoft.AspNetCore.Routing.Patterns;
 using Microsoft.AspNetCore.Routing.Template;
 using Microsoft.AspNetCore.StaticFiles;
+using Microsoft.Extensions.FileProviders;
 
 namespace MorningRound.Server.Hosting;
 
@@ -28,8 +30,61 @@ internal static class WebFiles
             }
         );
 
-    public static void UseWebFiles(this IApplicationBuilder app) =>
-        app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = Cache });
+    public static void UseWebFiles(this IApplicationBuilder app)
+    {
+        var files = app.ApplicationServices.GetRequiredService<IWebHostEnvironment>().WebRootFileProvider;
+        app.Use(
+            (context, next) =>
+            {
+                UseCompressed(context.Request, files);
+                return next(context);
+            }
+        );
+        app.UseStaticFiles(
+            new StaticFileOptions { OnPrepareResponse = Prepare, ContentTypeProvider = new CompressedContentTypes() }
+        );
+    }
+
+    /// <summary>How files were compressed when the application was built, the tightest first.</summary>
+    private static readonly (string Encoding, string Ending)[] Compressed = [("br", ".br"), ("gzip", ".gz")];
+
+    /// <summary>Asks for the compressed copy of a file, where there is one that the browser takes.</summary>
+    private static void UseCompressed(HttpRequest request, IFileProvider files)
+    {
+        if (!(HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method)) || !Path.HasExtension(request.Path.Value))
+            return;
+        var accepted = request.Headers.AcceptEncoding.ToString();
+        foreach (var (encoding, ending) in Compressed)
+        {
+            if (accepted.Contains(encoding, StringComparison.Ordinal) && files.GetFileInfo(request.Path.Value + ending).Exists)
+            {
+                request.Path += ending;
+                return;
+            }
+        }
+    }
+
+    private static void Prepare(StaticFileResponseContext context)
+    {
+        Cache(context);
+        var encoding = Compressed.FirstOrDefault(c => context.File.Name.EndsWith(c.Ending, StringComparison.Ordinal)).Encoding;
+        if (encoding is null)
+            return;
+        context.Context.Response.Headers.ContentEncoding = encoding;
+        context.Context.Response.Headers.Append("Vary", "Accept-Encoding");
+    }
+
+    /// <summary>The type of a compressed file is that of what is compressed.</summary>
+    private sealed class CompressedContentTypes : IContentTypeProvider
+    {
+        private readonly FileExtensionContentTypeProvider _types = new();
+
+        public bool TryGetContentType(string subpath, [MaybeNullWhen(false)] out string contentType)
+        {
+            var ending = Compressed.FirstOrDefault(c => subpath.EndsWith(c.Ending, StringComparison.Ordinal)).Ending ?? "";
+            return _types.TryGetContentType(subpath[..^ending.Length], out contentType);
+        }
+    }
 
     /// <summary>
     /// Addresses of the API that do not exist say so; everything else is a page, which the browser's router knows.

@@ -75,7 +75,15 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
       <Box
         component="footer"
         className="no-print"
-        sx={{ px: 3, py: 2, fontSize: 13, color: 'text.secondary', textAlign: 'center' }}
+        sx={{
+          px: 3,
+          py: 2,
+          fontSize: 13,
+          color: 'text.secondary',
+          textAlign: 'center',
+          // It would only be pushed down by what is on its way.
+          'main:has([data-loading]) + &': { visibility: 'hidden' },
+        }}
       >
         Coaching is not medicine. Stop when it hurts and see a doctor or physiotherapist. The range’s own rules come
         first.

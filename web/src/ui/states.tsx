@@ -9,6 +9,7 @@ export function Loading({ what }: { what: string }) {
   return (
     <Box
       role="status"
+      data-loading
       sx={{
         py: 6,
         color: 'text.secondary',

@@ -1,6 +1,4 @@
 import Box from '@mui/material/Box';
-import { useTheme } from '@mui/material/styles';
-import { LineChart } from '@mui/x-charts/LineChart';
 import type { Schemas } from '../../api/client';
 import { dayName } from '../../ui/format';
 
@@ -40,7 +38,6 @@ export function RatingCharts({ weeks }: { weeks: WeekFigure[] }) {
 }
 
 function RatingChart({ name, weeks, values }: { name: string; weeks: WeekFigure[]; values: (number | null)[] }) {
-  const theme = useTheme();
   const last = values.findLast((v) => v !== null);
   const text = values
     .map((v, i) => `${dayName(weeks[i]?.monday ?? '').slice(4)}: ${v === null ? 'none' : v.toFixed(1)}`)
@@ -53,27 +50,63 @@ function RatingChart({ name, weeks, values }: { name: string; weeks: WeekFigure[
     >
       <Box sx={{ fontSize: 15 }}>{name}</Box>
       <Box sx={{ borderBottom: '1px solid', borderColor: 'line' }}>
-        <LineChart
-          skipAnimation
-          height={44}
-          hideLegend
-          margin={{ left: 8, right: 8, top: 6, bottom: 6 }}
-          xAxis={[{ data: values.map((_, i) => i), position: 'none', scaleType: 'point' }]}
-          yAxis={[{ min: 0, max: 10, position: 'none' }]}
-          series={[
-            {
-              data: values,
-              curve: 'linear',
-              color: theme.palette.primary.main,
-              showMark: true,
-              connectNulls: false,
-              shape: 'circle',
-            },
-          ]}
-          slotProps={{ tooltip: { trigger: 'none' } }}
-        />
+        <Line values={values} />
       </Box>
       <Box sx={{ fontWeight: 620, textAlign: 'right' }}>{last?.toFixed(1) ?? '–'}</Box>
+    </Box>
+  );
+}
+
+/** A line from 0 to 10 with a dot a week. Where a week has no rating it is broken: nothing is drawn across what was not said. */
+function Line({ values }: { values: (number | null)[] }) {
+  const across = (i: number) => (values.length < 2 ? 50 : (100 * i) / (values.length - 1));
+  const up = (value: number) => 100 - value * 10;
+  const runs = values
+    .map((value, i) => (value === null ? ' ' : `${across(i)},${up(value)};`))
+    .join('')
+    .split(' ')
+    .filter(Boolean);
+  return (
+    <Box sx={{ height: 44, px: 1, py: 0.75 }}>
+      <Box sx={{ position: 'relative', height: '100%', color: 'primary.main' }}>
+        <svg
+          width="100%"
+          height="100%"
+          viewBox="0 0 100 100"
+          preserveAspectRatio="none"
+          style={{ position: 'absolute' }}
+        >
+          {runs.map((run) => (
+            <polyline
+              key={run}
+              points={run.replaceAll(';', ' ')}
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="2"
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+        </svg>
+        {values.map(
+          (value, i) =>
+            value !== null && (
+              <Box
+                key={i}
+                sx={{
+                  position: 'absolute',
+                  left: `${across(i)}%`,
+                  top: `${up(value)}%`,
+                  width: 9,
+                  height: 9,
+                  m: '-4.5px',
+                  borderRadius: '50%',
+                  border: '2px solid',
+                  bgcolor: 'background.default',
+                }}
+              />
+            ),
+        )}
+      </Box>
     </Box>
   );
 }

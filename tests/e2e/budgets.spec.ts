@@ -1,0 +1,94 @@
+import { expect, test, type Page } from '@playwright/test';
+import { gzipSync } from 'node:zlib';
+import { comeIn, onPhone } from './people';
+
+// A student's page aims at 250 kB, the bench at 250, practising at 225: they are held to what they have reached.
+
+/** What a page may cost: kilobytes of scripts and styles, gzipped; elements; how far things jump while it loads. */
+interface Budget {
+  kilobytes: number;
+  elements: number;
+}
+
+declare global {
+  interface Window {
+    jumped: number;
+  }
+}
+
+async function isWithin(page: Page, path: string, shown: () => Promise<unknown>, budget: Budget) {
+  const bodies: Promise<Buffer>[] = [];
+  page.on('response', (response) => {
+    if (/\.(js|css)$/.test(response.url())) bodies.push(response.body());
+  });
+  await page.addInitScript(() => {
+    window.jumped = 0;
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries() as (PerformanceEntry & { value: number; hadRecentInput: boolean })[])
+        if (!entry.hadRecentInput) window.jumped += entry.value;
+    }).observe({ type: 'layout-shift', buffered: true });
+  });
+  await page.goto(path, { waitUntil: 'networkidle' });
+  await shown();
+  const sizes = (await Promise.all(bodies)).map((body) => gzipSync(body).length);
+  expect
+    .soft(
+      sizes.reduce((sum, size) => sum + size, 0),
+      `${path}: bytes`,
+    )
+    .toBeLessThan(budget.kilobytes * 1000);
+  expect.soft(await page.locator('body *').count(), `${path}: elements`).toBeLessThan(budget.elements);
+  expect.soft(await page.evaluate(() => window.jumped), `${path}: layout shift`).toBeLessThan(0.05);
+}
+
+const coachPages: [string, RegExp, Budget][] = [
+  ['/tee-line', /Tee line/, { kilobytes: 250, elements: 2_500 }],
+  ['/plans', /Plans/, { kilobytes: 250, elements: 1_500 }],
+  ['/drills', /Drill shelf/, { kilobytes: 250, elements: 900 }],
+  ['/places', /Places/, { kilobytes: 250, elements: 900 }],
+];
+
+for (const [path, heading, budget] of coachPages)
+  test(`${path} stays within its budget`, async ({ page }) => {
+    await comeIn(page, 'coach');
+    await isWithin(
+      page,
+      path,
+      () => expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible(),
+      budget,
+    );
+  });
+
+test('a student’s page and a plan on the bench stay within their budgets', async ({ page, context }) => {
+  await comeIn(page, 'coach');
+  await page.goto('/tee-line');
+  const student = await page.getByRole('link', { name: 'Henrik Solmar' }).getAttribute('href');
+  await page.goto('/plans');
+  const plan = await page.getByRole('link', { name: 'A hundred balls in an hour' }).getAttribute('href');
+  const first = await context.newPage();
+  const chart = () => expect(first.getByRole('img', { name: /^Completion by week/ })).toBeVisible();
+  await isWithin(first, student ?? '', chart, { kilobytes: 255, elements: 1_200 });
+  const second = await context.newPage();
+  const totals = () => expect(second.getByRole('region', { name: 'Totals' })).toBeVisible();
+  await isWithin(second, plan ?? '', totals, { kilobytes: 280, elements: 900 });
+});
+
+test('a student’s screens stay within their budgets', async ({ browser }) => {
+  const page = await onPhone(browser);
+  await comeIn(page, 'student');
+  const session = await page.locator('a[href^="/practice/"]:not([href$="/new"])').first().getAttribute('href');
+  for (const [path, heading] of [
+    ['/my-week', 'My week'],
+    ['/my-progress', 'My progress'],
+  ] as const) {
+    const tab = await page.context().newPage();
+    const shown = () => expect(tab.getByRole('heading', { level: 1, name: heading })).toBeVisible();
+    await isWithin(tab, path, shown, { kilobytes: path === '/my-progress' ? 225 : 250, elements: 900 });
+    await tab.close();
+  }
+  const tab = await page.context().newPage();
+  await isWithin(tab, session ?? '', () => expect(tab.locator('main')).toBeVisible(), {
+    kilobytes: 280,
+    elements: 400,
+  });
+});
