@@ -137,6 +137,20 @@ public class DrillLogTests
     }
 
     [Fact]
+    public void A_shortened_drill_that_ends_itself_counts_for_what_was_left_of_it()
+    {
+        // By hand: 10 of 20 minutes were left of it, so that its own end is half of the segment; without its end nothing is cut.
+        var (plan, drills) = Set(new Streak { Length = 3 });
+        SessionEntry trimmed = new SessionTrimmed
+        {
+            Kept = [new TrimmedSegment(Given.Id(1), 10, 10)],
+            Sequence = 0,
+            At = Given.Nine,
+        };
+        Assert.Equal(0.5, Fraction(plan, Log(drills, Answered(GivenDrills.Putts("MMM")).Prepend(trimmed)))!.Value, 9);
+    }
+
+    [Fact]
     public void An_attempt_taken_back_and_an_input_undone_are_not_scored()
     {
         var (_, drills) = Set(new Streak { Length = 9 });

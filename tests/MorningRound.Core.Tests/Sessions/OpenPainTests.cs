@@ -108,6 +108,17 @@ public class OpenPainTests
     }
 
     [Fact]
+    public void What_falls_out_is_named_for_every_part_that_something_loads_and_for_no_other()
+    {
+        var full = Plan(Segment(1, Phase.Block, 20, balls: 20) with { Swing = SwingSize.Full });
+        Assert.All(PainRule.Drops(full), d => Assert.Equal([Id(1)], d.SegmentIds));
+        Assert.Contains(PainRule.Drops(full), d => d is { Part: BodyPart.LowerBack, Side: null });
+        // Both sides of what comes in pairs, each once.
+        Assert.Equal(PainRule.Drops(full).Count, PainRule.Drops(full).Select(d => (d.Part, d.Side)).Distinct().Count());
+        Assert.Empty(PainRule.Drops(Plan(Pause(1, 5))));
+    }
+
+    [Fact]
     public void What_still_hurts_falls_out_of_a_session_and_counts_for_nothing()
     {
         var plan = Plan(Segment(1, Phase.Block, 20, balls: 20) with { Swing = SwingSize.Full }, Segment(2, Phase.Block, 10));

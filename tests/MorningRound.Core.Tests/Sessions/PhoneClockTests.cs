@@ -34,6 +34,13 @@ public class PhoneClockTests
         Assert.Equal(Nine, Right(At(Nine + off), sentAt: Now + off));
     }
 
+    [Theory]
+    [InlineData(1)]
+    [InlineData(-1)]
+    [InlineData(0)]
+    public void A_shift_of_a_second_is_a_second(long seconds) =>
+        Assert.Equal(Nine.AddSeconds(seconds), PhoneClock.PutRight(At(Nine), seconds).At);
+
     [Fact]
     public void A_clock_that_was_set_after_the_entry_moves_nothing_that_was_right() =>
         // It was right then, by the server's word, and has been set three hours ahead since.

@@ -122,6 +122,17 @@ public class SessionCompletionTests
             .Array[0, 25]
             .Select(entries => Log([.. entries.Select((e, i) => ((double)i * 2, e))]));
 
+    [Theory]
+    // A fifth of 20 minutes are 4: done in less, and no ball counted, is ticked off, not practised. The product’s own bound.
+    [InlineData(3.9, true)]
+    [InlineData(4, false)]
+    public void Done_in_less_than_a_fifth_of_its_time_is_ticked_off(double minutes, bool isTicked)
+    {
+        var log = Log((0, Entered(1)), (minutes, Settled(1, SegmentOutcome.Done)));
+        var plan = Plan(Segment(1, Phase.Block, 20));
+        Assert.Equal(isTicked, SessionCompletion.Of(plan, [log]).Segments[0].Ticked);
+    }
+
     [Fact]
     public void A_segment_shortened_beforehand_and_done_counts_for_what_was_left_of_it()
     {

@@ -30,6 +30,8 @@ public class SessionEntryRulesTests
             { "entries[0].segmentId", Settled(9, SegmentOutcome.Done) with { Sequence = 4 } },
             { "entries[0].balls", Counted(1, 401) with { Sequence = 4 } },
             { "entries[0].sequence", Stopped() with { Sequence = 0 } },
+            { "entries[0].undoes", Undone(0) with { Sequence = 4 } },
+            { "entries[0].undoes", Undone(4) with { Sequence = 4 } },
             {
                 "entries[0].percent",
                 new SegmentSettled

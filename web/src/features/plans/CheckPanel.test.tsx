@@ -45,6 +45,13 @@ describe('what the check says beside the plan', () => {
     expect(screen.getByText('Nothing stands against it')).toBeTruthy();
   });
 
+  it('says nothing of a plan that was not looked over yet', () => {
+    const told = { onSelect: vi.fn(), onFix: vi.fn(), onOverrule: vi.fn() };
+    renderInTheme(<CheckPanel check={undefined} plan={plan} isFixing={false} {...told} />);
+    expect(screen.queryByText('Nothing stands against it')).toBeNull();
+    expect(screen.getByRole('heading', { level: 2 }).textContent).toBe('Looking it over …');
+  });
+
   it('says so where it was not checked', () => {
     const check = { isChecked: false, findings: [], shares: [], areas: [] } as unknown as Schemas['PlanCheckView'];
     renderInTheme(

@@ -33,11 +33,13 @@ export function CheckPanel({ check, plan, onSelect, onFix, isFixing, onOverrule 
   return (
     <Box component="section" aria-label="Check" sx={{ minWidth: 0 }}>
       <Typography variant="h2" sx={{ fontSize: '1.15rem' }}>
-        {check && !check.isChecked
-          ? 'Not checked yet'
-          : standing.length === 0
-            ? 'Nothing stands against it'
-            : `${standing.length} to look at`}
+        {!check
+          ? 'Looking it over …'
+          : !check.isChecked
+            ? 'Not checked yet'
+            : standing.length === 0
+              ? 'Nothing stands against it'
+              : `${standing.length} to look at`}
       </Typography>
       {check && !check.isChecked && (
         <Typography sx={{ fontSize: 15 }}>The fields marked in red come first; then it is checked again.</Typography>
