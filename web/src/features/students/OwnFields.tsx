@@ -54,7 +54,7 @@ export function OwnFields({ own, errorAt, onChange, title }: Props) {
         onChange={(dislikedClubs) => set({ dislikedClubs })}
       />
       <Chips
-        label="ErrorNotice I do not like to see"
+        label="Trouble I do not like to see"
         names={sides}
         value={own.dislikedSides ?? []}
         onChange={(dislikedSides) => set({ dislikedSides })}
