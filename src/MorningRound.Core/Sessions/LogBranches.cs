@@ -7,8 +7,7 @@ public static class LogBranches
 {
     /// <summary>
     /// One log of several branches: for each segment the fuller branch counts, its shared start included; pain and notes of all
-    /// of
-    /// them stay.
+    /// of them stay.
     /// </summary>
     /// <param name="plan">The plan they are logs of.</param>
     /// <param name="branches">At least one; each reads its shared start too.</param>

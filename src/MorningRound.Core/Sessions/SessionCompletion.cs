@@ -71,8 +71,7 @@ public sealed record SessionCompletion : CompletionFigures
 
     /// <summary>
     /// The log that counts for a segment: one that did something of it beats one in which it was dropped for pain, which beats
-    /// one
-    /// that never touched it; of those that did something, the one that did more. None without logs.
+    /// one that never touched it; of those that did something, the one that did more. None without logs.
     /// </summary>
     public static SessionLog? FullestLog(PracticeSegment segment, SessionPlan plan, IEnumerable<SessionLog> logs) =>
         logs.MaxBy(log =>
@@ -131,8 +130,7 @@ public sealed record SessionCompletion : CompletionFigures
     /// <summary>
     /// Done is whole and skipped is nothing, and a drill that came to its own end is done. Otherwise what the student said of a
     /// part, else attempts ÷ the protocol's number, else balls counted ÷ balls planned, else the clock's minutes; never above 1.
-    /// A
-    /// part of which a card says no more counts as half.
+    /// A part of which a card says no more counts as half.
     /// </summary>
     private static double FractionOf(PracticeSegment planned, SegmentLog kept, Recording recording) =>
         kept.Outcome switch

@@ -39,8 +39,7 @@ public sealed record SegmentLog
 
     /// <summary>
     /// What the drill's protocol makes of the inputs; none without inputs, and like them not in a stored reading. Where they do
-    /// not fit the drill that was set, or no
-    /// drill was set, they are not scored, and it says so.
+    /// not fit the drill that was set, or no drill was set, they are not scored, and it says so.
     /// </summary>
     [JsonIgnore]
     public ProtocolResult? Result { get; init; }

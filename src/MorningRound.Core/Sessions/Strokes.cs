@@ -8,8 +8,7 @@ namespace MorningRound.Core.Sessions;
 
 /// <summary>
 /// Strokes that were played, as far as they are known: balls counted, else a drill's attempts. Breathing and reading have none,
-/// and
-/// what nobody counted is unknown, which is not zero.
+/// and what nobody counted is unknown, which is not zero.
 /// </summary>
 /// <param name="Counted">Strokes that were counted, wherever they were played.</param>
 /// <param name="RangeBalls">Those of them that were played with bought balls.</param>

@@ -40,8 +40,7 @@ public static class Rate
 
     /// <summary>
     /// The Wilson 95 % interval of a rate. Throws <see cref="ArgumentOutOfRangeException"/> unless 0 ≤ successes ≤ trials and
-    /// there
-    /// is a trial.
+    /// there is a trial.
     /// </summary>
     /// <remarks>Source: Wilson 1927; Newcombe, Statistics in Medicine 17 (1998) 857, method 3.</remarks>
     public static Interval Wilson(int successes, int trials)

@@ -65,8 +65,7 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
 
     /// <summary>
     /// What every problem says: the number of its request, and for an oversized body, which the framework answers itself, what
-    /// was
-    /// too large.
+    /// was too large.
     /// </summary>
     public static void Complete(ProblemDetailsContext context)
     {

@@ -328,8 +328,7 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
 
     /// <summary>
     /// Adds entries, and what the log adds up to with them. What is tapped while practising needs the entries of its own drill;
-    /// only
-    /// what can change something earlier, and logs that two devices keep, are read as a whole.
+    /// only what can change something earlier, and logs that two devices keep, are read as a whole.
     /// </summary>
     private async Task AddAsync(
         Caller caller,
@@ -422,8 +421,7 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
 
     /// <summary>
     /// Keeps what the log's drills give now; a drill whose attempts were all taken back leaves nothing. Of logs that two devices
-    /// kept
-    /// of one session, only the fuller one leaves a result of a segment. Only what changed is written.
+    /// kept of one session, only the fuller one leaves a result of a segment. Only what changed is written.
     /// </summary>
     private async Task KeepMeasuresAsync(
         Caller caller,

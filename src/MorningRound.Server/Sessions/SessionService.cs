@@ -71,8 +71,7 @@ public sealed class SessionService(MorningRoundDb db, DomainClock clock, Session
 
     /// <summary>
     /// What was comparable with a session's drills before its own first log, newest first, by key: one query, whatever the number
-    /// of
-    /// drills, which looks up the latest figures of each key and no more.
+    /// of drills, which looks up the latest figures of each key and no more.
     /// </summary>
     private async Task<ILookup<string, PastResult>> EarlierAsync(
         Caller caller,
@@ -114,8 +113,7 @@ public sealed class SessionService(MorningRoundDb db, DomainClock clock, Session
 
     /// <summary>
     /// All entries of a student's own log, to go on from it on another device or after the phone forgot it; of one that itself
-    /// went
-    /// on from another, the shared start too.
+    /// went on from another, the shared start too.
     /// </summary>
     public async Task<IReadOnlyList<SessionEntry>> EntriesAsync(Caller caller, Guid logId, CancellationToken cancel)
     {

@@ -13,8 +13,7 @@ internal static class DatabaseStartup
 
     /// <summary>
     /// Brings the database up to date, and puts a demo or a way in into an empty one. Copies that start at once take turns,
-    /// however
-    /// long it takes.
+    /// however long it takes.
     /// </summary>
     /// <exception cref="InvalidOperationException">The tables are those of a release that this one cannot go on from.</exception>
     public static async Task PrepareDatabaseAsync(this IServiceProvider services, CancellationToken cancel)

@@ -9,8 +9,7 @@ namespace MorningRound.Server.Storage;
 /// <summary>
 /// The database. What people write is kept as versioned JSON documents, what is asked for is kept in columns. Ids are made by
 /// clients and are only unique inside their academy, so the academy leads every key. Each capability maps its own rows and adds
-/// its
-/// own sets to this type.
+/// its own sets to this type.
 /// </summary>
 public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
     : IdentityUserContext<Account, Guid>(options),

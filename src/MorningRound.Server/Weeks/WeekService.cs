@@ -121,8 +121,7 @@ public sealed class WeekService(
 
     /// <summary>
     /// Publishes the drafts of a student's week that can be, and says of the others what keeps each, once. The text that counts
-    /// from
-    /// then on is the plan's text of this moment. When nothing at all can be published, that is a refusal.
+    /// from then on is the plan's text of this moment. When nothing at all can be published, that is a refusal.
     /// </summary>
     public async Task<PublishView> PublishAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
     {

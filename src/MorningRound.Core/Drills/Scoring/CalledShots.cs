@@ -50,8 +50,7 @@ public sealed record CalledShots : ScoringProtocol
 
     /// <summary>
     /// The calls in order. The same parameters and seed give the same list. Any beginning of a drawn list is as even as the
-    /// whole,
-    /// since clubs and shapes come round in turn.
+    /// whole, since clubs and shapes come round in turn.
     /// </summary>
     public IReadOnlyList<ShotCall> List(ulong seed)
     {

@@ -85,8 +85,7 @@ public static class WarmUps
 
     /// <summary>
     /// A warm-up of so many minutes. Throws <see cref="ArgumentOutOfRangeException"/> below <see cref="Shortest"/>. The minutes
-    /// of
-    /// its parts add up to those asked for.
+    /// of its parts add up to those asked for.
     /// </summary>
     public static IReadOnlyList<WarmUpPart> Of(
         int minutes,

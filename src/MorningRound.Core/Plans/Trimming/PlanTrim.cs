@@ -87,8 +87,7 @@ public sealed record TrimDrop(Guid SegmentId, string Reason);
 /// </summary>
 /// <remarks>
 /// The warm-up stays, its stretching and its first swings; segments fall out whole, the lowest priority first, while the
-/// approach's shares hold; then the rest is
-/// shortened in proportion.
+/// approach's shares hold; then the rest is shortened in proportion.
 /// </remarks>
 public sealed record PlanTrim
 {
@@ -293,8 +292,7 @@ public sealed record PlanTrim
 
     /// <summary>
     /// What falls out whole. A choice of segments is a number with a bit for each, since it is asked for at every minute; what
-    /// was
-    /// worked out for one choice is remembered for the minutes below.
+    /// was worked out for one choice is remembered for the minutes below.
     /// </summary>
     private sealed class Dropping(SessionPlan plan, PlanContext context)
     {
@@ -341,8 +339,7 @@ public sealed record PlanTrim
 
         /// <summary>
         /// Never the first warm-up nor the first that swings, the lowest priority first and among equals the last; only where
-        /// that
-        /// does not leave much less than there is time for, and raises no balance finding that was not there.
+        /// that does not leave much less than there is time for, and raises no balance finding that was not there.
         /// </summary>
         private int? Droppable(ulong left, int minutes)
         {

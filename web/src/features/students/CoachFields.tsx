@@ -19,6 +19,19 @@ interface Props {
   onChange: (coach: Coachs) => void;
 }
 
+/** What the coach's fields are called where changes are listed. */
+export const coachFieldNames: Record<keyof Schemas['CoachSection'], string> = {
+  age: 'age',
+  approach: 'approach',
+  season: 'season',
+  focus: 'focus',
+  setUpBasics: 'set-up basics',
+  bag: 'bag',
+  wedgeGrid: 'wedge grid',
+  painfulParts: 'care notes',
+  guardian: 'guardian',
+};
+
 /** What the coach keeps: focus, approach, bag, wedge grid, care notes, guardian. */
 export function CoachFields({ coach, bodyParts, gaps, errorAt, onChange }: Props) {
   const set = (part: Partial<Coachs>) => onChange({ ...coach, ...part });

@@ -13,9 +13,9 @@ import { seasons } from '../../ui/format';
 import { LocalDraftNotices } from '../../ui/LocalDraftNotices';
 import { Key, Loading, ErrorNotice } from '../../ui/states';
 import { useLocalDraft } from '../../ui/useLocalDraft';
-import { CoachFields } from './CoachFields';
+import { CoachFields, coachFieldNames } from './CoachFields';
 import { CoachSummary } from './CoachSummary';
-import { OwnFields } from './OwnFields';
+import { OwnFields, ownFieldNames } from './OwnFields';
 import { useStudent } from './queries';
 
 type FileView = Schemas['StudentFileView'];
@@ -43,27 +43,11 @@ export function FilePage() {
   );
 }
 
+const named = (part: string, names: Record<string, string>) =>
+  Object.entries(names).map(([field, name]) => [`${part}.${field}`, name] as const);
+
 /** What a field of the file is called where changes are listed. */
-const fieldNames: Record<string, string> = {
-  'own.units': 'units',
-  'own.believedStrengths': 'strengths',
-  'own.believedWeaknesses': 'weaknesses',
-  'own.dislikedClubs': 'disliked clubs',
-  'own.dislikedSides': 'disliked sides',
-  'own.routine': 'routine',
-  'own.windows': 'times to practise',
-  'own.equipment': 'equipment',
-  'own.competitions': 'competitions',
-  'coach.age': 'age',
-  'coach.approach': 'approach',
-  'coach.season': 'season',
-  'coach.focus': 'focus',
-  'coach.setUpBasics': 'set-up basics',
-  'coach.bag': 'bag',
-  'coach.wedgeGrid': 'wedge grid',
-  'coach.painfulParts': 'care notes',
-  'coach.guardian': 'guardian',
-};
+const fieldNames = new Map([...named('own', ownFieldNames), ...named('coach', coachFieldNames)]);
 
 function FileForm({ view, title, back }: { view: FileView; title: string; back: string | undefined }) {
   const queries = useQueryClient();
@@ -176,7 +160,7 @@ function Changes({ view }: { view: FileView }) {
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.5 }}>
         {view.changes.map((c) => (
           <li key={c.at}>
-            {when.format(new Date(c.at))}, {c.name}: {c.fields.map((f) => fieldNames[f] ?? f).join(', ')}
+            {when.format(new Date(c.at))}, {c.name}: {c.fields.map((f) => fieldNames.get(f) ?? f).join(', ')}
           </li>
         ))}
       </Box>

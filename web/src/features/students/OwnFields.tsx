@@ -23,6 +23,19 @@ interface Props {
 
 const unitNames = { yards: 'Yards', metres: 'Metres' };
 
+/** What the student's fields are called where changes are listed. */
+export const ownFieldNames: Record<keyof Schemas['StudentSection'], string> = {
+  units: 'units',
+  believedStrengths: 'strengths',
+  believedWeaknesses: 'weaknesses',
+  dislikedClubs: 'disliked clubs',
+  dislikedSides: 'disliked sides',
+  routine: 'routine',
+  windows: 'times to practise',
+  equipment: 'equipment',
+  competitions: 'competitions',
+};
+
 /** What the student keeps: how they see themselves, when and with what they can practise, what they play for. */
 export function OwnFields({ own, errorAt, onChange, title }: Props) {
   const set = (part: Partial<Own>) => onChange({ ...own, ...part });
