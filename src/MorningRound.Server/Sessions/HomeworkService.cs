@@ -19,55 +19,76 @@ public sealed class HomeworkService(MorningRoundDb db, DomainClock clock)
     private const int MostPlans = 20;
 
     /// <summary>
-    /// Adds the homework as a segment to next week's homework plan of the student, making plan and draft with the first. Ids
-    /// follow from student and week, so the same homework arrives once; once such a draft is published or full, the next one
-    /// begins.
+    /// Adds homework as segments to next week's homework plan of the student, making plan and draft with the first. Ids follow
+    /// from student and week, so the same homework arrives once; once such a draft is published or full, the next one begins.
     /// Saving is left to the caller.
     /// </summary>
-    public async Task AddAsync(Caller caller, Guid studentId, DateOnly lesson, LessonNoted noted, CancellationToken cancel)
+    /// <param name="caller">Who noted it.</param>
+    /// <param name="studentId">Whose it is.</param>
+    /// <param name="lesson">The day of the lesson.</param>
+    /// <param name="noted">What was noted with homework, in order. Asks nothing of the database where that is empty.</param>
+    /// <param name="cancel">Ends the asking.</param>
+    public async Task AddAsync(
+        Caller caller,
+        Guid studentId,
+        DateOnly lesson,
+        IReadOnlyList<LessonNoted> noted,
+        CancellationToken cancel
+    )
     {
+        if (noted.Count == 0)
+            return;
         var week = IsoWeek.Of(lesson).Plus(1);
-        var segment = noted.Homework!.ToSegment();
-        for (var n = 0; n < MostPlans; n++)
+        var ids = Enumerable.Range(0, MostPlans).Select(n => IdOf(studentId, week, n)).ToList();
+        var drafts = await db
+            .Assignments.Where(a => a.AcademyId == caller.AcademyId && ids.Contains(a.Id))
+            .ToDictionaryAsync(a => a.Id, cancel);
+        var plans = await db
+            .Plans.Where(p => p.AcademyId == caller.AcademyId && ids.Contains(p.Id))
+            .ToDictionaryAsync(p => p.Id, cancel);
+        foreach (var note in noted)
+            Add(note, note.Homework!.ToSegment());
+
+        void Add(LessonNoted note, PracticeSegment segment)
         {
-            var id = IdOf(studentId, week, n);
-            // What the same call added before is tracked and not saved yet.
-            var draft =
-                db.Assignments.Local.FirstOrDefault(a => a.Id == id)
-                ?? await db.Assignments.FirstOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel);
-            var plan =
-                db.Plans.Local.FirstOrDefault(p => p.Id == id)
-                ?? await db.Plans.FirstOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
-            if (
-                draft?.Document.Segments.Any(s => s.Id == segment.Id) == true
-                || plan?.Document.Segments.Any(s => s.Id == segment.Id) == true
-            )
-                return;
-            if (
-                draft?.PublishedAt is not null
-                || plan?.RemovedAt is not null
-                || (plan is not null && draft is null)
-                || plan?.Document.Segments.Count >= PlanRules.MostSegments
-            )
-                continue;
-            if (plan is null)
+            foreach (var id in ids)
             {
-                Make(caller, id, studentId, week, noted, segment);
-            }
-            else
-            {
+                var (draft, plan) = (drafts.GetValueOrDefault(id), plans.GetValueOrDefault(id));
+                if (Has(draft?.Document, segment) || Has(plan?.Document, segment))
+                    return;
+                if (
+                    draft?.PublishedAt is not null
+                    || plan?.RemovedAt is not null
+                    || (plan is not null && draft is null)
+                    || plan?.Document.Segments.Count >= PlanRules.MostSegments
+                )
+                    continue;
+                if (plan is null)
+                {
+                    (plans[id], drafts[id]) = Make(caller, id, studentId, week, note, segment);
+                    return;
+                }
+
                 plan.Write(plan.Document with { Segments = [.. plan.Document.Segments, segment] }, clock.GetUtcNow());
                 plan.Version++;
                 draft!.Document = plan.Document;
                 draft.Summarize([]);
                 draft.Version++;
+                return;
             }
-
-            return;
         }
     }
 
-    private void Make(Caller caller, Guid id, Guid studentId, IsoWeek week, LessonNoted noted, PracticeSegment segment)
+    private static bool Has(SessionPlan? plan, PracticeSegment segment) => plan?.Segments.Any(s => s.Id == segment.Id) == true;
+
+    private (PlanRow Plan, AssignmentRow Draft) Make(
+        Caller caller,
+        Guid id,
+        Guid studentId,
+        IsoWeek week,
+        LessonNoted noted,
+        PracticeSegment segment
+    )
     {
         var document = new SessionPlan
         {
@@ -90,6 +111,7 @@ public sealed class HomeworkService(MorningRoundDb db, DomainClock clock)
                 LastOn = week.Monday,
             }
         );
+        return (plan, draft);
     }
 
     private static Guid IdOf(Guid studentId, IsoWeek week, int n) =>

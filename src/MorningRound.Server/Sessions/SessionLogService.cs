@@ -367,8 +367,11 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         if (hasBranches || drillSegments.Count > 0 || added.Any(r => r.Document is EntryUndone))
             await KeepMeasuresAsync(caller, log, others, assignment, drills, isWhole ? null : drillSegments, hasBranches, cancel);
         assignment.Summarize([log, .. others]);
-        foreach (var noted in added.Select(r => r.Document).OfType<LessonNoted>().Where(n => n.Homework is not null))
-            await homework.AddAsync(caller, assignment.StudentId, log.Day, noted, cancel);
+        IReadOnlyList<LessonNoted> noted =
+        [
+            .. added.Select(r => r.Document).OfType<LessonNoted>().Where(n => n.Homework is not null),
+        ];
+        await homework.AddAsync(caller, assignment.StudentId, log.Day, noted, cancel);
     }
 
     private async Task<IReadOnlyList<SessionEntry>> DrillEntriesAsync(
