@@ -27,6 +27,13 @@ need_package() {
     die "Installing $* did not work; $build/apt.log says why."
 }
 
+# The build of Chromium without a window, where Debian has it; tests/e2e/browser.mjs finds either.
+need_browser() {
+  local package=chromium
+  if apt-cache show chromium-headless-shell >/dev/null 2>&1; then package=chromium-headless-shell; fi
+  need_package 'command -v chromium-headless-shell || command -v chromium || [ -x "${CHROMIUM:-}" ]' "$package"
+}
+
 need_toolchains() {
   command -v dotnet >/dev/null || die "The .NET SDK 10 is missing. Install it, then start again."
   [[ $(dotnet --version 2>/dev/null) == 10.* ]] || die "The .NET SDK 10 is needed; 'dotnet --version' does not say 10."

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { addStudent, comeIn } from './people';
+import { expect, type Page } from '@playwright/test';
+import { addStudent, comeIn, test } from './people';
 
 const rows = (page: Page) => page.getByTestId('segment-row');
 const titles = async (page: Page) =>

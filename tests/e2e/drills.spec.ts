@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent } from './people';
 
 test('a coach fills a file, finds a drill, changes a copy, tries it and sets it; the student runs it', async ({
   page: coach,

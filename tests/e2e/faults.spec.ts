@@ -1,6 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { isClean } from './clean';
-import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, signIn, test, toStudent } from './people';
 
 // What a day on the range does to a phone: storage that fails, a second phone, a wrong clock, a coach who changes the
 // week meanwhile.
@@ -28,6 +28,24 @@ async function withFailingStore(page: Page) {
     }
   });
 }
+
+/** The notes of answers that were given and not handed in, as they stand in the phone's store. */
+const notesKeptOn = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<unknown[]>((found, failed) => {
+        const opening = indexedDB.open('morning-round');
+        opening.onerror = () => failed(opening.error);
+        opening.onsuccess = () => {
+          const all = opening.result.transaction('logs').objectStore('logs').getAll();
+          all.onerror = () => failed(all.error);
+          all.onsuccess = () => {
+            opening.result.close();
+            found((all.result as { ratingDraft: { note?: string } | null }[]).map((log) => log.ratingDraft?.note));
+          };
+        };
+      }),
+  );
 
 const failWrites = (page: Page, times: number) =>
   page.evaluate((n) => void ((window as unknown as { failWrites: number }).failWrites = n), times);
@@ -142,8 +160,7 @@ test('a second phone goes on from the first, both are told, and the coach sees o
   await allSent(first);
 
   const second = await onPhone(browser);
-  await second.request.post('/api/accounts/sign-in', { data: { email, password: 'a made-up password' } });
-  await second.goto('/my-week');
+  await signIn(second, email);
   await second.getByRole('link', { name: 'Go on' }).click();
   await expect(second.getByTestId('flow-counts')).toContainText('2');
   await expect(second.getByText(/You go on here from another device/)).toBeVisible();
@@ -217,6 +234,7 @@ test('what was answered survives a reload, and can be put right afterwards where
   await dialog.getByRole('button', { name: 'Tell my coach' }).click();
   await phone.getByRole('button', { name: 'Focus: 4' }).click();
   await phone.getByLabel('A note for your coach').fill('Slept badly');
+  await expect.poll(() => notesKeptOn(phone)).toEqual(['Slept badly']);
   await phone.reload();
   await expect(phone.getByRole('button', { name: 'Focus: 4' })).toHaveAttribute('aria-pressed', 'true');
   await expect(phone.getByLabel('A note for your coach')).toHaveValue('Slept badly');

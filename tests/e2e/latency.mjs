@@ -1,11 +1,9 @@
 // How soon an attempt shows after the finger, without a network and on a CPU slowed down four times:
 // node latency.mjs http://127.0.0.1:PORT
 import { chromium } from '@playwright/test';
+import { launchOptions } from './browser.mjs';
 
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
-});
+const browser = await chromium.launch(launchOptions);
 const context = await browser.newContext({
   viewport: { width: 360, height: 740 },
   isMobile: true,

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { isClean } from './clean';
-import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent } from './people';
 
 test('a lesson: the coach counts beside the student, and what was agreed waits in next week as a draft', async ({
   page: coach,

@@ -1,6 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { Middleman } from './middleman';
-import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent } from './people';
 
 test.describe.configure({ timeout: 90_000 });
 

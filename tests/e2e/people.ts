@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { expect, type Browser, type BrowserContextOptions, type Page } from '@playwright/test';
+import { expect, test as base, type Browser, type BrowserContextOptions, type Page } from '@playwright/test';
 
 const phone: BrowserContextOptions = {
   viewport: { width: 360, height: 740 },
@@ -8,12 +8,24 @@ const phone: BrowserContextOptions = {
   reducedMotion: 'reduce',
 };
 
+/**
+ * Every test ends with all its phones put away. Contexts opened by hand stay open until the browser closes: their clocks
+ * tick and their pages send, and each test would be slower than the one before.
+ */
+export const test = base.extend<{ phonesArePutAway: undefined }>({
+  phonesArePutAway: [
+    async ({ browser }, use) => {
+      await use(undefined);
+      await Promise.all(browser.contexts().map((context) => context.close()));
+    },
+    { auto: true },
+  ],
+});
+
 /** Signs in as one of the demo's people; a student's week is opened. The buttons themselves are pressed in slice.spec.ts. */
 export async function comeIn(page: Page, as: 'coach' | 'student') {
   expect((await page.request.post('/api/accounts/demo-sign-in', { data: { as } })).status()).toBe(200);
-  if (as === 'coach') return;
-  await page.goto('/my-week');
-  await expect(page.getByRole('heading', { level: 1, name: 'My week' })).toBeVisible();
+  if (as === 'student') await toMyWeek(page);
 }
 
 /** A page on somebody's phone, with cookies and storage of its own. */
@@ -42,13 +54,25 @@ export async function toStudent(coach: Page) {
   await expect(coach.getByRole('region', { name: 'Week' })).toBeVisible();
 }
 
+const password = 'a made-up password';
+
+async function toMyWeek(page: Page) {
+  await page.goto('/my-week');
+  await expect(page.getByRole('heading', { level: 1, name: 'My week' })).toBeVisible();
+}
+
 /** Follows an invitation and chooses how to sign in. */
 export async function join(page: Page, link: string, email: string) {
   const token = link.split('/').at(-1) ?? '';
-  const data = { email, password: 'a made-up password', name: '', academyName: null, timeZone: 'UTC' };
+  const data = { email, password, name: '', academyName: null, timeZone: 'UTC' };
   expect((await page.request.post(`/api/accounts/invitations/${token}/accept`, { data })).status()).toBe(200);
-  await page.goto('/my-week');
-  await expect(page.getByRole('heading', { level: 1, name: 'My week' })).toBeVisible();
+  await toMyWeek(page);
+}
+
+/** Signs in somebody who has joined before, on another phone. */
+export async function signIn(page: Page, email: string) {
+  expect((await page.request.post('/api/accounts/sign-in', { data: { email, password } })).status()).toBe(200);
+  await toMyWeek(page);
 }
 
 /** Puts a plan of the list into this week of the student added last, on a day or on any, and publishes it. */

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
+import { expect } from '@playwright/test';
+import { addStudent, comeIn, join, onPhone, setAndPublish, signIn, test, toStudent } from './people';
 
 test('pain that is sharp ends the session, says why, and the coach sees it first', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
@@ -60,9 +60,12 @@ test('what loads a part that hurts a little falls out, and counts for nothing', 
   await expect(coach.getByTestId('segment-done').filter({ hasText: 'Ball first' })).toContainText('left out');
 });
 
-test('without a connection everything is kept on the phone and sent afterwards', async ({ browser }) => {
+test('without a connection everything is kept on the phone and sent afterwards', async ({ page: coach, browser }) => {
+  await comeIn(coach, 'coach');
+  const link = await addStudent(coach, 'Runa Funkloch');
+  await setAndPublish(coach, /A hundred balls in an hour/);
   const student = await onPhone(browser);
-  await comeIn(student, 'student');
+  await join(student, link, 'runa@phone.example');
   const title = await student.getByRole('listitem').first().getByRole('heading').innerText();
   await student.getByRole('link', { name: 'Practise' }).first().click();
   await student.getByRole('button', { name: 'Begin' }).click();
@@ -77,7 +80,7 @@ test('without a connection everything is kept on the phone and sent afterwards',
 
   // Another phone of the same person goes on where this one stands.
   const other = await onPhone(browser);
-  await comeIn(other, 'student');
+  await signIn(other, 'runa@phone.example');
   await expect(other.getByRole('listitem').first().getByRole('heading')).toHaveText(title);
   await other.getByRole('link', { name: 'Go on' }).first().click();
   await expect(other.getByTestId('balls')).toHaveText('5');

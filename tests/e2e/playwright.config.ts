@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { launchOptions } from './browser.mjs';
 
 // The config is read by every worker; only the first reading chooses.
 process.env.E2E_DATA ??= mkdtempSync(join(tmpdir(), 'morning-round-e2e-'));
@@ -14,7 +15,8 @@ export default defineConfig({
   // Other suites run beside this one on two cores: patience costs nothing where all goes well.
   timeout: 120_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  // Files of tests run beside one another. Whoever practises in one is a student of that test's own.
+  workers: 2,
   forbidOnly: true,
   reporter: [['line'], ['json', { outputFile: '../../.build/e2e.json' }]],
   outputDir: '../../.build/e2e-results',
@@ -26,18 +28,7 @@ export default defineConfig({
     locale: 'en-GB',
     contextOptions: { reducedMotion: 'reduce' },
     screenshot: 'only-on-failure',
-    launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions,
   },
   webServer: {
     command: `../../start --port ${process.env.E2E_PORT} --data ${process.env.E2E_DATA} --today 2026-05-06`,

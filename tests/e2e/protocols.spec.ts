@@ -1,6 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { comeIn, onPhone } from './people';
+import { addStudent, comeIn, join, onPhone, test } from './people';
 
 /** A drill of the shelf for every way to score. */
 const drills = [
@@ -80,11 +80,13 @@ test('every way to score is assigned, played to its end on a phone, scored, and 
 }) => {
   test.setTimeout(240_000);
   await comeIn(coach, 'coach');
+  const link = await addStudent(coach, 'Pia Vielspiel');
   const phone = await onPhone(browser);
-  await comeIn(phone, 'student');
+  await join(phone, link, 'pia@protocols.example');
   const { person } = (await (await phone.request.get('/api/accounts/session')).json()) as {
     person: { studentId: string; week: string };
   };
+  await copyFile(coach, 'Otto Lanevik', person.studentId);
   const assignment = await setDrills(coach, drills, person);
 
   await phone.clock.install();
@@ -120,6 +122,18 @@ test('every way to score is assigned, played to its end on a phone, scored, and 
   await expect(coach.getByTestId('drill-result').getByRole('img')).toHaveCount(drills.length);
 });
 
+/** Gives a student the file of another: some drills are scored with the numbers in it. */
+async function copyFile(coach: Page, from: string, toId: string) {
+  const students = (await (await coach.request.get('/api/students')).json()) as { id: string; name: string }[];
+  const fromId = students.find((s) => s.name === from)?.id ?? '';
+  const { file } = (await (await coach.request.get(`/api/students/${fromId}/file`)).json()) as { file: object };
+  const saved = await coach.request.put(`/api/students/${toId}/file`, {
+    data: file,
+    headers: { 'If-Match': '"0"' },
+  });
+  expect(saved.status(), await saved.text()).toBe(200);
+}
+
 /** Publishes one session with all these drills of the shelf, in this order. */
 async function setDrills(coach: Page, names: string[], to: { studentId: string; week: string }): Promise<string> {
   const shelf = (await (await coach.request.get('/api/drills')).json()) as { id: string; name: string }[];
@@ -152,6 +166,7 @@ async function setDrills(coach: Page, names: string[], to: { studentId: string; 
     headers: isNew,
   });
   expect(set.status()).toBe(200);
-  expect((await coach.request.post(`/api/weeks/${to.week}/students/${to.studentId}/publish`)).status()).toBe(200);
+  const published = await coach.request.post(`/api/weeks/${to.week}/students/${to.studentId}/publish`);
+  expect(published.status(), await published.text()).toBe(200);
   return assignment;
 }

@@ -1,81 +1,125 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
 import { isClean, misfits } from './clean';
-import { comeIn, onPhone } from './people';
+import { comeIn, onPhone, test } from './people';
 
-for (const size of ['laptop', 'phone'])
-  test(`axe finds nothing on the coach’s screens on a ${size}`, async ({ page: laptop, browser }) => {
-    const page = size === 'phone' ? await onPhone(browser) : laptop;
-    const of = size === 'phone' ? 'allButColours' : 'all';
-    await page.goto('/sign-in');
-    await expect(page.getByRole('button', { name: 'Come in as the coach' })).toBeVisible();
-    await isClean(page, 'sign-in', of);
-    await comeIn(page, 'coach');
-    await page.goto('/tee-line');
-    await expect(page.getByRole('heading', { level: 1, name: 'Tee line' })).toBeVisible();
-    await isClean(page, 'tee line', of);
-    await page.keyboard.press('?');
-    await expect(page.getByRole('dialog')).toBeVisible();
-    await isClean(page, 'keys', of);
-    await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: 'Henrik Solmar' }).click();
-    await expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible();
-    await isClean(page, 'student', of);
-    await page.getByRole('button', { name: 'Put a plan in' }).click();
-    await expect(page.getByRole('dialog').getByLabel('Plan')).toBeVisible();
-    await isClean(page, 'put a plan in', of);
-    await page.keyboard.press('Escape');
-    await page.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
-    await expect(page.getByTestId('completion')).toBeVisible();
-    await isClean(page, 'session', of);
-    await page.goto('/tee-line');
-    await page.getByRole('link', { name: 'Otto Lanevik' }).click();
-    await page.getByRole('link', { name: 'File' }).click();
-    await expect(page.getByRole('heading', { name: 'Care notes' })).toBeVisible();
-    await isClean(page, 'student file', of);
-    await page.goto('/places');
-    await expect(page.getByRole('button', { name: /River range/ })).toBeVisible();
-    await page.getByRole('button', { name: /River range/ }).click();
-    await isClean(page, 'places', of);
-    await page.getByRole('button', { name: 'Change' }).click();
-    await isClean(page, 'place form', of);
-    await page.goto('/drills');
-    await expect(page.getByText(/^\d+.drills$/)).toBeVisible();
-    await isClean(page, 'drill shelf', of);
-    await page.getByRole('link', { name: 'Climb the green' }).click();
-    await expect(page.getByTestId('flow')).toBeVisible();
-    await isClean(page, 'drill', of);
-    await page.getByRole('link', { name: 'Change' }).click();
-    await expect(page.getByTestId('flow')).toBeVisible();
-    await isClean(page, 'drill editor', of);
-    await page.goto('/plans');
-    await expect(page.getByRole('link', { name: 'An hour of putting' })).toBeVisible();
-    await isClean(page, 'plans', of);
-    await page.getByRole('link', { name: 'A hundred balls in an hour' }).click();
-    await expect(page.getByRole('region', { name: 'Totals' })).toBeVisible();
-    await isClean(page, 'bench', of);
-    await page.getByRole('button', { name: 'Draft one' }).click();
-    await expect(page.getByRole('dialog')).toBeVisible();
-    await isClean(page, 'draft', of);
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Set for a student' }).click();
-    await expect(page.getByRole('dialog')).toBeVisible();
-    await isClean(page, 'set for a student', of);
-    await page.goto('/plans/new');
-    await expect(page.getByRole('heading', { level: 1, name: 'New plan' })).toBeVisible();
-    await isClean(page, 'new plan', of);
-  });
+/** Follows a link of a list: where it leads differs between runs. */
+async function openFrom(page: Page, list: string, link: string) {
+  await page.goto(list);
+  await page.getByRole('link', { name: link }).click();
+}
+
+const onTeeLine = (name: string) => (page: Page) => openFrom(page, '/tee-line', name);
+const title = (name: string | RegExp) => (page: Page) =>
+  expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+const dialog = (page: Page) => expect(page.getByRole('dialog')).toBeVisible();
+const totals = (page: Page) => expect(page.getByRole('region', { name: 'Totals' })).toBeVisible();
+const flow = (page: Page) => expect(page.getByTestId('flow')).toBeVisible();
+const press = (name: string) => (page: Page) => page.getByRole('button', { name }).click();
+
+/** A screen, or a state of one: what leads to it, and what is seen once it is there. */
+type Screen = [name: string, steps: ((page: Page) => Promise<unknown>)[]];
+
+const go = (path: string) => (page: Page) => page.goto(path);
+const student = [
+  onTeeLine('Henrik Solmar'),
+  (page: Page) => expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible(),
+];
+const bench = [(page: Page) => openFrom(page, '/plans', 'A hundred balls in an hour'), totals];
+const drill = [(page: Page) => openFrom(page, '/drills', 'Climb the green'), flow];
+const place = [go('/places'), (page: Page) => page.getByRole('button', { name: /River range/ }).click()];
+
+const coachScreens: Screen[] = [
+  ['tee line', [go('/tee-line'), title('Tee line')]],
+  ['keys', [go('/tee-line'), title('Tee line'), (page) => page.keyboard.press('?'), dialog]],
+  ['student', student],
+  [
+    'put a plan in',
+    [...student, press('Put a plan in'), (page) => expect(page.getByRole('dialog').getByLabel('Plan')).toBeVisible()],
+  ],
+  [
+    'session',
+    [
+      ...student,
+      (page) => page.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click(),
+      (page) => expect(page.getByTestId('completion')).toBeVisible(),
+    ],
+  ],
+  [
+    'student file',
+    [
+      onTeeLine('Otto Lanevik'),
+      (page) => page.getByRole('link', { name: 'File' }).click(),
+      (page) => expect(page.getByRole('heading', { name: 'Care notes' })).toBeVisible(),
+    ],
+  ],
+  ['places', place],
+  ['place form', [...place, press('Change')]],
+  ['drill shelf', [go('/drills'), (page) => expect(page.getByText(/^\d+.drills$/)).toBeVisible()]],
+  ['drill', drill],
+  ['drill editor', [...drill, (page) => page.getByRole('link', { name: 'Change' }).click(), flow]],
+  ['new drill', [go('/drills/new'), title('New drill')]],
+  ['plans', [go('/plans'), (page) => expect(page.getByRole('link', { name: 'An hour of putting' })).toBeVisible()]],
+  ['bench', bench],
+  ['draft', [...bench, press('Draft one'), dialog]],
+  ['set for a student', [...bench, press('Set for a student'), dialog]],
+  ['new plan', [go('/plans/new'), title('New plan')]],
+  ['practice of one’s own', [go('/practice/new'), title(/./)]],
+];
+
+async function openScreen(page: Page, [, steps]: Screen) {
+  for (const step of steps) await step(page);
+}
+
+const signIn: Screen = [
+  'sign-in',
+  [go('/sign-in'), (page) => expect(page.getByRole('button', { name: 'Come in as the coach' })).toBeVisible()],
+];
+
+test.describe('a coach’s screens', () => {
+  // They are only looked at, so that they need no order.
+  test.describe.configure({ mode: 'parallel' });
+
+  for (const screen of [signIn, ...coachScreens])
+    test(`${screen[0]}: axe finds nothing, and it fits every width`, async ({ page, browser }) => {
+      if (screen !== signIn) await comeIn(page, 'coach');
+      await openScreen(page, screen);
+      await isClean(page, screen[0]);
+      await page.waitForLoadState('networkidle');
+      await page.evaluate(() => document.fonts.ready);
+      // 640 by 400 is a laptop's 1280 by 800 at twice the size.
+      for (const [width, height] of [
+        [360, 740],
+        [640, 400],
+        [768, 800],
+        [1024, 768],
+        [1600, 800],
+      ] as const) {
+        await page.setViewportSize({ width, height });
+        await expect.poll(() => misfits(page), { message: `${screen[0]} at ${width}` }).toEqual([]);
+      }
+      const phone = await onPhone(browser);
+      if (screen !== signIn) await comeIn(phone, 'coach');
+      await openScreen(phone, screen);
+      await isClean(phone, screen[0], 'allButColours');
+    });
+});
 
 for (const [size, look] of [
   ['phone', 'early light'],
   ['phone', 'outdoor'],
   ['laptop', 'early light'],
-] as const)
-  test(`axe finds nothing on the student’s screens on a ${size} in ${look}`, async ({ page: laptop, browser }) => {
+] as const) {
+  const of = look === 'outdoor' ? 'colours' : size === 'phone' ? 'all' : 'allButColours';
+  const asStudent = async (laptop: Page, browser: Browser) => {
     const page = size === 'phone' ? await onPhone(browser) : laptop;
-    const of = look === 'outdoor' ? 'colours' : size === 'phone' ? 'all' : 'allButColours';
     await comeIn(page, 'student');
     if (look === 'outdoor') await page.getByRole('button', { name: 'Outdoor look' }).click();
+    return page;
+  };
+
+  test(`axe finds nothing on what a student reads, on a ${size} in ${look}`, async ({ page: laptop, browser }) => {
+    const page = await asStudent(laptop, browser);
     await isClean(page, 'my week', of);
     await page.getByRole('link', { name: 'My file' }).click();
     await expect(page.getByText('What my coach keeps')).toBeVisible();
@@ -88,7 +132,10 @@ for (const [size, look] of [
     await page.getByRole('link', { name: 'Practice of my own' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Practice of my own' })).toBeVisible();
     await isClean(page, 'practice of my own', of);
-    await page.goBack();
+  });
+
+  test(`axe finds nothing while practising, on a ${size} in ${look}`, async ({ page: laptop, browser }) => {
+    const page = await asStudent(laptop, browser);
     await page
       .getByRole('listitem')
       .filter({ hasText: 'Any day' })
@@ -113,47 +160,7 @@ for (const [size, look] of [
     await page.getByRole('button', { name: 'Undo the last step' }).click();
     await expect(page.getByRole('button', { name: 'Skip' })).toBeVisible();
   });
-
-test('every screen fits from 360 to 1600 pixels and at twice the size', async ({ page }) => {
-  await comeIn(page, 'coach');
-  await page.goto('/tee-line');
-  const student = await page.getByRole('link', { name: 'Otto Lanevik' }).getAttribute('href');
-  await page.goto('/plans');
-  const plan = await page.getByRole('link', { name: 'Set-up, aim, four holes' }).getAttribute('href');
-  await page.goto('/drills');
-  const drill = await page.getByRole('link', { name: 'Climb the green' }).getAttribute('href');
-  for (const path of [
-    '/tee-line',
-    '/plans',
-    '/plans/new',
-    plan!,
-    student!,
-    `${student}/file`,
-    '/drills',
-    drill!,
-    `${drill}/edit`,
-    '/drills/new',
-    '/places',
-    '/practice/new',
-  ]) {
-    await page.goto(path);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await page.waitForLoadState('networkidle');
-    await page.evaluate(() => document.fonts.ready);
-    // 640 by 400 is a laptop's 1280 by 800 at twice the size.
-    for (const [width, height] of [
-      [360, 740],
-      [640, 400],
-      [768, 800],
-      [1024, 768],
-      [1280, 800],
-      [1600, 800],
-    ] as const) {
-      await page.setViewportSize({ width, height });
-      await expect.poll(() => misfits(page), { message: `${path} at ${width}` }).toEqual([]);
-    }
-  }
-});
+}
 
 test('lists say when they are empty, and what to do when they cannot be had', async ({ page }) => {
   await comeIn(page, 'coach');

@@ -1,13 +1,11 @@
 // Takes the pictures in docs/screenshots from a running demo: node screenshots.mjs http://127.0.0.1:PORT
 import { chromium } from '@playwright/test';
 import { fileURLToPath } from 'node:url';
+import { launchOptions } from './browser.mjs';
 
 const base = process.argv[2];
 const folder = fileURLToPath(new URL('../../docs/screenshots/', import.meta.url));
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
-});
+const browser = await chromium.launch(launchOptions);
 
 async function open(size, as) {
   const context = await browser.newContext({ viewport: size, reducedMotion: 'reduce', locale: 'en-GB', baseURL: base });

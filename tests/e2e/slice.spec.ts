@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { onPhone } from './people';
+import { expect, type Page } from '@playwright/test';
+import { onPhone, test } from './people';
 
 /** Signs in by one of the demo's buttons. */
 async function comeInByHand(page: Page) {

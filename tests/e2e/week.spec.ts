@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { addStudent, comeIn, join, onPhone, setAndPublish, toStudent } from './people';
+import { expect } from '@playwright/test';
+import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent } from './people';
 
 test('a session is moved, excused and taken out, and the student is told', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');

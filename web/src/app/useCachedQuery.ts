@@ -32,9 +32,9 @@ export function useCachedQuery<T>(queryKey: readonly string[], ask: () => Promis
     data,
     error: data === undefined && kept ? query.error : null,
     isPending: data === undefined && (!kept || query.isPending),
-    /** When what is shown was heard from the server, in milliseconds; nothing while it is what the server says now. */
+    /** When what is shown was heard from the server, in milliseconds, once the server could not be reached; else nothing. */
     asOf:
-      query.data !== undefined && !query.error
+      query.failureCount === 0 && !query.error
         ? undefined
         : query.data !== undefined
           ? query.dataUpdatedAt
