@@ -140,7 +140,7 @@ const build = () =>
 const test = () =>
   spawnSync(
     'tests/MorningRound.Core.Tests/bin/Debug/net10.0/MorningRound.Core.Tests',
-    ['-noColor', '-stopOnFail', ...(options.tests ? ['-namespace', options.tests] : [])],
+    ['--no-ansi', '--stop-on-fail', 'on', ...(options.tests ? ['--filter-namespace', options.tests] : [])],
     { cwd: copy, timeout: 180_000 },
   ).status === 0;
 

@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.EntityFrameworkCore;
@@ -53,6 +54,8 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
         builder.ConfigureTestServices(services =>
         {
             services.AddSingleton<TimeProvider>(RealClock);
+            // Every school has four passwords, and nobody tries to guess them.
+            services.Configure<PasswordHasherOptions>(options => options.IterationCount = 1_000);
             services.ConfigureDbContext<MorningRoundDb>(options => options.AddInterceptors(Statements));
             if (isDemo)
                 services.AddDemo();

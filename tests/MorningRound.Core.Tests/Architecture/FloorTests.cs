@@ -85,6 +85,7 @@ public class FloorTests
     public void The_core_needs_nothing_but_the_framework() =>
         Assert.All(
             typeof(MorningRound.Core.Golf.Club).Assembly.GetReferencedAssemblies(),
-            a => Assert.StartsWith("System", a.Name, StringComparison.Ordinal)
+            // The measuring of coverage adds "netstandard", which is the framework by another name.
+            a => Assert.Matches("^(System|netstandard)", a.Name!)
         );
 }
