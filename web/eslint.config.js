@@ -41,5 +41,5 @@ export default tseslint.config(
     },
   },
   ...boundaries,
-  { files: ['eslint.config.js', 'apiVersion.mjs', 'compress.mjs'], ...tseslint.configs.disableTypeChecked },
+  { files: ['eslint.config.js', 'fromDescription.mjs', 'compress.mjs'], ...tseslint.configs.disableTypeChecked },
 );

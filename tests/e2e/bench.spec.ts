@@ -88,6 +88,38 @@ test('two coaches on one plan do not overwrite each other silently', async ({ pa
   await expect(page.getByLabel('Purpose')).toHaveValue('From the other window');
 });
 
+test('what was typed on an older version and left is not saved over the newer one', async ({ page, context }) => {
+  await newPlan(page, 'Left open');
+  await page.keyboard.press('Control+s');
+  await expect(page).toHaveURL(/\/plans\/[0-9a-f-]{36}$/);
+  const address = page.url();
+  await page.getByLabel('Purpose').fill('Typed and left');
+  await page.getByLabel('Purpose').blur();
+  await page.getByRole('link', { name: 'Tee line' }).click();
+  await page.getByRole('button', { name: 'Leave' }).click();
+
+  const other = await context.newPage();
+  await comeIn(other, 'coach');
+  const plan = address.replace(/^.*\/plans\//, '/api/plans/');
+  const read = await other.request.get(plan);
+  const { plan: newer } = (await read.json()) as { plan: object };
+  const saved = await other.request.put(plan, {
+    data: { ...newer, purpose: 'Newer' },
+    headers: { 'If-Match': read.headers()['etag'] ?? '' },
+  });
+  expect(saved.status(), await saved.text()).toBe(200);
+
+  await page.goto(address);
+  await expect(page.getByLabel('Purpose')).toHaveValue('Typed and left');
+  await page.getByLabel('Title').fill('Left open too long');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByText('Nothing was overwritten')).toBeVisible();
+  const { plan: now } = (await (await other.request.get(plan)).json()) as { plan: { purpose: string } };
+  expect(now.purpose).toBe('Newer');
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByLabel('Purpose')).toHaveValue('Newer');
+});
+
 test('what was done is undone and done again; a segment is duplicated and parted', async ({ page }) => {
   await newPlan(page, 'Back and forth');
   await page.keyboard.press('Alt+d');

@@ -4,15 +4,35 @@ using MorningRound.Core.Golf;
 
 namespace MorningRound.Core.Plans;
 
-/// <summary>What a segment starts as when it is to be done with a drill.</summary>
-/// <param name="Phase">The first phase the drill suits.</param>
-/// <param name="Intent">The first intent the drill suits.</param>
-/// <param name="Minutes">The drill's usual minutes.</param>
-/// <param name="Balls">The drill's usual balls.</param>
-/// <param name="Holes">The holes it counts, 1 to 18; none where it counts no holes.</param>
+/// <summary>What a pause starts as.</summary>
+/// <param name="Title">What it is called.</param>
+/// <param name="Minutes">Its minutes.</param>
+/// <param name="Instruction">What to do in it.</param>
+public sealed record PauseBeginning(string Title, int Minutes, string Instruction)
+{
+    /// <summary>Something to drink. [own default]</summary>
+    public static PauseBeginning Usual { get; } = new("Water", 3, "Drink something.");
+}
+
+/// <summary>What a segment starts as, before a coach changes it.</summary>
+/// <param name="Phase">The phase; of a drill the first that suits it.</param>
+/// <param name="Intent">The intent; of a drill the first that suits it.</param>
+/// <param name="Minutes">The minutes; of a drill its usual ones.</param>
+/// <param name="Balls">The balls; of a drill its usual ones.</param>
+/// <param name="Holes">The holes, 1 to 18; none where no holes are counted.</param>
 /// <param name="Exit">After its balls where it has any, otherwise after its minutes.</param>
 public sealed record SegmentBeginning(Phase Phase, Intent Intent, int Minutes, int Balls, int? Holes, ExitRule Exit)
 {
+    /// <summary>The beginning of a segment without a drill, in each phase. [own defaults]</summary>
+    public static IReadOnlyDictionary<Phase, SegmentBeginning> ByPhase { get; } =
+        new Dictionary<Phase, SegmentBeginning>
+        {
+            [Phase.WarmUp] = new(Phase.WarmUp, Intent.Body, 10, 0, null, new AfterMinutes()),
+            [Phase.Block] = new(Phase.Block, Intent.Technique, 15, 20, null, new AfterMinutes()),
+            [Phase.Random] = new(Phase.Random, Intent.Skill, 15, 15, null, new AfterMinutes()),
+            [Phase.OnCourse] = new(Phase.OnCourse, Intent.Performance, 15, 12, 3, new AfterMinutes()),
+        };
+
     /// <summary>The beginning for a drill. What the drill leaves open starts as a block of skill.</summary>
     public static SegmentBeginning Of(Drill drill)
     {

@@ -1,5 +1,6 @@
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Sessions;
 
@@ -21,10 +22,7 @@ public static class PainRule
     public const int EndsSessionFrom = 4;
 
     /// <summary>What a student reads when pain ends the session.</summary>
-    public const string Advice =
-        "Stop here for today. Coaching is not medicine: please see a doctor or physiotherapist before you practise with it "
-        + "again. "
-        + "Your coach will see this, and nothing is held against you.";
+    public static Message Advice { get; } = SessionSentences.StopForToday.Of();
 
     /// <summary>The whole scale with what each step leads to, so that a screen needs no rule of its own.</summary>
     public static IReadOnlyList<PainStep> Scale { get; } =

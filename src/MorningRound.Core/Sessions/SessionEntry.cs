@@ -286,6 +286,20 @@ public sealed record LessonNoted : SessionEntry
     public Homework? Homework { get; init; }
 }
 
+/// <summary>What homework starts as, before a coach changes it, and how much of it there can be.</summary>
+/// <param name="Phase">Whether the shot repeats.</param>
+/// <param name="Place">The kind of ground it is done on.</param>
+/// <param name="Minutes">Its minutes.</param>
+/// <param name="Balls">Its balls.</param>
+/// <param name="MostMinutes">The most minutes that a segment can have.</param>
+/// <param name="MostBalls">The most balls that a segment can have.</param>
+public sealed record HomeworkBeginning(Phase Phase, PlaceKind Place, int Minutes, int Balls, int MostMinutes, int MostBalls)
+{
+    /// <summary>A quarter of an hour of repetition on the range. [own default]</summary>
+    public static HomeworkBeginning Usual { get; } =
+        new(Phase.Block, PlaceKind.Range, 15, 0, PlanRules.MostMinutesInSegment, PlanRules.MostBallsInSegment);
+}
+
 /// <summary>Something to practise until the next lesson.</summary>
 public sealed record Homework
 {

@@ -1,3 +1,5 @@
+using MorningRound.Core.Wording;
+
 namespace MorningRound.Core.Statistics;
 
 /// <summary>Plain figures of a sample. None where there are too few numbers to say anything.</summary>
@@ -74,11 +76,11 @@ public static class Rate
     }
 
     /// <summary>A rate with its doubt: "7 of 10: somewhere from 40 to 89 %".</summary>
-    public static string InWords(int successes, int trials)
+    public static Message InWords(int successes, int trials)
     {
         if (trials == 0)
-            return "nothing attempted";
+            return RateSentences.Nothing.Of();
         var (low, high) = Wilson(successes, trials);
-        return $"{successes} of {trials}: somewhere from {Math.Round(100 * low)} to {Math.Round(100 * high)} %";
+        return RateSentences.Share.Of(successes, trials, Math.Round(100 * low), Math.Round(100 * high));
     }
 }

@@ -51,10 +51,37 @@ public sealed class Message(Sentence sentence, IReadOnlyList<object> arguments) 
         string.Format(
             System.Globalization.CultureInfo.InvariantCulture,
             sentences is null ? sentence.English : sentences[Id],
-            [
-                .. Arguments.Select(a =>
-                    a is Message part ? (part.IsWhole ? part.In(sentences) : part.Fill(sentences)) : Words.Of(a)
-                ),
-            ]
+            [.. Arguments.Select(a => Say(a, sentences))]
         );
+
+    private static object Say(object argument, IReadOnlyDictionary<string, string>? sentences) =>
+        argument switch
+        {
+            Message { IsWhole: true } whole => whole.In(sentences),
+            Message part => part.Fill(sentences),
+            MessageList list => string.Join(list.Between, list.Messages.Select(m => Say(m, sentences))),
+            _ => Words.Of(argument),
+        };
+}
+
+/// <summary>Several messages one after another, as an argument of a sentence. Two lists are equal when all they say is.</summary>
+/// <param name="between">What stands between two of them.</param>
+/// <param name="messages">The messages, in their order.</param>
+public sealed class MessageList(string between, IReadOnlyList<Message> messages) : IEquatable<MessageList>
+{
+    /// <summary>What stands between two of them.</summary>
+    public string Between => between;
+
+    /// <summary>The messages, in their order.</summary>
+    public IReadOnlyList<Message> Messages => messages;
+
+    /// <inheritdoc/>
+    public bool Equals(MessageList? other) =>
+        other is not null && Between == other.Between && Messages.SequenceEqual(other.Messages);
+
+    /// <inheritdoc/>
+    public override bool Equals(object? obj) => Equals(obj as MessageList);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => Messages.Aggregate(Between.GetHashCode(StringComparison.Ordinal), HashCode.Combine);
 }

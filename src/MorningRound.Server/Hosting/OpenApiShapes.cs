@@ -1,7 +1,9 @@
 using System.Globalization;
+using System.Text.Json;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Serialization;
 
 namespace MorningRound.Server.Hosting;
 
@@ -17,6 +19,10 @@ internal static class OpenApiShapes
                 document.Info.Version = ApiVersion.Current.ToString(CultureInfo.InvariantCulture);
                 // The address of this server differs from run to run and says nothing about the API.
                 document.Servers?.Clear();
+                document.AddExtension(
+                    "x-beginnings",
+                    new JsonNodeExtension(JsonSerializer.SerializeToNode(new ApiBeginnings(), CoreJson.Options)!)
+                );
                 return Task.CompletedTask;
             }
         );

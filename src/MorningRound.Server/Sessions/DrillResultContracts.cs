@@ -158,7 +158,7 @@ public sealed record DrillResultView
             LastTimes =
                 isWarmUp || set is null
                     ? ""
-                    : Core.Drills.Scoring.LastTimes.InWords(set.Protocol, result, [.. earlier[set.ComparabilityKey]]),
+                    : Core.Drills.Scoring.LastTimes.Of(set.Protocol, result, [.. earlier[set.ComparabilityKey]])?.In() ?? "",
             Inputs = inputs,
         };
     }

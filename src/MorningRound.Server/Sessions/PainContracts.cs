@@ -63,5 +63,5 @@ public sealed record OpenPainView
 public sealed record PainForm(IReadOnlyList<PainPart> Parts, IReadOnlyList<PainStep> Scale, bool SharpEndsSession, string Advice)
 {
     public static PainForm Asked { get; } =
-        new(PainPart.All, PainRule.Scale, PainRule.EndsSession(level: 1, sharp: true), PainRule.Advice);
+        new(PainPart.All, PainRule.Scale, PainRule.EndsSession(level: 1, sharp: true), PainRule.Advice.In());
 }

@@ -47,16 +47,24 @@ internal static class DatabaseStartup
     /// <summary>The first releases kept other tables. Their data folder is recognised and left as it is.</summary>
     private static async Task RefuseOlderTablesAsync(MorningRoundDb db, CancellationToken cancel)
     {
+        // They named columns in another way, those of the history too, so that it cannot even be asked what was applied.
+        var isNamedOtherwise = await db
+            .Database.SqlQuery<bool>(
+                $"""
+                SELECT EXISTS (
+                    SELECT FROM information_schema.columns
+                    WHERE table_name = '__EFMigrationsHistory' AND column_name = 'MigrationId'
+                ) AS "Value"
+                """
+            )
+            .SingleAsync(cancel);
         var known = db.Database.GetMigrations().ToHashSet();
-        var foreign = (await db.Database.GetAppliedMigrationsAsync(cancel)).Where(m => !known.Contains(m)).ToList();
-        if (foreign.Count > 0)
+        if (isNamedOtherwise || (await db.Database.GetAppliedMigrationsAsync(cancel)).Any(m => !known.Contains(m)))
         {
             throw new InvalidOperationException(
                 "This data folder was made by an earlier or later release, whose tables this one cannot read. Nothing was "
-                    + "changed. "
-                    + "Start with another --data folder, or throw this one away with ./start --reset. Plans, drills and places "
-                    + "can be "
-                    + "carried over as files from the release that made it."
+                    + "changed. Start with another --data folder, or throw this one away with ./start --reset. Plans, drills "
+                    + "and places can be carried over as files from the release that made it."
             );
         }
     }

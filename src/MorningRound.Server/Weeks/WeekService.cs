@@ -155,22 +155,21 @@ public sealed class WeekService(
                 .. PlanCheck
                     .Run(document, context! with { Day = draft.Day ?? week.Monday })
                     .Where(f => f.Level == FindingLevel.Stop && f.Id is not (FindingId.NoPurpose or FindingId.Minor))
+                    .DistinctBy(f => (f.SegmentId, f.Message))
                     .Select(f => new FieldError(Path(document, f.SegmentId), f.Why)),
                 .. missing,
             ];
             if (errors.Length > 0)
             {
                 kept.AddRange(
-                    errors
-                        .DistinctBy(e => (SegmentIn(document, e.Path)?.Id, e.Message))
-                        .Select(e => new NotPublished(
-                            draft.Id,
-                            document.Title,
-                            draft.Day,
-                            SegmentIn(document, e.Path)?.Title,
-                            e.Path,
-                            e.Message
-                        ))
+                    errors.Select(e => new NotPublished(
+                        draft.Id,
+                        document.Title,
+                        draft.Day,
+                        SegmentIn(document, e.Path)?.Title,
+                        e.Path,
+                        e.Message
+                    ))
                 );
                 continue;
             }

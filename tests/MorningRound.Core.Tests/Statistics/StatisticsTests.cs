@@ -21,7 +21,8 @@ public class StatisticsTests
     }
 
     [Fact]
-    public void Seven_of_ten_says_how_little_that_is() => Assert.Equal("7 of 10: somewhere from 40 to 89 %", Rate.InWords(7, 10));
+    public void Seven_of_ten_says_how_little_that_is() =>
+        Assert.Equal("7 of 10: somewhere from 40 to 89 %", Rate.InWords(7, 10).In());
 
     [Fact]
     public void Quantiles_of_t_are_those_of_the_reference_library()

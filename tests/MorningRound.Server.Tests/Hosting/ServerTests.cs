@@ -7,6 +7,7 @@ using Microsoft.EntityFrameworkCore.Diagnostics;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.Extensions.DependencyInjection;
 using MorningRound.Server.Storage;
+using Npgsql;
 
 namespace MorningRound.Server.Tests.Hosting;
 
@@ -25,6 +26,41 @@ public class ServerTests
 
         await using var scope = one.Services.CreateAsyncScope();
         Assert.Equal(1, await scope.ServiceProvider.GetRequiredService<MorningRoundDb>().Academies.CountAsync());
+    }
+
+    [Fact]
+    public async Task Tables_of_another_release_are_refused_with_a_way_on_and_left_as_they_are()
+    {
+        var connection = await TestDatabase.NewAsync();
+        await using var other = new NpgsqlConnection(connection);
+        await other.OpenAsync();
+        // The history and one table, as the first releases made them.
+        await using (
+            var older = new NpgsqlCommand(
+                """
+                CREATE TABLE "__EFMigrationsHistory" ("MigrationId" varchar(150) PRIMARY KEY, "ProductVersion" varchar(32) NOT NULL);
+                INSERT INTO "__EFMigrationsHistory" VALUES ('20250101000000_First', '10.0.0');
+                CREATE TABLE "Plans" ("Id" uuid PRIMARY KEY);
+                INSERT INTO "Plans" VALUES ('01890000-0000-7000-8000-000000000001');
+                """,
+                other
+            )
+        )
+            await older.ExecuteNonQueryAsync();
+
+        await using var server = new TestServer(connection);
+        var refusal = await Assert.ThrowsAsync<InvalidOperationException>(() =>
+            Task.Run(() => server.NewBrowser().GetAsync("/health/ready"))
+        );
+        Assert.Contains("another --data folder", refusal.Message, StringComparison.Ordinal);
+
+        await using var left = new NpgsqlCommand(
+            """SELECT (SELECT count(*) FROM "Plans"), (SELECT count(*) FROM information_schema.tables WHERE table_schema = 'public')""",
+            other
+        );
+        await using var row = await left.ExecuteReaderAsync();
+        Assert.True(await row.ReadAsync());
+        Assert.Equal((1L, 2L), (row.GetInt64(0), row.GetInt64(1)));
     }
 
     [Fact]

@@ -2925,7 +2925,8 @@ export interface components {
         [key: string]: number[];
       };
       measures: components['schemas']['Measure'][];
-      text: string;
+      said: components['schemas']['Message'];
+      text?: string;
       /** Format: int32 */
       misfitAt?: null | number;
     };

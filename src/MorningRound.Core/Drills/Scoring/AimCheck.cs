@@ -1,5 +1,6 @@
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -12,11 +13,14 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <param name="Correction">
 /// By how much to move the aim, to the side opposite the offset; none when nothing is steady enough.
 /// </param>
-/// <param name="Text">The day's one line.</param>
-public sealed record AimCheck(Angle Offset, Angle Scatter, Angle? Correction, string Text)
+/// <param name="Said">The day's one line.</param>
+public sealed record AimCheck(Angle Offset, Angle Scatter, Angle? Correction, Message Said)
 {
     /// <summary>The largest scatter, in degrees, at which a correction is offered. The product's own default.</summary>
     public const double LargestScatterDegrees = 2;
+
+    /// <summary>The day's one line in English.</summary>
+    public string Text => Said.In();
 
     /// <summary>With fewer, scatter cannot be told from luck.</summary>
     public const int FewestBalls = 3;
@@ -39,18 +43,14 @@ public sealed record AimCheck(Angle Offset, Angle Scatter, Angle? Correction, st
         var offset = Angle.OfOffset(one * mean, distance.ToLength());
         var scatter = Angle.OfOffset(one * deviation, distance.ToLength());
         if (interval.Contains(0) || scatter.Degrees > LargestScatterDegrees)
-            return new AimCheck(offset, scatter, null, "Nothing steady to correct. Aim where you always aim.");
+            return new AimCheck(offset, scatter, null, DrillSentences.NothingSteady.Of());
 
-        var side = mean > 0 ? "right" : "left";
-        var to = mean > 0 ? "left" : "right";
+        var goes = mean > 0 ? DrillSentences.GoesRight : DrillSentences.GoesLeft;
         return new AimCheck(
             offset,
             scatter,
             Angle.FromDegrees(-offset.Degrees),
-            $"Today it goes {Written(Math.Abs(mean))} {distance.Unit.Sign()} {side} at {distance}: aim "
-                + $"{Written(Math.Abs(offset.Degrees))}° further {to}. Check with five more."
+            goes.Of(Math.Abs(mean), distance.Unit.Sign(), distance, Math.Abs(offset.Degrees))
         );
     }
-
-    private static string Written(double number) => number.ToString("0.#", System.Globalization.CultureInfo.InvariantCulture);
 }

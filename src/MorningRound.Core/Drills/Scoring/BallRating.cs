@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -132,15 +133,20 @@ public sealed record BallRating : ScoringProtocol
         };
     }
 
-    private protected override string InWords(Tally tally)
+    private protected override Message Say(Tally tally)
     {
         var ratings = tally.Kept("rating");
+        var (mean, balls, lowest) = (
+            ratings.Average(),
+            DrillSentences.Count(ratings.Count, Counted.Ball),
+            Written.Plain(ratings.Min())
+        );
         var causes = Causes
             .Where(c => tally[c.Value] > 0)
-            .Select(c => $"{c.Label.ToLowerInvariant()} {tally[c.Value]}×")
+            .Select(c => DrillSentences.CauseTimes.Of(c.Label.ToLowerInvariant(), tally[c.Value]))
             .ToList();
-        return $"Mean {Written.Number(ratings.Average(), 2)} of {Written.Count(ratings.Count, "ball")}, lowest "
-            + $"{Written.Plain(ratings.Min())}"
-            + (causes.Count > 0 ? $". What helped: {string.Join(", ", causes)}." : ".");
+        return causes.Count == 0
+            ? DrillSentences.MeanRating.Of(mean, balls, lowest)
+            : DrillSentences.MeanRatingAndCauses.Of(mean, balls, lowest, new MessageList(", ", causes));
     }
 }

@@ -4,6 +4,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -155,6 +156,9 @@ public sealed record CalledShots : ScoringProtocol
     private protected override double? Value(string measure, Tally tally) =>
         tally["calls"] == 0 ? null : 100.0 * tally[measure == "hitShare" ? "hits" : "shaped"] / tally["calls"];
 
-    private protected override string InWords(Tally tally) =>
-        $"Target {Rate.InWords(tally["hits"], tally["calls"])}. Shape {Rate.InWords(tally["shaped"], tally["calls"])}.";
+    private protected override Message Say(Tally tally) =>
+        DrillSentences.TargetAndShape.Of(
+            Rate.InWords(tally["hits"], tally["calls"]),
+            Rate.InWords(tally["shaped"], tally["calls"])
+        );
 }

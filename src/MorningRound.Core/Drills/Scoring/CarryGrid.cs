@@ -4,6 +4,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -183,9 +184,13 @@ public sealed record CarryGrid : ScoringProtocol
 
     private protected override double? Value(string measure, Tally tally) => tally[measure];
 
-    private protected override string InWords(Tally tally) =>
-        $"{tally["hits"]} of {Cells.Count} cells hit with {Written.Count(tally["balls"], "ball")}"
-        + (tally["altered"] > 0 ? $", {tally["altered"]} of them altered to fit." : ".");
+    private protected override Message Say(Tally tally)
+    {
+        var balls = DrillSentences.Count(tally["balls"], Counted.Ball);
+        return tally["altered"] > 0
+            ? DrillSentences.CellsAltered.Of(tally["hits"], Cells.Count, balls, tally["altered"])
+            : DrillSentences.Cells.Of(tally["hits"], Cells.Count, balls);
+    }
 
     private IEnumerable<FlowTransition> Missed(string answer, FlowEffect[] then, FlowEffect[] on, int cell, string? next) =>
         BallsPerCell == 1

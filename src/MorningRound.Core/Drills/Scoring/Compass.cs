@@ -4,6 +4,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -96,13 +97,18 @@ public sealed record Compass : ScoringProtocol
 
     private protected override double? Value(string measure, Tally tally) => tally[measure];
 
-    private protected override string InWords(Tally tally) =>
-        $"{Statistics.Rate.InWords(tally["made"], tally["attempts"])}. "
-        + string.Join(
-            ", ",
-            Distances.Take((tally["attempts"] + Points - 1) / Points).Select(d => $"{d} {Unit.Sign()}: {tally[MadeAt(d)]}")
-        )
-        + ".";
+    private protected override Message Say(Tally tally) =>
+        DrillSentences.RateByDistance.Of(
+            Statistics.Rate.InWords(tally["made"], tally["attempts"]),
+            new MessageList(
+                ", ",
+                [
+                    .. Distances
+                        .Take((tally["attempts"] + Points - 1) / Points)
+                        .Select(d => DrillSentences.HoledFrom.Of(d, Unit.Sign(), tally[MadeAt(d)])),
+                ]
+            )
+        );
 
     private static string MadeAt(int distance) => $"made{distance}";
 

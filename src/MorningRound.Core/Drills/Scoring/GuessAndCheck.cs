@@ -3,6 +3,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -180,22 +181,25 @@ public sealed record GuessAndCheck : ScoringProtocol
         return differences.Count == 0 ? null : 100.0 * tally[measure] / differences.Count;
     }
 
-    private protected override string InWords(Tally tally)
+    private protected override Message Say(Tally tally)
     {
         if (tally["attempts"] == 0)
-            return "No guess has been checked yet.";
-        return string.Join(
-            " ",
-            Quantities.Select(q =>
-            {
-                var kind = Kinds[q];
-                var bias = Sample.Mean(tally.Kept(Difference(q)))!.Value;
-                var tilt =
-                    Math.Round(bias, 1) == 0
-                        ? $"No bias in {kind.Name}"
-                        : $"{(bias > 0 ? kind.Over : kind.Under)} by {Written.Number(Math.Abs(bias), 1)} {kind.Unit}";
-                return $"{tilt}; {tally[$"within{q}"]} of {tally["attempts"]} within tolerance.";
-            })
+            return DrillSentences.NoGuess.Of();
+        return DrillSentences.Guesses.Of(
+            new MessageList(
+                " ",
+                [
+                    .. Quantities.Select(q =>
+                    {
+                        var kind = Kinds[q];
+                        var bias = Math.Round(Sample.Mean(tally.Kept(Difference(q)))!.Value, 1, MidpointRounding.AwayFromZero);
+                        var (within, all) = (tally[$"within{q}"], tally["attempts"]);
+                        return bias == 0
+                            ? DrillSentences.NoBias.Of(kind.Name, within, all)
+                            : DrillSentences.Bias.Of(bias > 0 ? kind.Over : kind.Under, Math.Abs(bias), kind.Unit, within, all);
+                    }),
+                ]
+            )
         );
     }
 

@@ -3,6 +3,7 @@ using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -65,5 +66,5 @@ public sealed record MakeRate : ScoringProtocol
     private protected override double? Value(string measure, Tally tally) =>
         measure == "made" ? tally["made"] : 100.0 * tally["made"] / tally["attempts"];
 
-    private protected override string InWords(Tally tally) => Rate.InWords(tally["made"], tally["attempts"]) + ".";
+    private protected override Message Say(Tally tally) => DrillSentences.Rate.Of(Rate.InWords(tally["made"], tally["attempts"]));
 }

@@ -4,6 +4,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -127,19 +128,19 @@ public sealed record MeasuredShots : ScoringProtocol
             _ => 100.0 * tally["inBand"] / tally["shots"],
         };
 
-    private protected override string InWords(Tally tally)
+    private protected override Message Say(Tally tally)
     {
         if (AimTarget() is { } target)
         {
             return tally["shots"] < AimCheck.FewestBalls
-                ? "Too few balls to say where it goes today."
-                : AimCheck.Of([.. tally.Kept(What).Select(offset => target.Unit.Times(offset))], target).Text;
+                ? DrillSentences.TooFewToAim.Of()
+                : AimCheck.Of([.. tally.Kept(What).Select(offset => target.Unit.Times(offset))], target).Said;
         }
 
-        var mean = Sample.Mean(tally.Kept(What))!.Value;
-        var began = StartedAt is { } start ? $", from {Written.Number(start, 1)} at the start" : "";
-        return $"Mean {Written.Number(mean, 1)}{Written.Unit(Unit)}{began}; in the band "
-            + $"{Rate.InWords(tally["inBand"], tally["shots"])}.";
+        var (mean, inBand) = (Sample.Mean(tally.Kept(What))!.Value, Rate.InWords(tally["inBand"], tally["shots"]));
+        return StartedAt is { } start
+            ? DrillSentences.MeanFromStart.Of(mean, Written.Unit(Unit), start, inBand)
+            : DrillSentences.MeanInBand.Of(mean, Written.Unit(Unit), inBand);
     }
 
     private string Band() =>

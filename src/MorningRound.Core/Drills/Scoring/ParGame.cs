@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -98,9 +99,16 @@ public sealed record ParGame : ScoringProtocol
 
     private protected override double? Value(string measure, Tally tally) => tally[measure];
 
-    private protected override string InWords(Tally tally) =>
-        $"{char.ToUpperInvariant(Written.ToPar(tally["score"])[0])}{Written.ToPar(tally["score"])[1..]} after "
-        + $"{Written.Count(tally["attempts"], "putt")}.";
+    private protected override Message Say(Tally tally)
+    {
+        var putts = DrillSentences.Count(tally["attempts"], Counted.Putt);
+        return tally["score"] switch
+        {
+            0 => DrillSentences.LevelPar.Of(putts),
+            < 0 => DrillSentences.UnderPar.Of(-tally["score"], putts),
+            _ => DrillSentences.OverPar.Of(tally["score"], putts),
+        };
+    }
 
     private static bool IsForPar(int station) => station % 2 == 0;
 }

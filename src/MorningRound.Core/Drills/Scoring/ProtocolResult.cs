@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -70,7 +71,10 @@ public sealed record ProtocolResult
     public required IReadOnlyList<Measure> Measures { get; init; }
 
     /// <summary>The result in one line, with its doubt where that matters.</summary>
-    public required string Text { get; init; }
+    public required Message Said { get; init; }
+
+    /// <summary>The same in English.</summary>
+    public string Text => Said.In();
 
     /// <summary>The index of the first input that does not fit; none otherwise.</summary>
     public int? MisfitAt { get; init; }
@@ -86,7 +90,7 @@ public sealed record ProtocolResult
             Counts = new Dictionary<string, int>(),
             Samples = new Dictionary<string, IReadOnlyList<int>>(),
             Measures = [.. kinds.Select(m => m.With(null))],
-            Text = "What was recorded does not fit this drill. It is kept as it is.",
+            Said = DrillSentences.DoesNotFit.Of(),
             MisfitAt = at,
         };
 

@@ -92,6 +92,40 @@ public static class Protocols
         Choice("Situations in the student's words, breathing, and one putt each.", new RehearsedScenario()),
     ];
 
+    /// <summary>
+    /// What a new row of a list of parameters starts as, by protocol and list, such as <c>zoneSets.zones</c>. It is there to be
+    /// changed, and may be invalid until it is.
+    /// </summary>
+    public static IReadOnlyDictionary<string, object> NewRows { get; } =
+        new Dictionary<string, object>
+        {
+            ["timedSteps.steps"] = new TimedStep { Label = "", Times = 5 },
+            ["zoneSets.zones"] = new PuttZone
+            {
+                Feet = 40,
+                ShortInches = 10,
+                PastInches = 36,
+                SideInches = 12,
+            },
+            ["carryGrid.cells"] = new GridCell { Club = Club.SandWedge, Swing = SwingLength.Full },
+            ["window.clubs"] = new ClubWindow
+            {
+                Club = Club.Iron7,
+                Bounds =
+                [
+                    new WindowBound
+                    {
+                        What = "launch",
+                        Unit = "°",
+                        Most = 20,
+                    },
+                ],
+            },
+            ["window.clubs.bounds"] = new WindowBound { What = "", Most = 0 },
+            ["calledShots.pattern"] = new PatternStep(ShotShape.Fade, 2),
+            ["proximityLevels.stations"] = new ProximityStation { Club = Club.SandWedge },
+        };
+
     /// <summary>The name of a protocol in files, such as <c>stepLadder</c>.</summary>
     public static string KindOf(ScoringProtocol protocol) => Kinds[protocol.GetType()];
 

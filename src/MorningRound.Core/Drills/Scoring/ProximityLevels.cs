@@ -4,6 +4,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -146,9 +147,8 @@ public sealed record ProximityLevels : ScoringProtocol
     private protected override double? Value(string measure, Tally tally) =>
         measure == "passed" ? tally["passed"] : Sample.Mean(tally.Kept("distance"));
 
-    private protected override string InWords(Tally tally) =>
-        $"{tally["passed"]} of {RadiiFeet.Count} levels passed; {Written.Number(Sample.Mean(tally.Kept("distance")) ?? 0, 1)} "
-        + "ft from the hole on average.";
+    private protected override Message Say(Tally tally) =>
+        DrillSentences.Levels.Of(tally["passed"], RadiiFeet.Count, Sample.Mean(tally.Kept("distance")) ?? 0);
 
     private static string Named(ProximityStation station) =>
         station.Lie.Length > 0 ? $"{station.Club.InWords()}, {station.Lie}" : station.Club.InWords();

@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -90,9 +91,8 @@ public sealed record RehearsedScenario : ScoringProtocol
     private protected override double? Value(string measure, Tally tally) =>
         measure == "made" ? tally["made"] : tally["behaved"] / 10.0 / tally["putts"];
 
-    private protected override string InWords(Tally tally) =>
-        $"{tally["made"]} of {tally["putts"]} holed; behaved as intended {Written.Number(Value("behaved", tally)!.Value, 1)} "
-        + "of 10 on average.";
+    private protected override Message Say(Tally tally) =>
+        DrillSentences.Behaved.Of(tally["made"], tally["putts"], Value("behaved", tally)!.Value);
 
     private const string Behaved = "Did you behave as you wanted to? 1 not at all, 10 wholly";
 

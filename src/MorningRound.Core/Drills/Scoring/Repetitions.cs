@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -60,5 +61,6 @@ public sealed record Repetitions : ScoringProtocol
 
     private protected override double? Value(string measure, Tally tally) => tally["count"];
 
-    private protected override string InWords(Tally tally) => Written.Count(tally["count"], "repetition") + ".";
+    private protected override Message Say(Tally tally) =>
+        DrillSentences.Rate.Of(DrillSentences.Count(tally["count"], Counted.Repetition));
 }

@@ -5,6 +5,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -141,7 +142,7 @@ public abstract record ScoringProtocol
             Counts = tally.Counts,
             Samples = tally.Samples,
             Measures = [.. MeasureKinds.Select(m => m.With(reading == ResultStatus.Nothing ? null : Value(m.Name, tally)))],
-            Text = reading == ResultStatus.Nothing ? "Nothing attempted." : InWords(tally),
+            Said = reading == ResultStatus.Nothing ? DrillSentences.NothingAttempted.Of() : Say(tally),
         };
     }
 
@@ -194,7 +195,8 @@ public abstract record ScoringProtocol
 
     private protected abstract double? Value(string measure, Tally tally);
 
-    private protected abstract string InWords(Tally tally);
+    /// <summary>The result in one line, with its doubt where that matters; asked only when something was attempted.</summary>
+    private protected abstract Message Say(Tally tally);
 }
 
 /// <summary>Numbers as they are written for people.</summary>
@@ -211,12 +213,4 @@ internal static class Written
     public static string Plain(double value) => Number(value, value == Math.Floor(value) ? 0 : 1);
 
     public static string Unit(string unit) => unit.Length == 0 ? "" : $" {unit}";
-
-    public static string Count(int n, string one) => $"{n} {one}{(n == 1 ? "" : "s")}";
-
-    /// <summary>A score to par: "2 under par", "level par", "3 over par".</summary>
-    public static string ToPar(int score) =>
-        score == 0 ? "level par"
-        : score < 0 ? $"{-score} under par"
-        : $"{score} over par";
 }

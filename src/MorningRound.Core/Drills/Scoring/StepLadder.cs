@@ -2,6 +2,7 @@ using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -141,13 +142,20 @@ public sealed record StepLadder : ScoringProtocol
                 : tally["left"] / 10.0 / tally["lefts"]
             : tally[measure];
 
-    private protected override string InWords(Tally tally)
+    private protected override Message Say(Tally tally)
     {
-        var reached = tally["furthest"] == 0 ? "No step passed" : $"Furthest step passed {tally["furthest"]} {Unit.Sign()}";
-        var left = Value("left", tally) is { } mean
-            ? $"; {Written.Number(mean, 1)} {Unit.Sign()} left for the second putt on average"
-            : "";
-        return $"{reached}, in {Written.Count(tally["climbs"], "climb")}{left}.";
+        var (climbs, furthest, left) = (
+            DrillSentences.Count(tally["climbs"], Counted.Climb),
+            tally["furthest"],
+            Value("left", tally)
+        );
+        return (furthest, left) switch
+        {
+            (0, null) => DrillSentences.NoStep.Of(climbs),
+            (0, { } mean) => DrillSentences.NoStepLeft.Of(climbs, mean, Unit.Sign()),
+            (_, null) => DrillSentences.Furthest.Of(furthest, Unit.Sign(), climbs),
+            (_, { } mean) => DrillSentences.FurthestLeft.Of(furthest, Unit.Sign(), climbs, mean),
+        };
     }
 
     private static FlowEffect PassAt(int distance) =>

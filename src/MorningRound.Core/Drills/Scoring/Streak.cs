@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -80,10 +81,13 @@ public sealed record Streak : ScoringProtocol
 
     private protected override double? Value(string measure, Tally tally) => tally[measure];
 
-    private protected override string InWords(Tally tally) =>
-        tally["best"] >= Length
-            ? $"{Length} in a row, after {Written.Count(tally["attempts"], "attempt")}."
-            : $"Best run {tally["best"]} of {Length} asked, in {Written.Count(tally["attempts"], "attempt")}.";
+    private protected override Message Say(Tally tally)
+    {
+        var attempts = DrillSentences.Count(tally["attempts"], Counted.Attempt);
+        return tally["best"] >= Length
+            ? DrillSentences.StreakDone.Of(Length, attempts)
+            : DrillSentences.BestRun.Of(tally["best"], Length, attempts);
+    }
 
     private int? CapFor(int length) => Cap is null ? null : Math.Max(Cap.Value, length);
 }

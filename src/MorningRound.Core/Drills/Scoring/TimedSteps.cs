@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -126,5 +127,5 @@ public sealed record TimedSteps : ScoringProtocol
 
     private protected override double? Value(string measure, Tally tally) => tally["steps"];
 
-    private protected override string InWords(Tally tally) => $"{tally["steps"]} of {PlannedAttempts} steps.";
+    private protected override Message Say(Tally tally) => DrillSentences.Steps.Of(tally["steps"], PlannedAttempts ?? 0);
 }

@@ -4,6 +4,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -189,7 +190,7 @@ public sealed record Window : ScoringProtocol
         : tally["shots"] == 0 ? null
         : 100.0 * tally["hits"] / tally["shots"];
 
-    private protected override string InWords(Tally tally)
+    private protected override Message Say(Tally tally)
     {
         var failed = Clubs
             .SelectMany(c =>
@@ -197,18 +198,20 @@ public sealed record Window : ScoringProtocol
                     (bound, b) =>
                         new[]
                         {
-                            (Name: $"{c.Club.InWords()}: {bound.What} too low", Times: tally[Below(c.Club, b)]),
-                            (Name: $"{c.Club.InWords()}: {bound.What} too high", Times: tally[Above(c.Club, b)]),
+                            (Said: DrillSentences.TooLow, c.Club, bound.What, Times: tally[Below(c.Club, b)]),
+                            (Said: DrillSentences.TooHigh, c.Club, bound.What, Times: tally[Above(c.Club, b)]),
                         }
                 )
             )
             .Where(f => f.Times > 0)
             .OrderByDescending(f => f.Times)
             .Take(2)
-            .Select(f => $"{f.Name} {f.Times}×")
+            .Select(f => f.Said.Of(f.Club, f.What, f.Times))
             .ToList();
-        return $"{Statistics.Rate.InWords(tally["hits"], tally["shots"])}"
-            + (failed.Count > 0 ? $". Most often out: {string.Join(", ", failed)}." : ".");
+        var rate = Statistics.Rate.InWords(tally["hits"], tally["shots"]);
+        return failed.Count == 0
+            ? DrillSentences.Rate.Of(rate)
+            : DrillSentences.RateAndMisses.Of(rate, new MessageList(", ", failed));
     }
 
     /// <summary>

@@ -4,6 +4,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
@@ -192,9 +193,12 @@ public sealed record ZoneSets : ScoringProtocol
             _ => tally[measure],
         };
 
-    private protected override string InWords(Tally tally) =>
-        $"{Written.Count(tally["cleared"], "set")} cleared of {tally["used"]} used; "
-        + $"{Statistics.Rate.InWords(tally["inside"], tally["balls"])} inside.";
+    private protected override Message Say(Tally tally) =>
+        DrillSentences.SetsCleared.Of(
+            DrillSentences.Count(tally["cleared"], Counted.Set),
+            tally["used"],
+            Statistics.Rate.InWords(tally["inside"], tally["balls"])
+        );
 
     private void SetStates(FlowBuilder flow, int set, bool hasCleared, ulong seed)
     {

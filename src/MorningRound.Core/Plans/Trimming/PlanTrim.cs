@@ -2,6 +2,7 @@ using MorningRound.Core.Drills;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Plans.Trimming;
 
@@ -203,13 +204,9 @@ public sealed record PlanTrim
             [
                 .. dropped.Select(d => d.Reason),
                 .. isShorter
-                    ?
-                    [
-                        $"{(dropped.Count == 0 ? "Everything" : "The rest")} is shortened in proportion, to {lengths.Sum()} "
-                            + "minutes.",
-                    ]
+                    ? [(dropped.Count == 0 ? TrimSentences.EverythingShorter : TrimSentences.RestShorter).Of(lengths.Sum()).In()]
                     : Array.Empty<string>(),
-                .. isShortOfBalls ? [$"Fewer balls everywhere, {balls} in all."] : Array.Empty<string>(),
+                .. isShortOfBalls ? [TrimSentences.FewerBalls.Of(balls!.Value).In()] : Array.Empty<string>(),
             ]
         );
     }
@@ -323,18 +320,18 @@ public sealed record PlanTrim
             {
                 left = Without(left, falls);
                 var segment = _segments[falls];
-                dropped.Add(new TrimDrop(segment.Id, $"“{segment.Title}” falls out: {WhyOf(segment)}."));
+                dropped.Add(new TrimDrop(segment.Id, TrimSentences.FallsOut.Of(segment.Title, WhyOf(segment).Of()).In()));
             }
 
             return (left, dropped);
         }
 
-        private static string WhyOf(Segment segment) =>
+        private static Sentence WhyOf(Segment segment) =>
             segment switch
             {
-                Pause => "a short session needs no pause",
-                PracticeSegment { Phase: Phase.WarmUp } => "the warm-up before it is enough for a shorter session",
-                _ => "it has the least priority, and the rest still divides as it should",
+                Pause => TrimSentences.NoPauseNeeded,
+                PracticeSegment { Phase: Phase.WarmUp } => TrimSentences.WarmUpIsEnough,
+                _ => TrimSentences.LeastPriority,
             };
 
         /// <summary>

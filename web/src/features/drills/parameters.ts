@@ -1,5 +1,8 @@
+import { beginnings } from '../../api/beginnings';
 import { clubs, lengthUnits, swingLengths } from '../../ui/format';
 import type { Protocol } from './queries';
+
+const { rows } = beginnings;
 
 const shapes = { straight: 'Straight', draw: 'Draw', fade: 'Fade' };
 
@@ -27,7 +30,7 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
       label: 'Steps',
       one: 'step',
       row: { label: text('What'), seconds: maybe('Seconds'), times: maybe('Times') },
-      fresh: { label: '', seconds: null, times: 5 },
+      fresh: rows['timedSteps.steps'],
     },
     cycles: number('Times over'),
   },
@@ -56,7 +59,7 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
         pastInches: number('Past, in'),
         sideInches: number('To a side, in'),
       },
-      fresh: { feet: 40, shortInches: 10, pastInches: 36, sideInches: 12 },
+      fresh: rows['zoneSets.zones'],
     },
     setsToClear: number('Sets to clear'),
     mostSets: number('At most so many sets'),
@@ -72,7 +75,7 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
         swing: { is: 'one', label: 'Swing', names: swingLengths },
         carry: maybe('Carry'),
       },
-      fresh: { club: 'sandWedge', swing: 'full', carry: null },
+      fresh: rows['carryGrid.cells'],
     },
     ballsPerCell: number('Balls a cell'),
     tolerancePercent: number('Tolerance, %'),
@@ -104,10 +107,10 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
           label: 'Numbers',
           one: 'number',
           row: { what: text('What'), unit: text('Unit'), least: maybe('At least'), most: maybe('At most') },
-          fresh: { what: '', unit: '', least: null, most: 0 },
+          fresh: rows['window.clubs.bounds'],
         },
       },
-      fresh: { club: 'iron7', bounds: [{ what: 'launch', unit: '°', least: null, most: 20 }] },
+      fresh: rows['window.clubs'],
     },
     shotsPerClub: number('Shots a club'),
   },
@@ -122,7 +125,7 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
       label: 'Declared pattern',
       one: 'run',
       row: { shape: { is: 'one', label: 'Shape', names: shapes }, balls: number('Balls') },
-      fresh: { shape: 'fade', balls: 2 },
+      fresh: rows['calledShots.pattern'],
     },
   },
   proximityLevels: {
@@ -131,7 +134,7 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
       label: 'Stations',
       one: 'station',
       row: { club: { is: 'one', label: 'Club', names: clubs }, lie: text('Lie') },
-      fresh: { club: 'sandWedge', lie: '' },
+      fresh: rows['proximityLevels.stations'],
     },
     radiiFeet: { is: 'numbers', label: 'Radius of each circle in feet, the widest first' },
   },

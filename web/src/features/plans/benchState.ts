@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid';
+import { beginnings } from '../../api/beginnings';
 import type { Schemas } from '../../api/client';
 import { phases, type Phase } from '../../ui/phases';
 
@@ -74,25 +75,15 @@ export const emptyPlan: Plan = {
   overruled: [],
 };
 
-/** What a new segment of a phase starts as. */
-const beginnings: Record<Phase, Pick<PracticeSegment, 'intent' | 'minutes' | 'balls' | 'holes'>> = {
-  warmUp: { intent: 'body', minutes: 10, balls: 0, holes: null },
-  block: { intent: 'technique', minutes: 15, balls: 20, holes: null },
-  random: { intent: 'skill', minutes: 15, balls: 15, holes: null },
-  onCourse: { intent: 'performance', minutes: 15, balls: 12, holes: 3 },
-};
-
 export function newSegment(of: Phase | 'pause', place: Schemas['PlaceKind']): Segment {
-  if (of === 'pause') return { kind: 'pause', id: uuid(), title: 'Water', minutes: 3, instruction: 'Drink something.' };
+  if (of === 'pause') return { kind: 'pause', id: uuid(), ...beginnings.pause };
   return {
     ...noFields,
     kind: 'practice',
     id: uuid(),
     title: phases[of].name,
-    phase: of,
-    ...beginnings[of],
+    ...beginnings.segments[of],
     place,
-    exit: { kind: 'minutes' },
   };
 }
 

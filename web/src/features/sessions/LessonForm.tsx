@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { beginnings } from '../../api/beginnings';
 import type { Schemas } from '../../api/client';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
@@ -10,6 +11,8 @@ import { places } from '../../ui/format';
 import { phases } from '../../ui/phases';
 import { StepHeading } from '../../ui/StepHeading';
 import type { NewEntry } from './log';
+
+const { homework } = beginnings;
 
 interface Props {
   studentName: string;
@@ -26,12 +29,14 @@ export function LessonForm({ studentName, notes: notedBefore, onFinish, onBack }
   const [checkpoint, setCheckpoint] = useState('');
   const [title, setTitle] = useState('');
   const [instruction, setInstruction] = useState('');
-  const [phase, setPhase] = useState<Schemas['Phase']>('block');
-  const [place, setPlace] = useState<Schemas['PlaceKind']>('range');
-  const [minutes, setMinutes] = useState<number | null>(15);
-  const [balls, setBalls] = useState<number | null>(0);
+  const [phase, setPhase] = useState<Schemas['Phase']>(homework.phase);
+  const [place, setPlace] = useState<Schemas['PlaceKind']>(homework.place);
+  const [minutes, setMinutes] = useState<number | null>(homework.minutes);
+  const [balls, setBalls] = useState<number | null>(homework.balls);
   const hasHomework = title.trim() !== '';
-  const fits = !hasHomework || (minutes !== null && minutes >= 1 && minutes <= 240 && (balls ?? 0) <= 400);
+  const fits =
+    !hasHomework ||
+    (minutes !== null && minutes >= 1 && minutes <= homework.mostMinutes && (balls ?? 0) <= homework.mostBalls);
   return (
     <Box sx={{ display: 'grid', gap: 2, mt: 2.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline' }}>
@@ -104,7 +109,7 @@ export function LessonForm({ studentName, notes: notedBefore, onFinish, onBack }
                   instruction,
                   phase,
                   place,
-                  minutes: Math.round(minutes ?? 15),
+                  minutes: Math.round(minutes ?? homework.minutes),
                   balls: Math.round(balls ?? 0),
                 }
               : null,

@@ -1,0 +1,128 @@
+using MorningRound.Core.Wording;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>Everything a drill says of its result, and of the results before it.</summary>
+internal static class DrillSentences
+{
+    public static readonly Sentence NothingAttempted = new("result.nothing", "Nothing attempted.");
+    public static readonly Sentence DoesNotFit = new(
+        "result.doesNotFit",
+        "What was recorded does not fit this drill. It is kept as it is."
+    );
+
+    public static readonly Sentence Rate = new("result.rate", "{0}.");
+    public static readonly Sentence MeanRating = new("result.meanRating", "Mean {0:0.00} of {1}, lowest {2}.");
+    public static readonly Sentence MeanRatingAndCauses = new(
+        "result.meanRatingAndCauses",
+        "Mean {0:0.00} of {1}, lowest {2}. What helped: {3}."
+    );
+    public static readonly Sentence CauseTimes = new("result.causeTimes", "{0} {1}×");
+    public static readonly Sentence TargetAndShape = new("result.targetAndShape", "Target {0}. Shape {1}.");
+    public static readonly Sentence Cells = new("result.cells", "{0} of {1} cells hit with {2}.");
+    public static readonly Sentence CellsAltered = new(
+        "result.cellsAltered",
+        "{0} of {1} cells hit with {2}, {3} of them altered to fit."
+    );
+    public static readonly Sentence RateByDistance = new("result.rateByDistance", "{0}. {1}.");
+    public static readonly Sentence HoledFrom = new("result.holedFrom", "{0} {1}: {2}");
+    public static readonly Sentence NoGuess = new("result.noGuess", "No guess has been checked yet.");
+    public static readonly Sentence Guesses = new("result.guesses", "{0}");
+    public static readonly Sentence NoBias = new("result.noBias", "No bias in {0}; {1} of {2} within tolerance.");
+    public static readonly Sentence Bias = new("result.bias", "{0} by {1:0.0} {2}; {3} of {4} within tolerance.");
+    public static readonly Sentence TooFewToAim = new("result.tooFewToAim", "Too few balls to say where it goes today.");
+    public static readonly Sentence MeanInBand = new("result.meanInBand", "Mean {0:0.0;−0.0}{1}; in the band {2}.");
+    public static readonly Sentence MeanFromStart = new(
+        "result.meanFromStart",
+        "Mean {0:0.0;−0.0}{1}, from {2:0.0;−0.0} at the start; in the band {3}."
+    );
+    public static readonly Sentence LevelPar = new("result.levelPar", "Level par after {0}.");
+    public static readonly Sentence UnderPar = new("result.underPar", "{0} under par after {1}.");
+    public static readonly Sentence OverPar = new("result.overPar", "{0} over par after {1}.");
+    public static readonly Sentence Levels = new(
+        "result.levels",
+        "{0} of {1} levels passed; {2:0.0} ft from the hole on average."
+    );
+    public static readonly Sentence Behaved = new(
+        "result.behaved",
+        "{0} of {1} holed; behaved as intended {2:0.0} of 10 on average."
+    );
+    public static readonly Sentence NoStep = new("result.noStep", "No step passed, in {0}.");
+    public static readonly Sentence NoStepLeft = new(
+        "result.noStepLeft",
+        "No step passed, in {0}; {1:0.0} {2} left for the second putt on average."
+    );
+    public static readonly Sentence Furthest = new("result.furthest", "Furthest step passed {0} {1}, in {2}.");
+    public static readonly Sentence FurthestLeft = new(
+        "result.furthestLeft",
+        "Furthest step passed {0} {1}, in {2}; {3:0.0} {1} left for the second putt on average."
+    );
+    public static readonly Sentence StreakDone = new("result.streakDone", "{0} in a row, after {1}.");
+    public static readonly Sentence BestRun = new("result.bestRun", "Best run {0} of {1} asked, in {2}.");
+    public static readonly Sentence Steps = new("result.steps", "{0} of {1} steps.");
+    public static readonly Sentence RateAndMisses = new("result.rateAndMisses", "{0}. Most often out: {1}.");
+    public static readonly Sentence TooLow = new("result.tooLow", "{0}: {1} too low {2}×");
+    public static readonly Sentence TooHigh = new("result.tooHigh", "{0}: {1} too high {2}×");
+    public static readonly Sentence SetsCleared = new("result.setsCleared", "{0} cleared of {1} used; {2} inside.");
+
+    public static readonly Sentence NothingSteady = new(
+        "aim.nothingSteady",
+        "Nothing steady to correct. Aim where you always aim."
+    );
+    public static readonly Sentence GoesRight = new(
+        "aim.goesRight",
+        "Today it goes {0:0.#} {1} right at {2}: aim {3:0.#}° further left. Check with five more."
+    );
+    public static readonly Sentence GoesLeft = new(
+        "aim.goesLeft",
+        "Today it goes {0:0.#} {1} left at {2}: aim {3:0.#}° further right. Check with five more."
+    );
+
+    public static readonly Sentence FirstTime = new(
+        "before.firstTime",
+        "The first time with these numbers: nothing to compare it with yet."
+    );
+    public static readonly Sentence LastTime = new("before.lastTime", "{0} last time: {1}{2}.");
+    public static readonly Sentence LastTimes = new("before.lastTimes", "{0} the last {1} times, newest first: {2}{3}.");
+    public static readonly Sentence BetterThanThat = new("before.betterThanThat", "Better than that this time.");
+    public static readonly Sentence BetterThanEach = new("before.betterThanEach", "Better than each of them this time.");
+    public static readonly Sentence WorseThanThat = new("before.worseThanThat", "Not as good as that this time.");
+    public static readonly Sentence WorseThanEach = new("before.worseThanEach", "Not as good as each of them this time.");
+    public static readonly Sentence Same = new("before.same", "The same again.");
+    public static readonly Sentence InRange = new("before.inRange", "In the range of the times before.");
+    public static readonly Sentence MoreThanChance = new(
+        "before.moreThanChance",
+        "More than {0} of {1} before, by more than chance would."
+    );
+    public static readonly Sentence FewerThanChance = new(
+        "before.fewerThanChance",
+        "Fewer than {0} of {1} before, by more than chance would."
+    );
+    public static readonly Sentence NoClearDifference = new(
+        "before.noClearDifference",
+        "No clear difference from {0} of {1} before: so few balls go up and down by themselves."
+    );
+    public static readonly Sentence ThenVerdict = new("before.thenVerdict", "{0} {1}");
+
+    /// <summary>How many of something: "1 ball", "20 balls".</summary>
+    public static Message Count(int n, Counted of) => (n == 1 ? Ones[of] : Many[of]).Of(n);
+
+    private static readonly Dictionary<Counted, Sentence> Ones = Enum.GetValues<Counted>()
+        .ToDictionary(c => c, c => new Sentence($"count.one{c}", $"{{0}} {NameOf(c)}"));
+
+    private static readonly Dictionary<Counted, Sentence> Many = Enum.GetValues<Counted>()
+        .ToDictionary(c => c, c => new Sentence($"count.many{c}s", $"{{0}} {NameOf(c)}s"));
+
+    private static string NameOf(Counted counted) => counted.ToString().ToLowerInvariant();
+}
+
+/// <summary>What is counted in the line of a result.</summary>
+internal enum Counted
+{
+    Ball,
+    Putt,
+    Climb,
+    Attempt,
+    Set,
+    Repetition,
+}

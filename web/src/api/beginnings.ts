@@ -1,0 +1,101 @@
+/** Made from the server's description; never edited. */
+export const beginnings = {
+  segments: {
+    warmUp: {
+      phase: 'warmUp',
+      intent: 'body',
+      minutes: 10,
+      balls: 0,
+      holes: null,
+      exit: {
+        kind: 'minutes',
+      },
+    },
+    block: {
+      phase: 'block',
+      intent: 'technique',
+      minutes: 15,
+      balls: 20,
+      holes: null,
+      exit: {
+        kind: 'minutes',
+      },
+    },
+    random: {
+      phase: 'random',
+      intent: 'skill',
+      minutes: 15,
+      balls: 15,
+      holes: null,
+      exit: {
+        kind: 'minutes',
+      },
+    },
+    onCourse: {
+      phase: 'onCourse',
+      intent: 'performance',
+      minutes: 15,
+      balls: 12,
+      holes: 3,
+      exit: {
+        kind: 'minutes',
+      },
+    },
+  },
+  pause: {
+    title: 'Water',
+    minutes: 3,
+    instruction: 'Drink something.',
+  },
+  homework: {
+    phase: 'block',
+    place: 'range',
+    minutes: 15,
+    balls: 0,
+    mostMinutes: 240,
+    mostBalls: 400,
+  },
+  rows: {
+    'timedSteps.steps': {
+      label: '',
+      seconds: null,
+      times: 5,
+    },
+    'zoneSets.zones': {
+      feet: 40,
+      shortInches: 10,
+      pastInches: 36,
+      sideInches: 12,
+    },
+    'carryGrid.cells': {
+      club: 'sandWedge',
+      swing: 'full',
+      carry: null,
+    },
+    'window.clubs': {
+      club: 'iron7',
+      bounds: [
+        {
+          what: 'launch',
+          unit: '°',
+          least: null,
+          most: 20,
+        },
+      ],
+    },
+    'window.clubs.bounds': {
+      what: '',
+      unit: '',
+      least: null,
+      most: 0,
+    },
+    'calledShots.pattern': {
+      shape: 'fade',
+      balls: 2,
+    },
+    'proximityLevels.stations': {
+      club: 'sandWedge',
+      lie: '',
+    },
+  },
+} as const;
