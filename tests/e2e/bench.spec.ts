@@ -110,6 +110,8 @@ test('what was typed on an older version and left is not saved over the newer on
   expect(saved.status(), await saved.text()).toBe(200);
 
   await page.goto(address);
+  await expect(page.getByText('Nothing was overwritten')).toBeVisible();
+  await page.getByRole('button', { name: 'Words and frame' }).click();
   await expect(page.getByLabel('Purpose')).toHaveValue('Typed and left');
   await page.getByLabel('Title').fill('Left open too long');
   await page.keyboard.press('Control+s');

@@ -38,7 +38,7 @@ public class ServerTests
         await using (
             var older = new NpgsqlCommand(
                 """
-                CREATE TABLE "__EFMigrationsHistory" ("MigrationId" varchar(150) PRIMARY KEY, "ProductVersion" varchar(32) NOT NULL);
+                CREATE TABLE "__EFMigrationsHistory" ("MigrationId" varchar(150) PRIMARY KEY, "ProductVersion" varchar(32));
                 INSERT INTO "__EFMigrationsHistory" VALUES ('20250101000000_First', '10.0.0');
                 CREATE TABLE "Plans" ("Id" uuid PRIMARY KEY);
                 INSERT INTO "Plans" VALUES ('01890000-0000-7000-8000-000000000001');

@@ -1,16 +1,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { startSending } from '../features/sessions/sending';
 import { dayName } from '../ui/format';
+import { onDemand } from '../ui/onDemand';
 import { Key, Loading, ErrorNotice } from '../ui/states';
 import { useKeys } from './keys';
 import { Mark } from './Mark';
 import { useOutdoor } from './outdoor';
 import { isSigningOut, PersonContext, useKeptPerson, useSignIn, useSignOut, type Person, type Session } from './signIn';
 
-const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.KeysDialog })));
+const KeysDialog = onDemand(() => import('./KeysDialog').then((m) => m.KeysDialog));
 
 /**
  * What surrounds every page once somebody is signed in. Until the server has answered, and without a signal, that is whoever
@@ -156,11 +157,7 @@ function CoachBar({ person }: { person: Person }) {
         </Button>
         <SignOut />
       </Box>
-      {showsKeys && (
-        <Suspense>
-          <KeysDialog open onClose={() => setShowsKeys(false)} />
-        </Suspense>
-      )}
+      {showsKeys && <KeysDialog open onClose={() => setShowsKeys(false)} />}
     </Box>
   );
 }

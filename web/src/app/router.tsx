@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate, useRouteError } from 'react-router';
+import { onDemand } from '../ui/onDemand';
 import { ErrorNotice } from '../ui/states';
 import { usePerson } from './signIn';
 
@@ -24,12 +25,13 @@ const named = async <K extends string>(module: Promise<Record<K, React.Component
   Component: (await module)[name],
 });
 
+const SetForStudentDialog = onDemand(() =>
+  import('../features/weeks/SetForStudentDialog').then((m) => m.SetForStudentDialog),
+);
+
 /** The bench, and the dialog of the weeks above it that it opens. */
 async function bench() {
-  const [{ BenchPage }, { SetForStudentDialog }] = await Promise.all([
-    import('../features/plans/BenchPage'),
-    import('../features/weeks/SetForStudentDialog'),
-  ]);
+  const { BenchPage } = await import('../features/plans/BenchPage');
   return { element: <BenchPage SetForStudent={SetForStudentDialog} /> };
 }
 

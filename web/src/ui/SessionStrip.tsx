@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { findingLevels } from './findingLevels';
 import { count, minutes } from './format';
 import { phases } from './phases';
-import { stripDrag } from './stripDrag';
+import { stripDrag } from './dragging';
 
 export type StripSegment = Schemas['StripSegment'];
 

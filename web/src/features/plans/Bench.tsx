@@ -5,28 +5,32 @@ import { useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { LocalDraftNotices, Notice } from '../../ui/LocalDraftNotices';
+import { onDemand } from '../../ui/onDemand';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, ErrorNotice } from '../../ui/states';
 import { AddSegment, addKeys } from './AddSegment';
 import { BenchHead } from './BenchHead';
 import { CheckPanel } from './CheckPanel';
 import { keepingWords, newSegment, planFrom, segmentOf, type Plan } from './benchState';
-import { DraftDialog } from './DraftDialog';
-import { Drafted } from './Drafted';
-import { DrillDialog } from './DrillDialog';
 import { DrillsThatFit } from './DrillsThatFit';
 import { ConstraintFields } from './ConstraintFields';
 import { HeadInBrief } from './HeadInBrief';
 import { StickySummary } from './StickySummary';
-import { LeaveDialog } from './LeaveDialog';
 import { useDraftOne, useFix, usePlanContext, useRemovePlan } from './queries';
 import { SegmentEditor } from './SegmentEditor';
 import { SegmentList } from './SegmentList';
 import { marksOf, stripOf } from './stripOf';
-import { Templates } from './Templates';
 import { Totals } from './Totals';
-import { useBench, type BenchProps, type BenchSlots } from './useBench';
+import { fetchLeaveDialog, useBench, type BenchProps, type BenchSlots } from './useBench';
 import { Words } from './Words';
+
+// Dialogs, and what only an empty plan or a drafted one shows, come when they are needed. The one before leaving is fetched
+// as soon as there is something to lose.
+const Drafted = onDemand(() => import('./Drafted').then((m) => m.Drafted));
+const Templates = onDemand(() => import('./Templates').then((m) => m.Templates));
+const DraftDialog = onDemand(() => import('./DraftDialog').then((m) => m.DraftDialog));
+const DrillDialog = onDemand(() => import('./DrillDialog').then((m) => m.DrillDialog));
+const LeaveDialog = onDemand(() => fetchLeaveDialog().then((m) => m.LeaveDialog));
 
 /** Stays beside whatever is written, however long that is, below what is kept in sight. */
 const besideAll = {
@@ -311,7 +315,7 @@ export function Bench({
         />
       )}
       {isSetting && <SetForStudent planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
-      <LeaveDialog blocker={bench.blocker} />
+      {bench.blocker.state === 'blocked' && <LeaveDialog blocker={bench.blocker} />}
     </>
   );
 }

@@ -2,15 +2,18 @@ import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Chips } from '../../ui/Chips';
+import { onDemand } from '../../ui/onDemand';
 import { Field } from '../../ui/Field';
 import { equipment, keysOf } from '../../ui/format';
 import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { Sections } from '../../ui/Sections';
 import { Stepper } from '../../ui/Stepper';
-import { CallsFields } from './CallsFields';
 import type { PracticeSegment, Segment } from './benchState';
 import { PlannedDrillFields } from './PlannedDrillFields';
 import { ClubsAndRoutine, Counting, How, Instruction, Task, type PartProps } from './SegmentParts';
+
+// What few segments need comes with the first that does.
+const CallsFields = onDemand(() => import('./CallsFields').then((m) => m.CallsFields));
 
 interface Props<S = Segment> extends PartProps<S> {
   /** Who the plan is for; none for nobody in particular. */

@@ -1,13 +1,7 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
+import { useState } from 'react';
+import { dragRow, makesWay, type RowDrag } from '../../ui/dragging';
 import { count, intents } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
 import type { Segment } from './benchState';
@@ -21,50 +15,57 @@ interface Props {
   onRemove: (id: string) => void;
 }
 
-/** The segments in order. Drag by the handle, or Alt with the arrow keys. */
+/** The segments in order. Drag by the handle, or the arrow keys on it; Alt with the arrow keys moves the one in hand. */
 export function SegmentList({ segments, onMove, ...row }: Props) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const [drag, setDrag] = useState<RowDrag & { height: number }>();
+  const place = (index: number) => {
+    if (!drag) return undefined;
+    return index === drag.from ? drag.by : makesWay(drag, index, drag.height);
+  };
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={({ active, over }) => {
-        if (over && over.id !== active.id)
-          onMove(
-            String(active.id),
-            segments.findIndex((s) => s.id === over.id),
-          );
-      }}
-    >
-      <SortableContext items={segments} strategy={verticalListSortingStrategy}>
-        <Box component="ol" aria-label="Segments" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-          {segments.map((segment) => (
-            <Row key={segment.id} segment={segment} {...row} />
-          ))}
-        </Box>
-      </SortableContext>
-    </DndContext>
+    <Box component="ol" aria-label="Segments" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      {segments.map((segment, i) => (
+        <Row
+          key={segment.id}
+          segment={segment}
+          away={place(i)}
+          isDragging={drag?.from === i}
+          onGrab={(start) => {
+            const height = start.currentTarget.closest('li')?.clientHeight ?? 0;
+            dragRow(
+              start,
+              i,
+              (now) => setDrag(now && { ...now, height }),
+              (to) => onMove(segment.id, to),
+            );
+          }}
+          onStep={(by) => {
+            const to = i + by;
+            if (to >= 0 && to < segments.length) onMove(segment.id, to);
+          }}
+          {...row}
+        />
+      ))}
+    </Box>
   );
 }
 
 const small = { width: 26, height: 30, borderRadius: 1, fontSize: 17, color: 'text.secondary' };
 
-function Row({
-  segment,
-  selected,
-  onSelect,
-  onLengthen,
-  onRemove,
-}: Omit<Props, 'segments' | 'onMove'> & { segment: Segment }) {
-  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: segment.id });
+interface RowProps extends Omit<Props, 'segments' | 'onMove'> {
+  segment: Segment;
+  /** How far it is from where it stands, in pixels, while a row is dragged. */
+  away: number | undefined;
+  isDragging: boolean;
+  onGrab: (start: React.PointerEvent) => void;
+  onStep: (by: 1 | -1) => void;
+}
+
+function Row({ segment, selected, away, isDragging, onGrab, onStep, onSelect, onLengthen, onRemove }: RowProps) {
   const isSelected = segment.id === selected;
   return (
     <Box
       component="li"
-      ref={setNodeRef}
       data-testid="segment-row"
       sx={{
         display: 'grid',
@@ -79,13 +80,22 @@ function Row({
         position: 'relative',
         zIndex: isDragging ? 1 : undefined,
       }}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
+      style={
+        away === undefined
+          ? undefined
+          : { transform: `translateY(${away}px)`, transition: isDragging ? 'none' : 'transform 120ms' }
+      }
     >
       <Box
         component="button"
         type="button"
-        {...attributes}
-        {...listeners}
+        onPointerDown={onGrab}
+        onKeyDown={(e) => {
+          if (e.altKey || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return;
+          e.preventDefault();
+          e.stopPropagation();
+          onStep(e.key === 'ArrowUp' ? -1 : 1);
+        }}
         aria-label={`Move ${segment.title}`}
         sx={{
           border: 0,

@@ -47,19 +47,19 @@ export interface BenchSlots {
   SetForStudent: ComponentType<{ planId: string; title: string; onClose: () => void }>;
 }
 
+/** What asks before a plan with unsaved changes is left. */
+export const fetchLeaveDialog = () => import('./LeaveDialog');
+
 /** The state of the bench: the text, what the server makes of it, and whether it is saved. */
 export function useBench({ id, draftName, start, begins, version: startVersion, writtenFor }: BenchProps) {
   const stored = draftKey(usePerson().accountId, `bench-${draftName}`);
   const [{ draft: kept, wasDropped }] = useState(() => readLocalDraft<Plan>(stored, start));
   const [restored] = useState(() => kept && planFrom(kept.content));
   const [draft, change] = useReducer(changed, begins && begins !== start ? begins : (restored ?? start), opened);
-  const [saved, setSaved] = useState({ plan: start, version: startVersion });
   // What was typed on an older version waits for a person to decide; it is not saved over the newer one.
-  const [newer, setNewer] = useState<Newer | undefined>(() =>
-    kept && startVersion !== undefined && kept.version !== startVersion
-      ? { plan: start, version: startVersion }
-      : undefined,
-  );
+  const isStale = kept !== undefined && startVersion !== undefined && kept.version !== startVersion;
+  const [saved, setSaved] = useState({ plan: start, version: isStale ? kept.version : startVersion });
+  const [newer, setNewer] = useState<Newer | undefined>(isStale ? { plan: start, version: startVersion } : undefined);
   const check = useCheck(useSettled(draft.plan, checkAfter), writtenFor);
   const save = useSavePlan(id);
   const navigate = useNavigate();
@@ -67,11 +67,13 @@ export function useBench({ id, draftName, start, begins, version: startVersion, 
 
   // What was typed survives a closed tab or a browser that gave up.
   useEffect(() => {
-    if (isDirty) writeLocalDraft(stored, { content: draft.plan, version: newer ? kept?.version : saved.version });
+    if (isDirty) writeLocalDraft(stored, { content: draft.plan, version: saved.version });
     else dropLocalDraft(stored);
-  }, [draft.plan, isDirty, stored, newer, kept, saved.version]);
+  }, [draft.plan, isDirty, stored, saved.version]);
   useEffect(() => {
     if (!isDirty) return;
+    // Whatever cannot be fetched now is tried again when it is needed.
+    fetchLeaveDialog().catch(() => undefined);
     const warn = (e: BeforeUnloadEvent) => e.preventDefault();
     window.addEventListener('beforeunload', warn);
     return () => window.removeEventListener('beforeunload', warn);

@@ -4,13 +4,15 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStudent } from '../students/queries';
+import { onDemand } from '../../ui/onDemand';
 import { PageHeading } from '../../ui/PageHeading';
 import { hands, levels } from '../../ui/format';
 import { Loading, ErrorNotice } from '../../ui/states';
 import { Progress } from '../progress/Progress';
 import { WeekPanel } from '../weeks/WeekPanel';
 import { InviteStudent } from '../students/Invite';
-import { StudentDialog } from '../students/StudentDialog';
+
+const StudentDialog = onDemand(() => import('../students/StudentDialog').then((m) => m.StudentDialog));
 
 /** One student as the coach sees them: this week to set, the weeks before to learn from. */
 export function StudentPage() {
@@ -46,7 +48,7 @@ export function StudentPage() {
       </Box>
       <WeekPanel key={id} studentId={id} />
       <Progress studentId={id} />
-      <StudentDialog open={isEditing} onClose={() => setIsEditing(false)} student={student.data} />
+      {isEditing && <StudentDialog onClose={() => setIsEditing(false)} student={student.data} />}
     </>
   );
 }

@@ -8,14 +8,16 @@ import { answer, api, type Schemas } from '../../api/client';
 import { reviewKeys } from '../../api/queryKeys';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/signIn';
+import { onDemand } from '../../ui/onDemand';
 import { PageHeading } from '../../ui/PageHeading';
 import { dayName, dueInWords, hands, levels, percent, statuses } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, Loading, ErrorNotice } from '../../ui/states';
 import { OpenPainList } from '../../ui/OpenPainList';
 import { InviteCoach } from '../students/Invite';
-import { StudentDialog } from '../students/StudentDialog';
 import { TeeLine } from './TeeLine';
+
+const StudentDialog = onDemand(() => import('../students/StudentDialog').then((m) => m.StudentDialog));
 
 /** The coach's home: the students as bays, in the order in which they need a attention. */
 export function TeeLinePage() {
@@ -60,7 +62,7 @@ export function TeeLinePage() {
           <Squad rows={rows} />
         </>
       )}
-      <StudentDialog open={isAdding} onClose={() => setIsAdding(false)} />
+      {isAdding && <StudentDialog onClose={() => setIsAdding(false)} />}
     </>
   );
 }

@@ -15,23 +15,22 @@ import { ErrorNotice } from '../../ui/states';
 type Student = Schemas['StudentView'];
 
 interface Props {
-  open: boolean;
   onClose: () => void;
   /** The student to change; a new one without. */
   student?: Student;
 }
 
 /** Who a student is: the little that planning needs to begin. */
-export function StudentDialog({ open, onClose, student }: Props) {
+export function StudentDialog({ onClose, student }: Props) {
   return (
-    <Dialog open={open} onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="student-title">
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="student-title">
       <DialogTitle id="student-title">{student ? 'Change the student' : 'Add a student'}</DialogTitle>
-      {open && <StudentForm onClose={onClose} {...(student && { student })} />}
+      <StudentForm onClose={onClose} {...(student && { student })} />
     </Dialog>
   );
 }
 
-function StudentForm({ onClose, student }: Omit<Props, 'open'>) {
+function StudentForm({ onClose, student }: Props) {
   const queries = useQueryClient();
   const [id] = useState(() => student?.id ?? uuid());
   const [input, setInput] = useState({

@@ -5,11 +5,13 @@ import { useState } from 'react';
 import { usePerson } from '../../app/signIn';
 import type { Schemas } from '../../api/client';
 import { count, dayName, dueInWords, percent, plusDays, weekday } from '../../ui/format';
+import { onDemand } from '../../ui/onDemand';
 import { OpenPainList } from '../../ui/OpenPainList';
 import { Loading, ErrorNotice } from '../../ui/states';
-import { PlaceDialog } from './PlaceDialog';
 import { usePublish, useWeek, type Card, type Week } from './queries';
 import { SessionTile } from './SessionTile';
+
+const PlaceDialog = onDemand(() => import('./PlaceDialog').then((m) => m.PlaceDialog));
 
 /** A student's week on the coach's desk: seven days and "any day", what is set, and what was done of it. */
 export function WeekPanel({ studentId }: { studentId: string }) {

@@ -1,0 +1,47 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+
+interface Props {
+  /** Whom the link lets in. */
+  who: string;
+  path: string;
+  onClose: () => void;
+}
+
+/** A one-time link, to be sent to whom it lets in. */
+export function InvitationDialog({ who, path, onClose }: Props) {
+  const url = window.location.origin + path;
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="invite-title">
+      <DialogTitle id="invite-title">A link for {who}</DialogTitle>
+      <DialogContent>
+        Send this link. It works once, for seven days; making a new one ends this one.
+        <Box
+          component="output"
+          data-testid="invitation-link"
+          sx={{
+            display: 'block',
+            mt: 2,
+            p: 1.5,
+            bgcolor: 'background.default',
+            borderRadius: 1,
+            overflowWrap: 'anywhere',
+            userSelect: 'all',
+          }}
+        >
+          {url}
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        {window.isSecureContext && <Button onClick={() => void navigator.clipboard.writeText(url)}>Copy</Button>}
+        <Button onClick={onClose} variant="outlined">
+          Close
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
