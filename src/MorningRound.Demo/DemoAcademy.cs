@@ -25,7 +25,7 @@ internal sealed class DemoAcademy(MorningRoundDb db, DomainClock clock) : IDemo
             );
     }
 
-    /// <summary>The account behind a demo button; none where there is no demo.</summary>
+    /// <summary>The account behind a demo button; null where there is no demo.</summary>
     public async Task<Account?> AccountAsync(DemoPerson person, CancellationToken cancel)
     {
         var name = person == DemoPerson.Coach ? DemoSquad.Coach : DemoSquad.SignedInStudent;

@@ -237,7 +237,7 @@ internal static class DemoFiles
         };
 
     /// <summary>
-    /// A bag whose 7 iron carries so many yards, with even steps between the clubs; the putter carries nothing.
+    /// A bag by the carry of its 7 iron in yards, with even steps between the clubs; the putter carries nothing.
     /// </summary>
     private static IReadOnlyList<BagClub> Bag(DateOnly today, int sevenIron, params Club[] clubs) =>
         [

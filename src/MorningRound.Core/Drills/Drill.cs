@@ -113,7 +113,7 @@ public sealed record Drill
     /// <summary>The clubs it is for.</summary>
     public ClubGroup ClubGroup { get; init; } = ClubGroup.Any;
 
-    /// <summary>The size of its swings; none where it does not matter.</summary>
+    /// <summary>The size of its swings; null where it does not matter.</summary>
     public SwingSize? Swing { get; init; }
 
     /// <summary>Minutes it usually takes, 1 to 180.</summary>
@@ -128,13 +128,13 @@ public sealed record Drill
     /// <summary>How its set-up is drawn.</summary>
     public SetUpDrawing Drawing { get; init; } = SetUpDrawing.None;
 
-    /// <summary>The inner width of the gate in the drawing, in millimetres; none without a gate.</summary>
+    /// <summary>The inner width of the gate in the drawing, in millimetres; null without a gate.</summary>
     public int? GateMillimetres { get; init; }
 
     /// <summary>In lead and trail words, one thought each.</summary>
     public IReadOnlyList<string> Cues { get; init; } = [];
 
-    /// <summary>Where the answer to every repetition comes from; none leaves it to the segment.</summary>
+    /// <summary>Where the answer to every repetition comes from; null leaves it to the segment.</summary>
     public FeedbackSource? Feedback { get; init; }
 
     /// <summary>What should not be looked at while it is practised.</summary>
@@ -159,7 +159,7 @@ public sealed record Drill
     public ScoringProtocol ProtocolAt(int rung) =>
         Ladder.Count == 0 ? Protocol : Ladder[Math.Clamp(rung, 0, Ladder.Count - 1)].Protocol;
 
-    /// <summary>The rung whose parameters are the drill's own; none when no rung has them.</summary>
+    /// <summary>The rung whose parameters are the drill's own; null when no rung has them.</summary>
     public int? OwnRung() =>
         Enumerable.Range(0, Ladder.Count).Where(i => Ladder[i].Protocol.IsSameAs(Protocol)).Select(i => (int?)i).FirstOrDefault();
 
@@ -179,7 +179,7 @@ public sealed record Drill
     }
 
     /// <summary>
-    /// The room left on each side of a ball of the smallest allowed size, in millimetres: 6.2 in a gate of 55. None without a
+    /// The room left on each side of a ball of the smallest allowed size, in millimetres: 6.2 in a gate of 55. Null without a
     /// gate. Ball diameter: Equipment Rules, R&amp;A and USGA.
     /// </summary>
     public double? RoomInGate() =>

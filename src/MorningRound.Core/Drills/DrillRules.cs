@@ -97,16 +97,16 @@ public sealed record DrillSearch
     /// <summary>Words that all have to stand in name, purpose, skill or set-up; empty for any.</summary>
     public string Text { get; init; } = "";
 
-    /// <summary>An area of the game; none for any.</summary>
+    /// <summary>An area of the game; null for any.</summary>
     public Area? Area { get; init; }
 
-    /// <summary>An intent it suits; none for any.</summary>
+    /// <summary>An intent it suits; null for any.</summary>
     public Intent? Intent { get; init; }
 
-    /// <summary>A phase it suits; none for any.</summary>
+    /// <summary>A phase it suits; null for any.</summary>
     public Phase? Phase { get; init; }
 
-    /// <summary>A kind of ground it can be done on; none for any.</summary>
+    /// <summary>A kind of ground it can be done on; null for any.</summary>
     public PlaceKind? Place { get; init; }
 
     /// <summary>The minutes there are; drills that usually take longer are left out.</summary>

@@ -33,7 +33,7 @@ public sealed record RangeTarget
     /// <summary>How to tell it from the others: "white board", "the tall birch".</summary>
     public string Look { get; init; } = "";
 
-    /// <summary>The day its distance was measured; none where nobody did.</summary>
+    /// <summary>The day its distance was measured; null where nobody did.</summary>
     public DateOnly? MeasuredOn { get; init; }
 }
 
@@ -52,7 +52,7 @@ public sealed record Place
     /// <summary>Only of a range.</summary>
     public RangeSurface? Surface { get; init; }
 
-    /// <summary>The compass direction a range faces, 0 to 359 degrees, north is 0; none if not known.</summary>
+    /// <summary>The compass direction a range faces, 0 to 359 degrees, north is 0; null if not known.</summary>
     public int? FacesDegrees { get; init; }
 
     /// <summary>Clubs that may not be hit here.</summary>
@@ -61,7 +61,7 @@ public sealed record Place
     /// <summary>Only of a putting green: its speed as measured with the usual ramp, in feet.</summary>
     public double? GreenSpeedFeet { get; init; }
 
-    /// <summary>The day the speed was measured; none without a speed.</summary>
+    /// <summary>The day the speed was measured; null without a speed.</summary>
     public DateOnly? GreenSpeedOn { get; init; }
 
     /// <summary>What lies ready there.</summary>

@@ -14,7 +14,7 @@ internal enum GamePart
 internal static class GameParts
 {
     /// <summary>
-    /// The part, from the segment's own area or its drill's; none for body and mind and where no area is named.
+    /// The part, from the segment's own area or its drill's; null for body and mind and where no area is named.
     /// </summary>
     public static GamePart? Part(this PracticeSegment segment) =>
         segment.EffectiveArea switch

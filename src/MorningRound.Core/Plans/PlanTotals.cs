@@ -9,14 +9,14 @@ namespace MorningRound.Core.Plans;
 /// <param name="Balls">Strokes planned in it.</param>
 /// <param name="Percent">Its share of all practice minutes, 0–100, pauses left out.</param>
 /// <param name="PercentAfterWarmUp">
-/// Its share of the minutes left after warm-up, 0–100; none for the warm-up itself and in a plan that is only a warm-up.
+/// Its share of the minutes left after warm-up, 0–100; null for the warm-up itself and in a plan that is only a warm-up.
 /// </param>
 public sealed record PhaseShare(Phase Phase, int Minutes, int Balls, double Percent, double? PercentAfterWarmUp);
 
 /// <summary>An intent's minutes after warm-up, and their share of all minutes after warm-up, 0–100.</summary>
 public sealed record IntentShare(Intent Intent, int MinutesAfterWarmUp, double PercentAfterWarmUp);
 
-/// <summary>A segment's pace in balls per minute; none for body and mind, for pauses, and where no balls are planned.</summary>
+/// <summary>A segment's pace in balls per minute; null for body and mind, for pauses, and where no balls are planned.</summary>
 public sealed record SegmentPace(Guid SegmentId, double? BallsPerMinute);
 
 /// <summary>What a plan adds up to.</summary>
@@ -40,7 +40,7 @@ public sealed record PlanTotals
     /// <summary>Holes planned, over all on-course segments.</summary>
     public required int Holes { get; init; }
 
-    /// <summary>Balls per minute of practice over the whole session; none without balls or without practice.</summary>
+    /// <summary>Balls per minute of practice over the whole session; null without balls or without practice.</summary>
     public required double? BallsPerMinute { get; init; }
 
     /// <summary>One entry for each phase that has minutes, in the order of the phases.</summary>

@@ -22,7 +22,7 @@ public sealed record PlannedDrill
     /// <summary>What is laid over it.</summary>
     public Modifiers Modifiers { get; init; } = Modifiers.None;
 
-    /// <summary>What is asked of it; none where nothing is.</summary>
+    /// <summary>What is asked of it; null where nothing is.</summary>
     public DrillGoal? Goal { get; init; }
 
     /// <summary>How it is scored at its rung, before the student's own numbers are filled in.</summary>

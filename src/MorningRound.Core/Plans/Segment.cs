@@ -38,7 +38,7 @@ public sealed record PracticeSegment : Segment
     /// <summary>What it is for.</summary>
     public required Intent Intent { get; init; }
 
-    /// <summary>The part of the game; none leaves it to the drill.</summary>
+    /// <summary>The part of the game; null leaves it to the drill.</summary>
     public Area? Area { get; init; }
 
     /// <summary>The kind of ground it is done on.</summary>
@@ -56,13 +56,13 @@ public sealed record PracticeSegment : Segment
     /// <summary>The one thought to hold, in lead and trail words.</summary>
     public string Cue { get; init; } = "";
 
-    /// <summary>Where the answer to every repetition comes from; none leaves it to the drill.</summary>
+    /// <summary>Where the answer to every repetition comes from; null leaves it to the drill.</summary>
     public FeedbackSource? Feedback { get; init; }
 
     /// <summary>When the segment is over.</summary>
     public required ExitRule Exit { get; init; }
 
-    /// <summary>The drill it is done with; none for a plain instruction.</summary>
+    /// <summary>The drill it is done with; null for a plain instruction.</summary>
     public PlannedDrill? Drill { get; init; }
 
     /// <summary>A swing change at its own slow pace: about one ball every two to four minutes.</summary>
@@ -83,19 +83,19 @@ public sealed record PracticeSegment : Segment
     /// <summary>What counts as a success; empty leaves it to the drill.</summary>
     public string Criterion { get; init; } = "";
 
-    /// <summary>The size of its swings; none leaves it to the drill.</summary>
+    /// <summary>The size of its swings; null leaves it to the drill.</summary>
     public SwingSize? Swing { get; init; }
 
     /// <summary>Aids lying there while it is done.</summary>
     public IReadOnlyList<Equipment> Aids { get; init; } = [];
 
-    /// <summary>How many balls in a row the same call may be hit, 2 to 5; none means that every ball changes.</summary>
+    /// <summary>How many balls in a row the same call may be hit, 2 to 5; null means that every ball changes.</summary>
     public int? DeclaredRun { get; init; }
 
     /// <summary>The calls of a random segment in their order; empty where nobody wrote them down.</summary>
     public IReadOnlyList<ShotCall> Calls { get; init; } = [];
 
-    /// <summary>Width of the simulated fairway in yards; none where none is named.</summary>
+    /// <summary>Width of the simulated fairway in yards; null where none is named.</summary>
     public double? FairwayYards { get; init; }
 
     /// <summary>Width of the real fairway it stands for, in yards.</summary>
@@ -104,7 +104,7 @@ public sealed record PracticeSegment : Segment
     /// <summary>1 goes last when a session has to be trimmed, 3 first.</summary>
     public int Priority { get; init; } = 2;
 
-    /// <summary>The segment's own area, or its drill's; none where neither says.</summary>
+    /// <summary>The segment's own area, or its drill's; null where neither says.</summary>
     [JsonIgnore]
     public Area? EffectiveArea => Area ?? Drill?.Drill.Area;
 
@@ -116,11 +116,11 @@ public sealed record PracticeSegment : Segment
     [JsonIgnore]
     public string EffectiveCriterion => Criterion.Length > 0 ? Criterion : Drill?.Drill.Criterion ?? "";
 
-    /// <summary>The segment's own size of swing, or its drill's; none where neither says.</summary>
+    /// <summary>The segment's own size of swing, or its drill's; null where neither says.</summary>
     [JsonIgnore]
     public SwingSize? EffectiveSwing => Swing ?? Drill?.Drill.Swing;
 
-    /// <summary>The segment's own feedback, or its drill's; none where neither says.</summary>
+    /// <summary>The segment's own feedback, or its drill's; null where neither says.</summary>
     [JsonIgnore]
     public FeedbackSource? EffectiveFeedback => Feedback ?? Drill?.Drill.Feedback;
 

@@ -19,7 +19,7 @@ public sealed record PauseBeginning(string Title, int Minutes, string Instructio
 /// <param name="Intent">The intent; of a drill the first that suits it.</param>
 /// <param name="Minutes">The minutes; of a drill its usual ones.</param>
 /// <param name="Balls">The balls; of a drill its usual ones.</param>
-/// <param name="Holes">The holes, 1 to 18; none where no holes are counted.</param>
+/// <param name="Holes">The holes, 1 to 18; null where no holes are counted.</param>
 /// <param name="Exit">After its balls where it has any, otherwise after its minutes.</param>
 public sealed record SegmentBeginning(Phase Phase, Intent Intent, int Minutes, int Balls, int? Holes, ExitRule Exit)
 {

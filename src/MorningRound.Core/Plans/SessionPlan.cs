@@ -13,7 +13,7 @@ public sealed record PlanConstraints
     /// <summary>Range balls there are.</summary>
     public int? Balls { get; init; }
 
-    /// <summary>The school by which balance is judged; none leaves it to the student's file.</summary>
+    /// <summary>The school by which balance is judged; null leaves it to the student's file.</summary>
     public Approach? Approach { get; init; }
 
     /// <summary>A hot day asks for breaks twice as often.</summary>
@@ -28,7 +28,7 @@ public sealed record PlanConstraints
 
 /// <summary>A finding that the coach decided to live with.</summary>
 /// <param name="Finding">Which.</param>
-/// <param name="SegmentId">At which segment; none for the plan as a whole.</param>
+/// <param name="SegmentId">At which segment; null for the plan as a whole.</param>
 /// <param name="Reason">Why, in the coach's words.</param>
 public sealed record OverruledFinding(FindingId Finding, Guid? SegmentId, string Reason);
 

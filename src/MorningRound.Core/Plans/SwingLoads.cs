@@ -21,7 +21,7 @@ internal static class SwingLoads
         new() { Part = BodyPart.Shoulder, Side = BodySide.Lead },
     ];
 
-    /// <summary>The loads; none where nothing is swung, as in stretching, reading a green or breathing.</summary>
+    /// <summary>The loads; empty where nothing is swung, as in stretching, reading a green or breathing.</summary>
     public static IReadOnlyList<BodyLoad> Of(PracticeSegment segment) =>
         SizeOf(segment) switch
         {

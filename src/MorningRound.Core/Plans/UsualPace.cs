@@ -11,7 +11,7 @@ internal static class UsualPace
     public const double LeastMinutesPerHole = 2;
     public const double MostMinutesPerHole = 5;
 
-    /// <summary>The usual pace of a segment in balls per minute; none for what has none.</summary>
+    /// <summary>The usual pace of a segment in balls per minute; null for segments without balls.</summary>
     public static (double Least, double Most, string Kind)? Of(PracticeSegment segment)
     {
         if (segment.Intent is Intent.Body or Intent.Mind || segment.Balls <= 0)
@@ -35,7 +35,7 @@ internal static class UsualPace
         };
     }
 
-    /// <summary>Whether so many holes fit into the minutes at two to five each.</summary>
+    /// <summary>Whether a number of holes fits into the minutes, at two to five minutes a hole.</summary>
     public static bool FitsHoles(int minutes, int holes) => holes >= LeastHoles(minutes) && holes <= MostHoles(minutes);
 
     /// <summary>The fewest holes that are not slow for the minutes, at least one.</summary>

@@ -4,7 +4,7 @@ using MorningRound.Core.Weeks;
 
 namespace MorningRound.Core.Progress;
 
-/// <summary>The mean of a week's self-ratings of one kind; none where nobody answered.</summary>
+/// <summary>The mean of a week's self-ratings of one kind; null where nobody answered.</summary>
 public sealed record MeanRatings(double? Focus, double? Quality, double? Confidence, double? Enjoyment, double? Effort)
 {
     /// <summary>Means over the sessions that answered; a missing answer is left out, not counted as zero.</summary>
@@ -27,7 +27,7 @@ public sealed record MeanRatings(double? Focus, double? Quality, double? Confide
 /// <param name="Ratings">How the student judged it.</param>
 /// <param name="MinutesPractised">Minutes the clock ran, whatever was planned.</param>
 /// <param name="Strokes">Strokes as far as they were counted.</param>
-/// <param name="WorstPain">The highest pain reported, 1–10; none where none was.</param>
+/// <param name="WorstPain">The highest pain reported, 1–10; null where none was.</param>
 public sealed record WeekFigure(
     IsoWeek Week,
     WeekCompletion Completion,

@@ -41,13 +41,13 @@ public enum AttentionReason
 
 /// <summary>What the tee line knows about one student.</summary>
 /// <param name="Pain">Pain that still counts, the worst first.</param>
-/// <param name="Unwell">How the student felt when feeling unwell last ended a session; none if never.</param>
-/// <param name="UnwellOn">The day of that; none if never.</param>
+/// <param name="Unwell">How the student felt when feeling unwell last ended a session; null if there never was one.</param>
+/// <param name="UnwellOn">The day of that; null if there never was one.</param>
 /// <param name="ThisWeek">Published sessions of this week.</param>
 /// <param name="LastWeek">Published sessions of the week before.</param>
-/// <param name="LastNoteOn">The day of the last session with a note; none if never.</param>
+/// <param name="LastNoteOn">The day of the last session with a note; null if there never was one.</param>
 /// <param name="KeptAfterTakenOutOn">
-/// The last day on which a session was practised that had been taken out of the week; none if never.
+/// The last day on which a session was practised that had been taken out of the week; null if there never was one.
 /// </param>
 public sealed record AttentionFacts(
     IReadOnlyList<OpenPain> Pain,

@@ -6,7 +6,7 @@ namespace MorningRound.Core.Sessions;
 /// <summary>One session as load counts it.</summary>
 /// <param name="Day">The day.</param>
 /// <param name="Minutes">Minutes practised.</param>
-/// <param name="Effort">0 to 10; none where it was not rated.</param>
+/// <param name="Effort">0 to 10; null where it was not rated.</param>
 public sealed record LoadedSession(DateOnly Day, double Minutes, int? Effort);
 
 /// <summary>
@@ -24,16 +24,16 @@ public sealed record Load
     /// <summary>Effort × minutes of the week so far.</summary>
     public required double ThisWeek { get; init; }
 
-    /// <summary>The mean of the four weeks before; none with less history.</summary>
+    /// <summary>The mean of the four weeks before; null with less history.</summary>
     public required double? MeanBefore { get; init; }
 
-    /// <summary>The student's mean effort over those weeks and this one; none where nothing was rated.</summary>
+    /// <summary>The student's mean effort over those weeks and this one; null where nothing was rated.</summary>
     public required double? MeanEffort { get; init; }
 
-    /// <summary>This week over the mean before; none with too little history, or none of it with any load.</summary>
+    /// <summary>This week over the mean before; null with too little history, or without any load in it.</summary>
     public double? Ratio => MeanBefore is > 0 ? ThisWeek / MeanBefore : null;
 
-    /// <summary>The band of that ratio; none without one.</summary>
+    /// <summary>The band of that ratio; null without one.</summary>
     public LoadBand? Band => ForPlanning()?.Band;
 
     /// <summary>Adds up a student's sessions. A session without a rating counts with the student's mean effort.</summary>
@@ -57,11 +57,11 @@ public sealed record Load
     }
 
     /// <summary>
-    /// The ratio once so many more minutes were practised at the student's mean effort; none with too little history.
+    /// The ratio after a number of further minutes at the student's mean effort; null with too little history.
     /// </summary>
     public double? RatioWith(double minutes) => ForPlanning()?.RatioWith(minutes);
 
-    /// <summary>The numbers a plan is checked against; none with too little history, or where no effort was ever rated.</summary>
+    /// <summary>The numbers a plan is checked against; null with too little history, or where no effort was ever rated.</summary>
     public WeekLoad? ForPlanning() =>
         MeanBefore is > 0 and { } before && MeanEffort is { } effort ? new WeekLoad(ThisWeek, before, effort) : null;
 }

@@ -18,7 +18,7 @@ public sealed record OpenPain
     /// <summary>The part that hurts.</summary>
     public required BodyPart Part { get; init; }
 
-    /// <summary>Its side; none for a part without sides.</summary>
+    /// <summary>Its side; null for a part without sides.</summary>
     public required BodySide? Side { get; init; }
 
     /// <summary>Where, in the words of whoever has another part.</summary>

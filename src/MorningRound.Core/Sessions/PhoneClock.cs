@@ -15,7 +15,7 @@ public static class PhoneClock
     /// By how many seconds an entry's time has to be moved; 0 where it can be believed.
     /// </summary>
     /// <param name="entry">The entry as the phone sent it.</param>
-    /// <param name="sentAt">The phone's own time when it sent the entry; none where it did not say.</param>
+    /// <param name="sentAt">The phone's own time when it sent the entry; null where it did not say.</param>
     /// <param name="now">The server's time when it arrived.</param>
     /// <param name="earliest">
     /// Nothing can have happened before this: when the session was published, or the entry before it.

@@ -6,9 +6,9 @@ namespace MorningRound.Core.Sessions;
 
 /// <summary>How much of one planned segment was done.</summary>
 /// <param name="SegmentId">The segment.</param>
-/// <param name="Fraction">0 to 1; none where it was dropped because of pain and counts for nothing.</param>
-/// <param name="Outcome">How it was left; none where nobody touched it or it was left open.</param>
-/// <param name="Balls">Balls counted in the log that counts; none when nothing was counted.</param>
+/// <param name="Fraction">0 to 1; null where it was dropped because of pain and counts for nothing.</param>
+/// <param name="Outcome">How it was left; null where nobody touched it or it was left open.</param>
+/// <param name="Balls">Balls counted in the log that counts; null when nothing was counted.</param>
 /// <param name="Seconds">Seconds the clock ran in the log that counts.</param>
 /// <param name="Ticked">
 /// Done by the student's word alone: ticked off in less than a fifth of its minutes, with nothing counted.
@@ -36,7 +36,7 @@ public record CompletionFigures
     /// <summary>Whether every segment that counts was done whole.</summary>
     public required bool IsWhole { get; init; }
 
-    /// <summary>0 to 1; none when nothing is left that counts.</summary>
+    /// <summary>0 to 1; null when nothing is left that counts.</summary>
     public double? Fraction => PlannedMinutes == 0 ? null : DoneMinutes / PlannedMinutes;
 }
 
@@ -71,7 +71,7 @@ public sealed record SessionCompletion : CompletionFigures
 
     /// <summary>
     /// The log that counts for a segment: one that did something of it beats one in which it was dropped for pain, which beats
-    /// one that never touched it; of those that did something, the one that did more. None without logs.
+    /// one that never touched it; of those that did something, the one that did more. Null without logs.
     /// </summary>
     public static SessionLog? FullestLog(PracticeSegment segment, SessionPlan plan, IEnumerable<SessionLog> logs) =>
         logs.MaxBy(log =>

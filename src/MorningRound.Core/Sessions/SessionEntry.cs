@@ -39,7 +39,7 @@ public abstract record SessionEntry
     public required DateTimeOffset At { get; init; }
 
     /// <summary>
-    /// Seconds by which the server's clock was ahead of the phone's when the phone last heard of it; none where it never had. The
+    /// Seconds by which the server's clock was ahead of the phone's when the phone last heard of it; null where it never had. The
     /// phone's own time is <see cref="At"/> less this.
     /// </summary>
     public int? ClockOffset { get; init; }
@@ -71,10 +71,10 @@ public sealed record SessionReadied : SessionEntry
     /// <summary>How nervous, 1 (calm) to 10.</summary>
     public int? Nerves { get; init; }
 
-    /// <summary>Minutes the student has; none where nothing was said.</summary>
+    /// <summary>Minutes the student has; null where nothing was said.</summary>
     public int? MinutesAtHand { get; init; }
 
-    /// <summary>Range balls the student has; none where nothing was said.</summary>
+    /// <summary>Range balls the student has; null where nothing was said.</summary>
     public int? BallsAtHand { get; init; }
 }
 
@@ -135,7 +135,7 @@ public sealed record SegmentSettled : SessionEntry
     public required SegmentOutcome Outcome { get; init; }
 
     /// <summary>
-    /// How much of it was done, 1 to 99 percent, where it was done in part and the student can say; none otherwise.
+    /// How much of it was done, 1 to 99 percent, where it was done in part and the student can say; null otherwise.
     /// </summary>
     public int? Percent { get; init; }
 }
@@ -162,7 +162,7 @@ public sealed record PainReported : SessionEntry
     /// <summary>The part that hurts.</summary>
     public required BodyPart Part { get; init; }
 
-    /// <summary>Lead or trail, for parts that come in pairs; none for the others.</summary>
+    /// <summary>Lead or trail, for parts that come in pairs; null for the others.</summary>
     public BodySide? Side { get; init; }
 
     /// <summary>1 to 10.</summary>
@@ -200,7 +200,7 @@ public sealed record PainFollowedUp : SessionEntry
     /// <summary>The part that was asked about.</summary>
     public required BodyPart Part { get; init; }
 
-    /// <summary>Its side; none for a part without sides.</summary>
+    /// <summary>Its side; null for a part without sides.</summary>
     public BodySide? Side { get; init; }
 
     /// <summary>0 where it is gone, otherwise as it was or better, up to 10. Worse pain is reported anew.</summary>
@@ -241,7 +241,7 @@ public sealed record TagsMended : SessionEntry
     /// <summary>The attempt, counted from 1.</summary>
     public required int Attempt { get; init; }
 
-    /// <summary>The tags as they are to be; none takes them away.</summary>
+    /// <summary>The tags as they are to be; null takes them away.</summary>
     public required AttemptTags Tags { get; init; }
 }
 
@@ -263,7 +263,7 @@ public sealed record SessionRated : SessionEntry
     /// <summary>How hard it was, 0 to 10.</summary>
     public int? Effort { get; init; }
 
-    /// <summary>Whether the purpose was met, in the student's judgement; none where nobody said.</summary>
+    /// <summary>Whether the purpose was met, in the student's judgement; null where nobody said.</summary>
     public bool? PurposeMet { get; init; }
 
     /// <summary>True when the student says that nothing hurt. Pain itself is reported as <see cref="PainReported"/>.</summary>

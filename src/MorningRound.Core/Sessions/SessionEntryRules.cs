@@ -161,7 +161,7 @@ public static class SessionEntryRules
     /// What is wrong with mending a log that was finished; empty where it is not, or still within <see cref="MendingDays"/>.
     /// </summary>
     /// <param name="entry">The entry, with its time put right.</param>
-    /// <param name="finishedAt">When the log was finished; none while it is open.</param>
+    /// <param name="finishedAt">When the log was finished; null while it is open.</param>
     /// <param name="path">Where the entry stands in what was sent.</param>
     public static IReadOnlyList<FieldError> CheckMending(SessionEntry entry, DateTimeOffset? finishedAt, string path) =>
         finishedAt is { } end && entry.At > end.AddDays(MendingDays)

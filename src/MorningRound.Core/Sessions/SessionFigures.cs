@@ -6,7 +6,7 @@ namespace MorningRound.Core.Sessions;
 /// <summary>What a session that was practised gives the charts.</summary>
 /// <param name="Minutes">Minutes the clock ran.</param>
 /// <param name="Strokes">Strokes as far as they were counted.</param>
-/// <param name="WorstPain">The highest pain reported, 1 to 10; none where none was.</param>
+/// <param name="WorstPain">The highest pain reported, 1 to 10; null where none was.</param>
 /// <param name="Ratings">The ratings given, one a log.</param>
 public sealed record SessionFigures(double Minutes, Strokes Strokes, int? WorstPain, IReadOnlyList<SessionRated> Ratings)
 {

@@ -12,13 +12,13 @@ public sealed record SegmentLog
     /// <summary>The segment.</summary>
     public required Guid SegmentId { get; init; }
 
-    /// <summary>How it was left; none while it is open.</summary>
+    /// <summary>How it was left; null while it is open.</summary>
     public SegmentOutcome? Outcome { get; init; }
 
-    /// <summary>How much of it was done in percent, where the student said so of a part; none otherwise.</summary>
+    /// <summary>How much of it was done in percent, where the student said so of a part; null otherwise.</summary>
     public int? Percent { get; init; }
 
-    /// <summary>Balls counted; none when nothing was counted, which is not the same as zero.</summary>
+    /// <summary>Balls counted; null when nothing was counted, which is not the same as zero.</summary>
     public int? Balls { get; init; }
 
     /// <summary>Time the clock ran for this segment.</summary>
@@ -31,14 +31,14 @@ public sealed record SegmentLog
     [JsonIgnore]
     public IReadOnlyList<DrillInput> Inputs { get; init; } = [];
 
-    /// <summary>How the drill's inputs read; none without inputs.</summary>
+    /// <summary>How the drill's inputs read; null without inputs.</summary>
     public ResultStatus? ResultStatus { get; init; }
 
     /// <summary>Attempts of the drill that were completed.</summary>
     public int DrillAttempts { get; init; }
 
     /// <summary>
-    /// What the drill's protocol makes of the inputs; none without inputs, and like them not in a stored reading. Where they do
+    /// What the drill's protocol makes of the inputs; null without inputs, and like them not in a stored reading. Where they do
     /// not fit the drill that was set, or no drill was set, they are not scored, and it says so.
     /// </summary>
     [JsonIgnore]
@@ -47,7 +47,7 @@ public sealed record SegmentLog
 
 /// <summary>Pain that was reported otherwise first. A coach sees both.</summary>
 /// <param name="First">What was reported.</param>
-/// <param name="Now">What counts; none where nothing hurt.</param>
+/// <param name="Now">What counts; null where nothing hurt.</param>
 public sealed record MendedPain(PainReported First, PainReported? Now);
 
 /// <summary>The segment the clock runs for, and since when.</summary>
@@ -72,16 +72,16 @@ public sealed record SessionLog
     /// <summary>After so long without any entry the phone asks how much of it was practice.</summary>
     public static readonly TimeSpan AskAfter = TimeSpan.FromHours(1);
 
-    /// <summary>The time of the first entry; none in an empty log.</summary>
+    /// <summary>The time of the first entry; null in an empty log.</summary>
     public DateTimeOffset? StartedAt { get; init; }
 
-    /// <summary>When it was finished; none while it is under way.</summary>
+    /// <summary>When it was finished; null while it is under way.</summary>
     public DateTimeOffset? FinishedAt { get; init; }
 
-    /// <summary>The segment the clock is running for, and since when; none while it stands still.</summary>
+    /// <summary>The segment the clock is running for, and since when; null while it stands still.</summary>
     public RunningClock? Running { get; init; }
 
-    /// <summary>Where the running clock stands; none while it stands still.</summary>
+    /// <summary>Where the running clock stands; null while it stands still.</summary>
     public ClockState? ClockState { get; init; }
 
     /// <summary>The numbers of the entries that were taken back.</summary>
@@ -93,7 +93,7 @@ public sealed record SessionLog
     /// <summary>How it was kept.</summary>
     public Recording Recording { get; init; }
 
-    /// <summary>What was left of it when it was made to fit; none where it was practised as set.</summary>
+    /// <summary>What was left of it when it was made to fit; null where it was practised as set.</summary>
     public SessionTrimmed? Trim { get; init; }
 
     /// <summary>What was agreed, where it was a lesson; the last said counts.</summary>
@@ -119,10 +119,10 @@ public sealed record SessionLog
     /// <summary>Whether a clock ran longer than counts, because nobody stopped it.</summary>
     public bool ClockLeftRunning { get; init; }
 
-    /// <summary>How the student came; none where nothing was said.</summary>
+    /// <summary>How the student came; null where nothing was said.</summary>
     public SessionReadied? Ready { get; init; }
 
-    /// <summary>The last rating given; none before that.</summary>
+    /// <summary>The last rating given; null before that.</summary>
     public SessionRated? Rating { get; init; }
 
     /// <summary>Time the clock ran, over all segments.</summary>
@@ -158,7 +158,7 @@ public sealed record SessionLog
     public static bool CanContinueWith(SessionEntry entry) =>
         entry is SegmentEntered or ClockStopped or BallsCounted or DrillAnswered or AttemptDropped or SegmentSettled;
 
-    /// <summary>The segment whose drill an entry says something of; none for any other entry.</summary>
+    /// <summary>The segment whose drill an entry says something of; null for any other entry.</summary>
     public static Guid? DrillSegmentOf(SessionEntry entry) =>
         entry switch
         {

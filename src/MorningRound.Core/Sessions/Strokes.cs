@@ -41,7 +41,7 @@ public sealed record Strokes(int Counted, int RangeBalls, bool SomeUnknown)
         return new Strokes(counted, bought, someUnknown);
     }
 
-    /// <summary>Strokes of one segment; none where nobody counted any.</summary>
+    /// <summary>Strokes of one segment; null where nobody counted any.</summary>
     public static int? In(PracticeSegment segment, SegmentLog kept) =>
         kept.Balls ?? (kept.DrillAttempts > 0 && HasStrokes(segment) ? kept.DrillAttempts : null);
 

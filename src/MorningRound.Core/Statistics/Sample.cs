@@ -2,13 +2,13 @@ using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Statistics;
 
-/// <summary>Plain figures of a sample. None where there are too few numbers to say anything.</summary>
+/// <summary>Plain figures of a sample. Null where there are too few numbers to say anything.</summary>
 public static class Sample
 {
-    /// <summary>The mean; none of no numbers.</summary>
+    /// <summary>The mean; null of no numbers.</summary>
     public static double? Mean(IReadOnlyCollection<double> numbers) => numbers.Count == 0 ? null : numbers.Average();
 
-    /// <summary>The sample standard deviation (divided by n − 1); none of fewer than two numbers.</summary>
+    /// <summary>The sample standard deviation (divided by n − 1); null of fewer than two numbers.</summary>
     public static double? Deviation(IReadOnlyCollection<double> numbers)
     {
         if (numbers.Count < 2)
@@ -17,7 +17,7 @@ public static class Sample
         return Math.Sqrt(numbers.Sum(n => (n - mean) * (n - mean)) / (numbers.Count - 1));
     }
 
-    /// <summary>The 95 % t interval of the mean; none of fewer than two numbers.</summary>
+    /// <summary>The 95 % t interval of the mean; null of fewer than two numbers.</summary>
     public static Interval? OfMean(IReadOnlyCollection<double> numbers)
     {
         if (Deviation(numbers) is not { } deviation)

@@ -34,16 +34,16 @@ public sealed record BagClub
     /// <summary>The club.</summary>
     public required Club Club { get; init; }
 
-    /// <summary>How far it carries; none where nobody measured.</summary>
+    /// <summary>How far it carries; null where nobody measured.</summary>
     public MarkedLength? Carry { get; init; }
 
-    /// <summary>The day it was measured; none where nobody noted it.</summary>
+    /// <summary>The day it was measured; null where nobody noted it.</summary>
     public DateOnly? MeasuredOn { get; init; }
 
-    /// <summary>The ball it was measured with; none where nobody noted it.</summary>
+    /// <summary>The ball it was measured with; null where nobody noted it.</summary>
     public BallKind? Ball { get; init; }
 
-    /// <summary>What it was hit from; none where nobody noted it.</summary>
+    /// <summary>What it was hit from; null where nobody noted it.</summary>
     public HitFrom? From { get; init; }
 }
 
@@ -59,7 +59,7 @@ public sealed record WedgeNumber
     /// <summary>How far it carries.</summary>
     public required MarkedLength Carry { get; init; }
 
-    /// <summary>The day it was measured; none where nobody noted it.</summary>
+    /// <summary>The day it was measured; null where nobody noted it.</summary>
     public DateOnly? MeasuredOn { get; init; }
 }
 

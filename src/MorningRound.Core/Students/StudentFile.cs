@@ -23,7 +23,7 @@ public sealed record FocusChain
     public string Goal { get; init; } = "";
 
     /// <summary>
-    /// Deliberate repetitions asked for in all; none where they are not counted. A swing change takes 3,000–5,000.
+    /// Deliberate repetitions asked for in all; null where they are not counted. A swing change takes 3,000–5,000.
     /// </summary>
     public int? RepetitionsAsked { get; init; }
 }
@@ -50,7 +50,7 @@ public sealed record PainfulPart
     /// <summary>The part.</summary>
     public required BodyPart Part { get; init; }
 
-    /// <summary>Lead or trail, for parts that come in pairs; none for the others.</summary>
+    /// <summary>Lead or trail, for parts that come in pairs; null for the others.</summary>
     public BodySide? Side { get; init; }
 
     /// <summary>The day it began.</summary>
@@ -59,7 +59,7 @@ public sealed record PainfulPart
     /// <summary>The doctor or physiotherapist who cleared it; empty while nobody has.</summary>
     public string ClearedBy { get; init; } = "";
 
-    /// <summary>The day it was cleared; none while it is not.</summary>
+    /// <summary>The day it was cleared; null while it is not.</summary>
     public DateOnly? ClearedOn { get; init; }
 
     /// <summary>A few words; empty where there are none.</summary>
@@ -97,13 +97,13 @@ public sealed record Competition
     /// <summary>Its last day.</summary>
     public required DateOnly LastDay { get; init; }
 
-    /// <summary>The day the student gets there; none when that is the first day.</summary>
+    /// <summary>The day the student gets there; null when that is the first day.</summary>
     public DateOnly? ArrivalDay { get; init; }
 
     /// <summary>Where it is played; empty where nobody noted it.</summary>
     public string Course { get; init; } = "";
 
-    /// <summary>The speed of its greens as measured with the usual ramp, in feet; none if not known.</summary>
+    /// <summary>The speed of its greens as measured with the usual ramp, in feet; null if not known.</summary>
     public double? GreenSpeedFeet { get; init; }
 
     /// <summary>A few words afterwards.</summary>
@@ -147,10 +147,10 @@ public sealed record CoachSection
     /// <summary>How old the student is.</summary>
     public AgeBand Age { get; init; } = AgeBand.Adult;
 
-    /// <summary>The school of dividing a session; none leaves it to the plan.</summary>
+    /// <summary>The school of dividing a session; null leaves it to the plan.</summary>
     public Approach? Approach { get; init; }
 
-    /// <summary>Overrules the season that the competitions give; none leaves it to them.</summary>
+    /// <summary>Overrules the season that the competitions give; null leaves it to them.</summary>
     public Season? Season { get; init; }
 
     /// <summary>What is being changed.</summary>
@@ -168,7 +168,7 @@ public sealed record CoachSection
     /// <summary>What hurts or hurt.</summary>
     public IReadOnlyList<PainfulPart> PainfulParts { get; init; } = [];
 
-    /// <summary>Who answers for a minor; none where nobody was named.</summary>
+    /// <summary>Who answers for a minor; null where nobody was named.</summary>
     public Guardian? Guardian { get; init; }
 }
 

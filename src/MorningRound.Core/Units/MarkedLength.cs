@@ -33,7 +33,7 @@ public sealed record MarkedLength(double Value, LengthUnit Unit)
 /// <summary>What is known of the units of length.</summary>
 public static class LengthUnits
 {
-    /// <summary>So many of the unit as a length.</summary>
+    /// <summary>A number of this unit as a length: <c>Yards.Times(150)</c> is 150 yards.</summary>
     public static Length Times(this LengthUnit unit, double number) =>
         unit switch
         {

@@ -51,7 +51,7 @@ public enum SessionStatus
     /// <summary>Pain, or feeling unwell, ended it before all of it was done. What was left counts for nothing.</summary>
     EndedByPain,
 
-    /// <summary>It was made to fit less time or fewer balls beforehand, and that much was done: not a failure.</summary>
+    /// <summary>It was trimmed beforehand, and what was left of it was done: not a failure.</summary>
     Trimmed,
 
     /// <summary>Its day, or for "any day" its week, has passed with nothing done.</summary>
@@ -67,13 +67,13 @@ public sealed record AssignedSession
     /// <summary>The week it is set for.</summary>
     public required IsoWeek Week { get; init; }
 
-    /// <summary>The day it is set for; none for "any day".</summary>
+    /// <summary>The day it is set for; null for "any day".</summary>
     public DateOnly? Day { get; init; }
 
     /// <summary>Whether it counts.</summary>
     public required Requirement Requirement { get; init; }
 
-    /// <summary>Why it counts for nothing; none where it counts.</summary>
+    /// <summary>Why it counts for nothing; null where it counts.</summary>
     public Excuse? Excuse { get; init; }
 
     /// <summary>What the logs of this session add up to.</summary>

@@ -36,7 +36,7 @@ public sealed record WeekCompletion
     /// <summary>Whether no must session due was missed, and at least three quarters of the minutes due are done.</summary>
     public bool IsOnTrack => Missed == 0 && DueDoneMinutes >= OnTrackFrom * DueMinutes;
 
-    /// <summary>0 to 1; none when nothing is left that counts.</summary>
+    /// <summary>0 to 1; null when nothing is left that counts.</summary>
     public double? Fraction => PlannedMinutes == 0 ? null : DoneMinutes / PlannedMinutes;
 
     /// <summary>Adds up the published sessions of one student's week. Order does not matter.</summary>

@@ -25,7 +25,7 @@ public sealed class Message(Sentence sentence, IReadOnlyList<object> arguments) 
     public IReadOnlyList<object> Arguments { get; } = arguments;
 
     /// <summary>The message as text, in the language of a set of sentences.</summary>
-    /// <param name="sentences">Sentences by name; none says it in English.</param>
+    /// <param name="sentences">Sentences by name; null says it in English.</param>
     public string In(IReadOnlyDictionary<string, string>? sentences = null)
     {
         var text = Fill(sentences);

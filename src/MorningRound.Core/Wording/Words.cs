@@ -1,6 +1,5 @@
 using System.Collections;
 using MorningRound.Core.Golf;
-using MorningRound.Core.Plans;
 
 namespace MorningRound.Core.Wording;
 

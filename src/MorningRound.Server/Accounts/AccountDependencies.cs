@@ -5,7 +5,7 @@ namespace MorningRound.Server.Accounts;
 /// <summary>What an invitation says of the student it is for. Students are a capability that builds on this one.</summary>
 public interface IStudentNames
 {
-    /// <summary>The student's name; none where there is no such student.</summary>
+    /// <summary>The student's name; null where there is no such student.</summary>
     Task<string?> NameAsync(Guid academyId, Guid studentId, CancellationToken cancel);
 }
 
@@ -18,10 +18,10 @@ public interface IAcademySetUp
 /// <summary>A demo academy, where this server has one.</summary>
 public interface IDemo
 {
-    /// <summary>The demo and its age; none where the database holds no demo.</summary>
+    /// <summary>The demo and its age; null where the database holds no demo.</summary>
     Task<DemoView?> ViewAsync(CancellationToken cancel);
 
-    /// <summary>The account behind a demo button; none where the database holds no demo.</summary>
+    /// <summary>The account behind a demo button; null where the database holds no demo.</summary>
     Task<Account?> AccountAsync(DemoPerson person, CancellationToken cancel);
 
     /// <summary>Lays the demo out in an empty database.</summary>

@@ -54,10 +54,10 @@ public sealed record DrillView(Guid Id, int Version, DateTimeOffset UpdatedAt, D
 
 /// <summary>What the core makes of a drill.</summary>
 /// <param name="Scoring">How it is scored: "Step ladder".</param>
-/// <param name="PlannedAttempts">The attempts to its end; none where its own condition decides.</param>
+/// <param name="PlannedAttempts">The attempts to its end; null where its own condition decides.</param>
 /// <param name="Measures">The parts of its result, in the order in which they decide.</param>
-/// <param name="OwnRung">Which step of its ladder it stands on; none without a ladder.</param>
-/// <param name="RoomInGate">Room on each side of the ball in its gate, in millimetres; none without a gate.</param>
+/// <param name="OwnRung">Which step of its ladder it stands on; null without a ladder.</param>
+/// <param name="RoomInGate">Room on each side of the ball in its gate, in millimetres; null without a gate.</param>
 /// <param name="SuggestedLadder">
 /// A ladder made from the protocol's natural scale; empty where it has none, or while the parameters are wrong.
 /// </param>
@@ -97,7 +97,7 @@ public sealed record DrillTrial
 }
 
 /// <summary>What is wrong with a drill being written, and when nothing is, how it is walked.</summary>
-/// <param name="Missing">What keeps it from being tried out, such as a number of the wedge grid; none when nothing does.</param>
+/// <param name="Missing">What keeps it from being tried out, such as a number of the wedge grid; null when nothing does.</param>
 public sealed record DrillCheckView
 {
     public required IReadOnlyList<FieldError> Errors { get; init; }

@@ -10,7 +10,7 @@ internal static class DatabaseFailure
     public const string RetryAfterSeconds = "5";
 
     /// <summary>
-    /// 503 where it may pass by itself, 507 where the disk is full; none where the database is not what failed.
+    /// 503 where it may pass by itself, 507 where the disk is full; null where the database is not what failed.
     /// </summary>
     public static int? StatusOf(Exception exception)
     {

@@ -3,7 +3,7 @@ namespace MorningRound.Server.Hosting;
 /// <summary>Reads values of a query.</summary>
 internal static class QueryValues
 {
-    /// <summary>A name of the wire, such as <c>puttingGreen</c>; none where nothing was said.</summary>
+    /// <summary>A name of the wire, such as <c>puttingGreen</c>; null where nothing was said.</summary>
     /// <exception cref="ApiProblemException">400 where there is no such name.</exception>
     public static T? Named<T>(string? name, string path)
         where T : struct, Enum =>

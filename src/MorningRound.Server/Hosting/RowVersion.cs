@@ -4,7 +4,7 @@ using MorningRound.Core.Units;
 namespace MorningRound.Server.Hosting;
 
 /// <summary>Which version a write expects: a number from <c>If-Match</c>, or "new" from <c>If-None-Match: *</c>.</summary>
-/// <param name="Number">The version that is changed; none when the row must not exist yet.</param>
+/// <param name="Number">The version that is changed; null when the row must not exist yet.</param>
 public sealed record RowVersion(int? Number)
 {
     /// <summary>For a row that must not be there yet.</summary>

@@ -23,7 +23,7 @@ public enum PlanOrder
 
 /// <summary>Which plans are asked for.</summary>
 /// <param name="Text">Words that all stand in title, purpose, or the names of students it was set for; empty for any.</param>
-/// <param name="Area">An area of the game; none for any.</param>
+/// <param name="Area">An area of the game; null for any.</param>
 /// <param name="Order">The order.</param>
 /// <param name="Page">The page, from 0.</param>
 public sealed record PlanSearch(string Text, Area? Area, PlanOrder Order, int Page);
@@ -44,7 +44,7 @@ public sealed record PlanPage(IReadOnlyList<PlanSummary> Plans, bool HasMore);
 /// <param name="Strip">Its strip.</param>
 /// <param name="CanPublish">Whether nothing in it keeps it from being published.</param>
 /// <param name="Students">Who it was set for, the latest first.</param>
-/// <param name="UsedLast">The last day or week it was set for; none if never.</param>
+/// <param name="UsedLast">The last day or week it was set for; null if there never was one.</param>
 public sealed record PlanSummary(
     Guid Id,
     int Version,

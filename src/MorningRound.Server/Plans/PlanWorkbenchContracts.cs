@@ -37,10 +37,10 @@ public sealed record PlanCheckView
     /// <summary>The heaviest first; empty while it was not checked.</summary>
     public required IReadOnlyList<Finding> Findings { get; init; }
 
-    /// <summary>The approach it is judged by; none where neither plan nor student names one.</summary>
+    /// <summary>The approach it is judged by; null where neither plan nor student names one.</summary>
     public required Approach? Approach { get; init; }
 
-    /// <summary>The student's season on the day; none without a student.</summary>
+    /// <summary>The student's season on the day; null without a student.</summary>
     public required Season? Season { get; init; }
 
     public required IReadOnlyList<ShareView> Shares { get; init; }
@@ -48,12 +48,12 @@ public sealed record PlanCheckView
     /// <summary>Minutes by area of the game.</summary>
     public required IReadOnlyList<AreaMinutes> Areas { get; init; }
 
-    /// <summary>Below zero when there are too many; none where no minutes were said.</summary>
+    /// <summary>Below zero when there are too many; null where no minutes were said.</summary>
     public required int? MinutesLeft { get; init; }
 
     public required int? BallsLeft { get; init; }
 
-    /// <summary>Who the squad is, in a line; none unless it was asked for.</summary>
+    /// <summary>Who the squad is, in a line; null unless it was asked for.</summary>
     public required string? Squad { get; init; }
 }
 

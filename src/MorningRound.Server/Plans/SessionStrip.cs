@@ -7,13 +7,13 @@ namespace MorningRound.Server.Plans;
 
 /// <summary>One segment of the session strip: all that its drawing needs, so that the browser decides nothing.</summary>
 /// <param name="Title">What stands under it.</param>
-/// <param name="Phase">Its phase; none for a pause.</param>
+/// <param name="Phase">Its phase; null for a pause.</param>
 /// <param name="Minutes">Its width.</param>
-/// <param name="BallsPerMinute">Its height; none for body, mind, pauses and where no balls are planned.</param>
+/// <param name="BallsPerMinute">Its height; null for body, mind, pauses and where no balls are planned.</param>
 /// <param name="Balls">Balls planned.</param>
-/// <param name="Holes">Holes planned; none where none are played.</param>
-/// <param name="Fraction">How much of it is filled, 0–1; none for a pause, in a plan, and where it was dropped for pain.</param>
-/// <param name="Outcome">How it was left; none while it is open or only planned.</param>
+/// <param name="Holes">Holes planned; null where none are played.</param>
+/// <param name="Fraction">How much of it is filled, 0–1; null for a pause, in a plan, and where it was dropped for pain.</param>
+/// <param name="Outcome">How it was left; null while it is open or only planned.</param>
 public sealed record StripSegment(
     string Title,
     Phase? Phase,
@@ -25,7 +25,7 @@ public sealed record StripSegment(
     SegmentOutcome? Outcome
 )
 {
-    /// <summary>The segment; none in a list, where nobody points at one.</summary>
+    /// <summary>The segment; null in a list, where nobody points at one.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Guid? Id { get; init; }
 }

@@ -12,7 +12,7 @@ public sealed record ProgressView(
     IReadOnlyList<SessionCard> Recent
 );
 
-/// <summary>One week for the charts. Ratings are means; none where nobody answered.</summary>
+/// <summary>One week for the charts. Ratings are means; null where nobody answered.</summary>
 public sealed record WeekFigureView(
     string Week,
     DateOnly Monday,

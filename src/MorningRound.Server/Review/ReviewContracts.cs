@@ -16,7 +16,7 @@ public sealed record TeeLineView(DateOnly Today, string Week, IReadOnlyList<Revi
 /// <param name="OpenPain">Pain that still counts, the worst first, with what was practised since.</param>
 /// <param name="ThisWeek">What was done of this week so far.</param>
 /// <param name="Sessions">This week's published sessions.</param>
-/// <param name="Last">The session practised last, in the last four weeks; none if there was none.</param>
+/// <param name="Last">The session practised last, in the last four weeks; null if there was none.</param>
 public sealed record ReviewRow(
     StudentView Student,
     Attention Attention,
@@ -39,7 +39,7 @@ public sealed record ReviewSession(
 /// <param name="AssignmentId">The session.</param>
 /// <param name="Title">Its title.</param>
 /// <param name="PractisedOn">The day it was first practised.</param>
-/// <param name="Fraction">How much of it was done, 0 to 1; none when nothing is left that counts.</param>
+/// <param name="Fraction">How much of it was done, 0 to 1; null when nothing is left that counts.</param>
 /// <param name="Strip">Its drawing.</param>
 public sealed record ReviewLastSession(
     Guid AssignmentId,

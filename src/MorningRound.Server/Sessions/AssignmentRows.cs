@@ -22,7 +22,7 @@ public sealed class AssignmentRow : IVersionedRow
     public Guid StudentId { get; init; }
 
     /// <summary>
-    /// The plan it was set from; none for practice that nobody set. The text that counts is the copy in <see cref="Document"/>.
+    /// The plan it was set from; null for practice that nobody set. The text that counts is the copy in <see cref="Document"/>.
     /// </summary>
     public Guid? PlanId { get; set; }
 
@@ -43,7 +43,7 @@ public sealed class AssignmentRow : IVersionedRow
     public DateTimeOffset? ChangedAt { get; set; }
 
     /// <summary>
-    /// When the coach took it out of the week after it had been published; none otherwise. It is gone for everybody, but leaves
+    /// When the coach took it out of the week after it had been published; null otherwise. It is gone for everybody, but leaves
     /// this trace: a phone may be practising it without a signal. What then arrives is kept as practice of the student's own.
     /// </summary>
     public DateTimeOffset? TakenOutAt { get; set; }
@@ -69,13 +69,13 @@ public sealed class AssignmentRow : IVersionedRow
 
     public bool EndedByPain { get; set; }
 
-    /// <summary>The day it was first practised; none before that.</summary>
+    /// <summary>The day it was first practised; null before that.</summary>
     public DateOnly? PractisedOn { get; set; }
 
     /// <summary>What a list shows of it.</summary>
     public required SessionListing Listing { get; set; }
 
-    /// <summary>What the charts add up of it; none before it was practised.</summary>
+    /// <summary>What the charts add up of it; null before it was practised.</summary>
     public SessionFigures? Figures { get; set; }
 
     public IList<SessionLogRow> Logs { get; } = [];
@@ -155,7 +155,7 @@ internal static class AssignmentSets
     public static IQueryable<ListedAssignment> Listed(this IQueryable<AssignmentRow> rows) => rows.Select(ListedAssignment.OfRow);
 
     /// <summary>
-    /// An assignment, taken out of the week or not, locked until the transaction ends; none where there is none.
+    /// An assignment, taken out of the week or not, locked until the transaction ends; null where there is none.
     /// </summary>
     public static Task<AssignmentRow?> LockAssignmentAsync(
         this MorningRoundDb db,

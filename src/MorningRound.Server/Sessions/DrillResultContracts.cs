@@ -34,7 +34,7 @@ public sealed record SessionDrill
 
     public required AttemptFlow Flow { get; init; }
 
-    /// <summary>How many attempts it has; none where it ends by itself.</summary>
+    /// <summary>How many attempts it has; null where it ends by itself.</summary>
     public required int? PlannedAttempts { get; init; }
 
     /// <summary>Whether an attempt is a stroke: not in breathing or reading.</summary>
@@ -46,7 +46,7 @@ public sealed record SessionDrill
     /// <summary>The calls of called shots, in order, for the picture; empty for any other drill.</summary>
     public required IReadOnlyList<ShotCall> Calls { get; init; }
 
-    /// <summary>How far the target of an aim check is, in the unit its offsets are given in; none for any other drill.</summary>
+    /// <summary>How far the target of an aim check is, in the unit its offsets are given in; null for any other drill.</summary>
     public required MarkedLength? AimDistance { get; init; }
 
     public static SessionDrill Of(PublishedDrill set, SessionPlan plan)
@@ -99,7 +99,7 @@ public sealed record DrillResultView
     /// <summary>What was asked, in words; empty when nothing was.</summary>
     public required string Goal { get; init; }
 
-    /// <summary>Whether it was met; none when nothing was asked or nothing attempted.</summary>
+    /// <summary>Whether it was met; null when nothing was asked or nothing attempted.</summary>
     public required bool? GoalMet { get; init; }
 
     public required IReadOnlyList<TagCount> Tags { get; init; }

@@ -8,9 +8,9 @@ namespace MorningRound.Server.Sessions;
 /// <summary>How much was done of something planned.</summary>
 /// <param name="PlannedMinutes">Planned minutes that count.</param>
 /// <param name="DoneMinutes">Planned minutes of what was done.</param>
-/// <param name="Fraction">0 to 1; none when nothing is left that counts.</param>
-/// <param name="DueMinutes">Of a week: minutes that were due by today; none of a session.</param>
-/// <param name="DueDoneMinutes">Of a week: what was done of those; none of a session.</param>
+/// <param name="Fraction">0 to 1; null when nothing is left that counts.</param>
+/// <param name="DueMinutes">Of a week: minutes that were due by today; null of a session.</param>
+/// <param name="DueDoneMinutes">Of a week: what was done of those; null of a session.</param>
 public sealed record Completed(
     int PlannedMinutes,
     double DoneMinutes,
@@ -30,7 +30,7 @@ public sealed record SessionCard : IVersioned
 {
     public required Guid AssignmentId { get; init; }
 
-    /// <summary>The plan it was set from; none for practice that nobody set.</summary>
+    /// <summary>The plan it was set from; null for practice that nobody set.</summary>
     public required Guid? PlanId { get; init; }
 
     public required int Version { get; init; }
@@ -64,7 +64,7 @@ public sealed record SessionCard : IVersioned
 
     public required IReadOnlyList<StripSegment> Strip { get; init; }
 
-    /// <summary>The day it was first practised; none before that.</summary>
+    /// <summary>The day it was first practised; null before that.</summary>
     public required DateOnly? PractisedOn { get; init; }
 
     /// <summary>Whether anything was practised of it.</summary>

@@ -27,7 +27,7 @@ public sealed record SessionView
     /// <summary>The segments that are played with bought balls.</summary>
     public required IReadOnlyList<Guid> RangeBallSegments { get; init; }
 
-    /// <summary>After so many minutes without a tap the phone asks how much of them was practice.</summary>
+    /// <summary>The minutes without a tap after which the phone asks how much of them was practice.</summary>
     public required int AskAfterMinutes { get; init; }
 
     /// <summary>What was done of each segment of practice, over all logs.</summary>
@@ -43,7 +43,7 @@ public sealed record SessionView
     /// <summary>Pain of earlier sessions that still counts: the next session asks how it is.</summary>
     public required IReadOnlyList<OpenPainView> OpenPain { get; init; }
 
-    /// <summary>What was agreed in the last lesson; none without one.</summary>
+    /// <summary>What was agreed in the last lesson; null without one.</summary>
     public required CheckpointView? Checkpoint { get; init; }
 
     /// <summary>The drills as they were set, with the flows the phone walks.</summary>
@@ -109,7 +109,7 @@ public sealed record LogView
     /// <summary>Whether a clock ran on with nobody there; what was too long does not count.</summary>
     public required bool ClockLeftRunning { get; init; }
 
-    /// <summary>The last day on which note, tags, ratings and pain can be mended; none while it is open.</summary>
+    /// <summary>The last day on which note, tags, ratings and pain can be mended; null while it is open.</summary>
     public required DateTimeOffset? MendableUntil { get; init; }
 
     public static LogView Of(SessionLogRow row, SessionPlan plan) => Of([row], row.Log, plan);
@@ -155,11 +155,11 @@ public sealed record AppendInput
 
     public required IReadOnlyList<SessionEntry> Entries { get; init; }
 
-    /// <summary>The log this one goes on from, which another device had begun; none for a log that began by itself.</summary>
+    /// <summary>The log this one goes on from, which another device had begun; null for a log that began by itself.</summary>
     public LogBranch? Continues { get; init; }
 
     /// <summary>
-    /// The phone's own time when it sent this, uncorrected: how far off its clock is shows by it. None where it did not say.
+    /// The phone's own time when it sent this, uncorrected: how far off its clock is shows by it. Null where it did not say.
     /// </summary>
     public DateTimeOffset? SentAt { get; init; }
 }

@@ -26,7 +26,7 @@ public sealed class SessionLogRow
     /// <summary>Who keeps it.</summary>
     public Guid AccountId { get; init; }
 
-    /// <summary>The log another device had begun and this one goes on from; none where it began by itself.</summary>
+    /// <summary>The log another device had begun and this one goes on from; null where it began by itself.</summary>
     public Guid? ContinuesLogId { get; init; }
 
     /// <summary>
@@ -45,7 +45,7 @@ public sealed class SessionLogRow
 
     public int LastSequence { get; set; }
 
-    /// <summary>The time of the last entry, put right; none before the first.</summary>
+    /// <summary>The time of the last entry, put right; null before the first.</summary>
     public DateTimeOffset? LastAt { get; set; }
 
     /// <summary>Characters of the student's or coach's own words in it, which have a limit together.</summary>
@@ -57,7 +57,7 @@ public sealed class SessionLogRow
     /// <summary>Minutes the clock ran.</summary>
     public double Minutes { get; set; }
 
-    /// <summary>Effort as it was rated, 0 to 10; none where it was not.</summary>
+    /// <summary>Effort as it was rated, 0 to 10; null where it was not.</summary>
     public int? Effort { get; set; }
 
     /// <summary>Whether the student wrote a note with the rating.</summary>
@@ -66,7 +66,7 @@ public sealed class SessionLogRow
     /// <summary>Whether it says anything of pain or of feeling unwell.</summary>
     public bool HasPain { get; set; }
 
-    /// <summary>The one thing to look at first next time, where it was a lesson and one was agreed; none otherwise.</summary>
+    /// <summary>The one thing to look at first next time, where it was a lesson and one was agreed; null otherwise.</summary>
     public string? Checkpoint { get; set; }
 
     /// <summary>What the entries add up to.</summary>
@@ -107,7 +107,7 @@ public sealed class DrillMeasureRow
     /// <summary>The day of the log.</summary>
     public DateOnly Day { get; set; }
 
-    /// <summary>The value; none where nothing was attempted that could give one.</summary>
+    /// <summary>The value; null where nothing was attempted that could give one.</summary>
     public double? Value { get; set; }
 
     /// <summary>The attempts it comes from.</summary>
@@ -126,7 +126,7 @@ public sealed class SessionEntryRow
     /// <summary>Seconds its time was moved by to put it right. The document stays as the phone sent it.</summary>
     public long ClockShift { get; init; }
 
-    /// <summary>The segment whose drill it is an input of; none for any other entry.</summary>
+    /// <summary>The segment whose drill it is an input of; null for any other entry.</summary>
     public Guid? DrillSegmentId { get; init; }
 
     public required SessionEntry Document { get; init; }

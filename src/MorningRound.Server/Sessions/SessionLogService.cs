@@ -392,7 +392,7 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
             .ToListAsync(cancel);
 
     /// <summary>
-    /// What was agreed to look at first, in the student's last lesson that agreed on something; none without one.
+    /// What was agreed to look at first, in the student's last lesson that agreed on something; null without one.
     /// </summary>
     public Task<CheckpointView?> CheckpointAsync(
         Caller caller,

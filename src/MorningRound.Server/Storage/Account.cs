@@ -21,7 +21,7 @@ public sealed class Account : IdentityUser<Guid>
 
     public required string Name { get; set; }
 
-    /// <summary>The student this account belongs to; none for coaches.</summary>
+    /// <summary>The student this account belongs to; null for coaches.</summary>
     public Guid? StudentId { get; set; }
 }
 
@@ -35,7 +35,7 @@ public sealed class Academy
     /// <summary>The IANA name of the zone that decides which day it is.</summary>
     public required string TimeZone { get; set; }
 
-    /// <summary>The day the demo's history was laid out for; none in a real academy.</summary>
+    /// <summary>The day the demo's history was laid out for; null in a real academy.</summary>
     public DateOnly? DemoDay { get; init; }
 }
 

@@ -12,7 +12,7 @@ public interface IVersionedRow
 /// <summary>A row that is hidden instead of deleted, because something else keeps a reference to it.</summary>
 public interface IRemovableRow : IVersionedRow
 {
-    /// <summary>When it was taken away; none while it is there.</summary>
+    /// <summary>When it was taken away; null while it is there.</summary>
     DateTimeOffset? RemovedAt { get; set; }
 }
 
@@ -23,13 +23,13 @@ internal sealed record GuardedRow<TRow>
     /// <summary>What it is, for "There is no such ...".</summary>
     public required string What { get; init; }
 
-    /// <summary>Finds the row, removed ones included; none where there is none.</summary>
+    /// <summary>Finds the row, removed ones included; null where there is none.</summary>
     public required Func<Task<TRow?>> Find { get; init; }
 
     /// <summary>What whoever wrote an older text is shown.</summary>
     public required Func<TRow, Task<object>> View { get; init; }
 
-    /// <summary>A new row; its version is 0 until it is saved. None where rows are only made elsewhere.</summary>
+    /// <summary>A new row; its version is 0 until it is saved. Null where rows are only made elsewhere.</summary>
     public Func<Task<TRow>>? Create { get; init; }
 
     /// <summary>Whether the row already says what is to be written, as it does when a call is repeated.</summary>

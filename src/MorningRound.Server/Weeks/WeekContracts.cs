@@ -26,8 +26,8 @@ public sealed record PublishView(WeekView Week, IReadOnlyList<NotPublished> NotP
 /// <summary>One thing that keeps a draft from being published.</summary>
 /// <param name="AssignmentId">The draft.</param>
 /// <param name="Title">Its plan's title.</param>
-/// <param name="Day">Its day; none for "any day".</param>
-/// <param name="Segment">The title of the segment it is about; none for the plan as a whole.</param>
+/// <param name="Day">Its day; null for "any day".</param>
+/// <param name="Segment">The title of the segment it is about; null for the plan as a whole.</param>
 /// <param name="Path">The field, inside the plan.</param>
 /// <param name="Why">What keeps it.</param>
 public sealed record NotPublished(Guid AssignmentId, string Title, DateOnly? Day, string? Segment, string Path, string Why)

@@ -354,8 +354,9 @@ public class ScoringTests
         foreach (var (name, protocol) in Every)
         {
             Assert.True(protocol.Check("protocol").Count == 0, name);
-            Assert.NotEmpty(protocol.Title);
-            Assert.NotEmpty(protocol.MeasureKinds);
+            Assert.Matches("^[A-Z][a-z]", protocol.Title);
+            Assert.Distinct(protocol.MeasureKinds.Select(m => m.Name));
+            Assert.All(protocol.MeasureKinds, m => Assert.Matches("^[a-z1-9]", m.Label));
         }
     }
 

@@ -174,16 +174,16 @@ public class DrillLogTests
     {
         var (plan, drills) = Set(new Streak { Length = 3 });
         foreach (
-            var log in new[]
+            var (log, inputs) in new[]
             {
-                Log(drills, Answered(GivenDrills.Putts("MMMM"))),
-                Log(drills, Answered(GivenDrills.Putts("MM"), version: 2)),
-                Log([], Answered(GivenDrills.Putts("MM"))),
+                (Log(drills, Answered(GivenDrills.Putts("MMMM"))), 4),
+                (Log(drills, Answered(GivenDrills.Putts("MM"), version: 2)), 2),
+                (Log([], Answered(GivenDrills.Putts("MM"))), 2),
             }
         )
         {
             Assert.Equal(ResultStatus.DoesNotFit, log.Segments[0].Result!.Status);
-            Assert.NotEmpty(log.Segments[0].Inputs);
+            Assert.Equal(inputs, log.Segments[0].Inputs.Count);
             Assert.All(log.Segments[0].Result!.Measures, m => Assert.Null(m.Value));
             Assert.Equal(0, Fraction(plan, log));
         }

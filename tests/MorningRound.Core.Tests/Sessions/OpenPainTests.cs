@@ -75,7 +75,7 @@ public class OpenPainTests
     [Fact]
     public void What_hurts_again_after_it_was_cleared_is_open_again()
     {
-        Assert.NotEmpty(OpenPain.Of([On(0, Knee(5)), On(3, Knee(2))], Cleared(1)));
+        Assert.Single(OpenPain.Of([On(0, Knee(5)), On(3, Knee(2))], Cleared(1)));
         Assert.Empty(OpenPain.Of([On(0, Knee(5)), On(3, Knee(2))], Cleared(3)));
     }
 

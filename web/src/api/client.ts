@@ -22,13 +22,13 @@ export class Problem extends Error {
     title: string,
     readonly errors: Record<string, string[]> = {},
     readonly current?: unknown,
-    /** Seconds after which the server wants to be asked again; nothing where it did not say. */
+    /** Seconds after which the server wants to be asked again; no value where it did not say. */
     readonly retryAfter?: number,
   ) {
     super(title);
   }
 
-  /** What is wrong with one field; nothing when it is fine. */
+  /** What is wrong with one field; no value when it is fine. */
   fieldError(path: string): string | undefined {
     return this.errors[path]?.[0];
   }

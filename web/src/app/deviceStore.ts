@@ -180,7 +180,7 @@ export const entriesFrom = async (localId: string, first: number, most = Infinit
 
 /**
  * Closes gaps in a log's numbers: what was lost was lost, what came after it moves up, and what undid something lost goes. Says
- * from where on the entries are not what they were; nothing where there was no gap.
+ * from where on the entries are not what they were; no value where there was no gap.
  */
 export function closeGaps(entries: readonly Schemas['SessionEntry'][]): {
   entries: Schemas['SessionEntry'][];

@@ -29,7 +29,7 @@ let clockOffset: number | undefined;
 /** Now, by the job's clock as far as this device knows. */
 export const domainNow = () => Date.now() + (clockOffset ?? 0);
 
-/** Seconds by which the job's clock was ahead of this device's when last heard of; nothing where it never was. */
+/** Seconds by which the job's clock was ahead of this device's when last heard of; no value where it never was. */
 export const knownOffset = () => (clockOffset === undefined ? undefined : Math.round(clockOffset / 1000));
 
 async function take(session: Session): Promise<Session> {

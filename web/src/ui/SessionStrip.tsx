@@ -27,7 +27,7 @@ interface Props {
   shows?: 'plan' | 'done';
   selected?: string | undefined;
   onSelect?: (id: string) => void;
-  /** Makes a segment so many minutes longer or shorter, by dragging its edge. */
+  /** Makes a segment longer, or shorter where it is below zero, by minutes: its edge was dragged. */
   onResize?: (id: string, by: number) => void;
   /** Moves a segment to another place in the order, by dragging it. */
   onReorder?: (id: string, to: number) => void;

@@ -104,7 +104,7 @@ export function makesWay({ from, to }: RowDrag, row: number, height: number): nu
 /**
  * Dragging a row of a list by its handle. The page may scroll meanwhile.
  * @param from Which row.
- * @param onDrag What to show; nothing once it is over.
+ * @param onDrag What to show; no value once it is over.
  * @param onDrop The place it was let go over, when that is another one.
  */
 export function dragRow(

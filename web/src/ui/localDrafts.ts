@@ -3,7 +3,7 @@ import { apiVersion } from '../api/version';
 /** Something being written, as it is kept on this device. */
 export interface LocalDraft<T> {
   content: T;
-  /** The version it was begun from; nothing for something that was never saved. */
+  /** The version it was begun from; no value for something that was never saved. */
   version: number | undefined;
 }
 

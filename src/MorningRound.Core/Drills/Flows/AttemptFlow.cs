@@ -86,7 +86,7 @@ public sealed record FlowState
     /// <summary>What kind of answer it takes.</summary>
     public required FlowQuestion Question { get; init; }
 
-    /// <summary>Where in the drill it is asked, for a picture; none where it is asked of the whole.</summary>
+    /// <summary>Where in the drill it is asked, for a picture; null where it is asked of the whole.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public FlowPosition? At { get; init; }
 
@@ -145,11 +145,11 @@ public sealed record FlowPosition
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public FlowStep Step { get; init; }
 
-    /// <summary>On the clock around the hole, 1 to 12; none where there is none.</summary>
+    /// <summary>On the clock around the hole, 1 to 12; null where there is none.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public int? Hour { get; init; }
 
-    /// <summary>From where, in the unit of the drill; none where it has no distance.</summary>
+    /// <summary>From where, in the unit of the drill; null where it has no distance.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public double? Distance { get; init; }
 }
@@ -173,13 +173,13 @@ public sealed record FlowOption(string Value, string Label);
 public sealed record FlowQuestionNumber(string Label, string Unit, int Least, int Most, int Step) : FlowQuestion
 {
     /// <summary>
-    /// What a negative number means and what a positive one, such as left and right; none where the sign says it all.
+    /// What a negative number means and what a positive one, such as left and right; null where the sign says it all.
     /// </summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public FlowSides? Sides { get; init; }
 
     /// <summary>
-    /// Numbers outside these are taken, but asked about first: a slip of the thumb is likelier. None where any is usual.
+    /// Numbers outside these are taken, but asked about first: a slip of the thumb is likelier. Null where any is usual.
     /// </summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public FlowUsual? Usual { get; init; }
@@ -211,7 +211,7 @@ public sealed record FlowTransition
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public IReadOnlyList<FlowEffect>? Then { get; init; }
 
-    /// <summary>The next state; none when the drill has come to its own end.</summary>
+    /// <summary>The next state; null when the drill has come to its own end.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? To { get; init; }
 
@@ -303,7 +303,7 @@ public sealed record FlowValue
     /// <summary>The register that is shown.</summary>
     public required string Register { get; init; }
 
-    /// <summary>The register it is divided by; none where it is shown as it is.</summary>
+    /// <summary>The register it is divided by; null where it is shown as it is.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? DividedBy { get; init; }
 

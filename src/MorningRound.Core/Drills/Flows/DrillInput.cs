@@ -22,7 +22,7 @@ public abstract record DrillInput
     /// <summary>The attempt, counted from 1.</summary>
     public required int Attempt { get; init; }
 
-    /// <summary>What the student noticed about the attempt; none where nothing was tapped.</summary>
+    /// <summary>What the student noticed about the attempt; null where nothing was tapped.</summary>
     public AttemptTags? Tags { get; init; }
 
     /// <summary>Leaves out the last attempt, with all its inputs; an attempt that was only begun counts as the last.</summary>
@@ -142,16 +142,16 @@ public enum RoutineTag
 /// <summary>At most one tag of each group, over any drill.</summary>
 public sealed record AttemptTags
 {
-    /// <summary>How the ball was met; none where nobody said.</summary>
+    /// <summary>How the ball was met; null where nobody said.</summary>
     public ContactTag? Contact { get; init; }
 
-    /// <summary>Where it started or how it curved; none where nobody said.</summary>
+    /// <summary>Where it started or how it curved; null where nobody said.</summary>
     public LineTag? Line { get; init; }
 
-    /// <summary>Why it missed; none where nobody said.</summary>
+    /// <summary>Why it missed; null where nobody said.</summary>
     public CauseTag? Cause { get; init; }
 
-    /// <summary>Whether the routine was kept; none where nobody said.</summary>
+    /// <summary>Whether the routine was kept; null where nobody said.</summary>
     public RoutineTag? Routine { get; init; }
 
     /// <summary>The tags of each attempt that has any; of two in one group, the later counts.</summary>

@@ -25,7 +25,7 @@ internal sealed class FlowBuilder
     public FlowBuilder Counted(int attempts) =>
         Register(AttemptFlow.LeftRegister, -attempts).Register(AttemptFlow.CountRegister, attempts);
 
-    /// <summary>A set number of rounds of so many attempts each, which the flow reads where it starts.</summary>
+    /// <summary>A fixed number of rounds with a number of attempts each, which the flow reads at its start.</summary>
     public FlowBuilder CountedInRounds(int attempts, int each) =>
         Register(AttemptFlow.LeftRegister, -attempts / each)
             .Register(AttemptFlow.CountRegister, attempts)

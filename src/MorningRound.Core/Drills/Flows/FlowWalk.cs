@@ -18,7 +18,7 @@ public sealed record FlowWalk
         Registers = flow.Registers.ToDictionary(r => r.Name, r => r.Initial);
     }
 
-    /// <summary>The state that asks now; none when the drill is over.</summary>
+    /// <summary>The state that asks now; null when the drill is over.</summary>
     public FlowState? State { get; private init; }
 
     /// <summary>The registers by name.</summary>
@@ -30,7 +30,7 @@ public sealed record FlowWalk
     /// <summary>Whether the drill came to its own end, rather than being stopped.</summary>
     public bool IsComplete { get; private init; }
 
-    /// <summary>The index of the first input that did not fit; none while all did. Nothing is taken after it.</summary>
+    /// <summary>The index of the first input that did not fit; null while all did. Nothing is taken after it.</summary>
     public int? MisfitAt { get; private init; }
 
     /// <summary>Inputs taken.</summary>

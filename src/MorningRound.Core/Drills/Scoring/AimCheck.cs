@@ -11,7 +11,7 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <param name="Offset">The mean offset as an angle; right is positive.</param>
 /// <param name="Scatter">The sample standard deviation, as an angle; never negative.</param>
 /// <param name="Correction">
-/// By how much to move the aim, to the side opposite the offset; none when nothing is steady enough.
+/// By how much to move the aim, to the side opposite the offset; null when nothing is steady enough.
 /// </param>
 /// <param name="Said">The day's one line.</param>
 public sealed record AimCheck(Angle Offset, Angle Scatter, Angle? Correction, Message Said)

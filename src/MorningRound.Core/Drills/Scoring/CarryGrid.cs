@@ -19,13 +19,13 @@ public sealed record GridCell
     /// <summary>The length of the swing.</summary>
     public required SwingLength Swing { get; init; }
 
-    /// <summary>The number to reach, in the unit of the grid; none leaves it to the player.</summary>
+    /// <summary>The number to reach, in the unit of the grid; null leaves it to the player.</summary>
     public double? Carry { get; init; }
 }
 
 /// <summary>
-/// A carry for each club and swing length, up to so many balls a cell: on at the first ball within tolerance. A shot altered to
-/// reach the number counts for the cell, but not as stock carry.
+/// A carry for each club and swing length, up to a number of balls a cell; the first ball within tolerance ends the cell. A
+/// shot altered to reach the number counts for the cell, but not as stock carry.
 /// </summary>
 public sealed record CarryGrid : ScoringProtocol
 {

@@ -12,7 +12,7 @@ public static class LastTimes
 
     /// <summary>
     /// What the result is beside the last times: better than each, worse than each, or in between; for a share made, whether it
-    /// differs by more than chance would. None where nothing was attempted.
+    /// differs by more than chance would. Null where nothing was attempted.
     /// </summary>
     /// <param name="protocol">The protocol all of them were scored by.</param>
     /// <param name="now">The result in question.</param>

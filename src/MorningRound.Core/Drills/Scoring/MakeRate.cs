@@ -7,7 +7,7 @@ using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
-/// <summary>So many attempts, each made or missed.</summary>
+/// <summary>A fixed number of attempts, each made or missed.</summary>
 public sealed record MakeRate : ScoringProtocol
 {
     /// <summary>How many, 1 to 300.</summary>

@@ -21,25 +21,25 @@ public sealed record MeasuredShots : ScoringProtocol
     /// <summary>The unit of the number; empty where it has none.</summary>
     public string Unit { get; init; } = "";
 
-    /// <summary>The band's lower end; none when there is only an upper one.</summary>
+    /// <summary>The band's lower end; null when there is only an upper one.</summary>
     public double? Least { get; init; }
 
-    /// <summary>The upper end of the band; none where it has none.</summary>
+    /// <summary>The upper end of the band; null where it has none.</summary>
     public double? Most { get; init; }
 
     /// <summary>How many, 1 to 300.</summary>
     public int Shots { get; init; } = 15;
 
-    /// <summary>Where the number stood when the change began; none if not known.</summary>
+    /// <summary>Where the number stood when the change began; null if not known.</summary>
     public double? StartedAt { get; init; }
 
     /// <summary>
     /// How far the target is, when what is measured is how far left or right of it the balls finish, in the same unit. The
-    /// result is then the day's aim: see <see cref="AimCheck"/>. None for anything else that is measured.
+    /// result is then the day's aim: see <see cref="AimCheck"/>. Null for anything else that is measured.
     /// </summary>
     public double? AimDistance { get; init; }
 
-    /// <summary>How far the target of an aim check is; none where something else is measured.</summary>
+    /// <summary>How far the target of an aim check is; null where something else is measured.</summary>
     public MarkedLength? AimTarget() =>
         AimDistance is { } distance ? new MarkedLength(distance, Unit == Metres ? LengthUnit.Metres : LengthUnit.Yards) : null;
 

@@ -7,7 +7,7 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <param name="Attempts">The attempts that were completed.</param>
 public sealed record PastResult(IReadOnlyDictionary<string, double?> Values, int Attempts)
 {
-    /// <summary>The value of a measure; none where the result has no such value.</summary>
+    /// <summary>The value of a measure; null where the result has no such value.</summary>
     public double? Value(string measure) => Values.GetValueOrDefault(measure);
 
     /// <summary>The figures of a result. One without attempts, or whose inputs did not fit, has none.</summary>

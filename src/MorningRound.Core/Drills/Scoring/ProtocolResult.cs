@@ -76,7 +76,7 @@ public sealed record ProtocolResult
     /// <summary>The same in English.</summary>
     public string Text => Said.In();
 
-    /// <summary>The index of the first input that does not fit; none otherwise.</summary>
+    /// <summary>The index of the first input that does not fit; null otherwise.</summary>
     public int? MisfitAt { get; init; }
 
     /// <summary>What stands for inputs that no drill was set for, or that were walked by a flow of another format.</summary>
@@ -98,6 +98,6 @@ public sealed record ProtocolResult
     [JsonIgnore]
     public bool IsScored => Status is ResultStatus.Complete or ResultStatus.Stopped or ResultStatus.UnderWay;
 
-    /// <summary>The value of a measure; none where the result has no such value.</summary>
+    /// <summary>The value of a measure; null where the result has no such value.</summary>
     public double? Value(string measure) => Measures.FirstOrDefault(m => m.Name == measure)?.Value;
 }

@@ -7,7 +7,7 @@ namespace MorningRound.Core.Drills.Scoring;
 /// <summary>Counts repetitions, and nothing about how they went. For warm-up and technique.</summary>
 public sealed record Repetitions : ScoringProtocol
 {
-    /// <summary>How many; none where the segment's exit rule decides.</summary>
+    /// <summary>How many; null where the segment's exit rule decides.</summary>
     public int? Count { get; init; }
 
     /// <inheritdoc/>

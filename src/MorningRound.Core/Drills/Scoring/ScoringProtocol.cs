@@ -41,7 +41,7 @@ public abstract record ScoringProtocol
     /// <summary>What it is called: "Step ladder".</summary>
     public abstract string Title { get; }
 
-    /// <summary>The attempts it takes to its end, where that is a set number; none where its own condition decides.</summary>
+    /// <summary>The attempts it takes to its end, where that is a set number; null where its own condition decides.</summary>
     public abstract int? PlannedAttempts { get; }
 
     /// <summary>The parts of its result, in the order in which they decide; those without a better direction last.</summary>
@@ -50,10 +50,10 @@ public abstract record ScoringProtocol
     /// <summary>The measures a goal can be stated in.</summary>
     public IEnumerable<MeasureKind> GoalMeasures => MeasureKinds.Where(m => m.Better != Better.None);
 
-    /// <summary>The next step up on this protocol's natural scale; none at the top, or where there is no such scale.</summary>
+    /// <summary>The next step up on this protocol's natural scale; null at the top, or where there is no such scale.</summary>
     public virtual ScoringProtocol? Harder() => null;
 
-    /// <summary>The next step down; none at the bottom, or where there is no such scale.</summary>
+    /// <summary>The next step down; null at the bottom, or where there is no such scale.</summary>
     public virtual ScoringProtocol? Easier() => null;
 
     /// <summary>
@@ -76,7 +76,7 @@ public abstract record ScoringProtocol
     public virtual ScoringProtocol For(PlayerNumbers player) => this;
 
     /// <summary>
-    /// The protocol with another number of attempts, as a trimmed session has it; none where its own condition or its stations
+    /// The protocol with another number of attempts, as a trimmed session has it; null where its own condition or its stations
     /// decide, or where the result is a sum, which would compare with nothing. Those are not shortened.
     /// </summary>
     /// <param name="attempts">At least one; a multiple of <see cref="AttemptsEach"/>.</param>
@@ -85,7 +85,7 @@ public abstract record ScoringProtocol
     /// <summary>The attempts of a round, where it goes round: only whole rounds are left out when it is shortened.</summary>
     public virtual int AttemptsEach => 1;
 
-    /// <summary>Why it cannot be practised yet, in words; none when it can.</summary>
+    /// <summary>Why it cannot be practised yet, in words; null when it can.</summary>
     public virtual string? WhatIsMissing() => null;
 
     /// <summary>
@@ -146,7 +146,7 @@ public abstract record ScoringProtocol
         };
     }
 
-    /// <summary>Whether a result meets a goal; none when it has no such value.</summary>
+    /// <summary>Whether a result meets a goal; null when it has no such value.</summary>
     public bool? Meets(DrillGoal goal, ProtocolResult result)
     {
         var kind = GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure);
@@ -157,7 +157,7 @@ public abstract record ScoringProtocol
 
     /// <summary>
     /// Which of two results of this protocol is better: above zero when the first is, below when the second is, zero when they
-    /// are level. None where no direction is better or a value is missing. Parts decide in the order named.
+    /// are level. Null where no direction is better or a value is missing. Parts decide in the order named.
     /// </summary>
     public int? Compare(PastResult first, PastResult second)
     {

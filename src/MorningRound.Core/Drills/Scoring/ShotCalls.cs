@@ -43,11 +43,11 @@ public sealed record ShotCall(Club Club, ShotShape Shape, ShotHeight Height, str
     }
 }
 
-/// <summary>A stretch of a declared pattern: so many balls of one shape in a row.</summary>
+/// <summary>A run of a declared pattern: a number of balls of one shape in a row.</summary>
 public sealed record PatternStep(ShotShape Shape, int Balls);
 
 /// <summary>
-/// How much a list of calls changes, as the share of neighbours that differ, 0 to 1; none for fewer than two calls.
+/// How much a list of calls changes, as the share of neighbours that differ, 0 to 1; null for fewer than two calls.
 /// </summary>
 public sealed record CallVariety(double? Club, double? Shape, double? Target)
 {
@@ -67,7 +67,7 @@ public static class ShotCalls
     private const int MostTries = 50;
 
     /// <summary>
-    /// So many calls from all combinations. No two neighbours with one club where there are two or more; clubs, and shapes,
+    /// A number of calls from all combinations. No two neighbours with one club where there are two or more; clubs, and shapes,
     /// within one of each other in count; no call twice until the combinations run out. Each list needs at least one entry.
     /// </summary>
     public static IReadOnlyList<ShotCall> Draw(
@@ -98,7 +98,7 @@ public static class ShotCalls
     }
 
     /// <summary>
-    /// A declared pattern, so many times over: two fades, two draws, five times over is 20 balls. Clubs change with each run.
+    /// A declared pattern, repeated: two fades, two draws, five times over is 20 balls. Clubs change with each run.
     /// </summary>
     public static IReadOnlyList<ShotCall> FromPattern(
         IReadOnlyList<PatternStep> pattern,

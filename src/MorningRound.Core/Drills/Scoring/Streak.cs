@@ -6,7 +6,7 @@ using MorningRound.Core.Wording;
 namespace MorningRound.Core.Drills.Scoring;
 
 /// <summary>
-/// So many in a row. A miss takes the count back to zero; it ends when the length is reached, or at a cap of attempts.
+/// A number of makes in a row. A miss takes the count back to zero; it ends when the length is reached, or at a cap of attempts.
 /// </summary>
 public sealed record Streak : ScoringProtocol
 {
@@ -15,7 +15,7 @@ public sealed record Streak : ScoringProtocol
     /// <summary>The run asked for. It may go down on purpose in a lighter week.</summary>
     public required int Length { get; init; }
 
-    /// <summary>Attempts after which it ends all the same; none without a cap.</summary>
+    /// <summary>Attempts after which it ends all the same; null without a cap.</summary>
     public int? Cap { get; init; }
 
     /// <summary>What a make is.</summary>

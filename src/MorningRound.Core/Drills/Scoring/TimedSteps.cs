@@ -5,7 +5,7 @@ using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
-/// <summary>One step: something done for so many seconds, or so many times.</summary>
+/// <summary>One step: something done for some seconds, or a number of times.</summary>
 public sealed record TimedStep
 {
     /// <summary>What is done.</summary>
@@ -14,7 +14,7 @@ public sealed record TimedStep
     /// <summary>None for a counted step.</summary>
     public int? Seconds { get; init; }
 
-    /// <summary>How often, for a counted step; none for a timed one.</summary>
+    /// <summary>How often, for a counted step; null for a timed one.</summary>
     public int? Times { get; init; }
 }
 

@@ -17,10 +17,10 @@ public sealed record WindowBound
     /// <summary>The unit; empty where it has none.</summary>
     public string Unit { get; init; } = "";
 
-    /// <summary>The lower end; none where it has none.</summary>
+    /// <summary>The lower end; null where it has none.</summary>
     public double? Least { get; init; }
 
-    /// <summary>The upper end; none where it has none.</summary>
+    /// <summary>The upper end; null where it has none.</summary>
     public double? Most { get; init; }
 }
 

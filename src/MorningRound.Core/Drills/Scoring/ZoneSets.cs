@@ -78,7 +78,7 @@ public sealed record ZoneSets : ScoringProtocol
     /// <summary>How many sets have to be cleared.</summary>
     public int SetsToClear { get; init; } = 2;
 
-    /// <summary>It ends after so many sets, cleared or not.</summary>
+    /// <summary>The most sets; it ends after them, cleared or not.</summary>
     public int MostSets { get; init; } = 10;
 
     /// <inheritdoc/>

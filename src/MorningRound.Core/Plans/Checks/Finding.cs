@@ -29,7 +29,7 @@ public sealed record Finding
     /// <summary>How much it weighs.</summary>
     public required FindingLevel Level { get; init; }
 
-    /// <summary>The segment it is about; none for the plan as a whole.</summary>
+    /// <summary>The segment it is about; null for the plan as a whole.</summary>
     public Guid? SegmentId { get; init; }
 
     /// <summary>Why: which sentence, and of what.</summary>
@@ -39,15 +39,15 @@ public sealed record Finding
     public string Why => Message.In();
 
     /// <summary>
-    /// What the fix is called: which sentence, and of what; none where there is no fix that makes the plan better.
+    /// What the fix is called: which sentence, and of what; null where there is no fix that makes the plan better.
     /// </summary>
     [JsonIgnore]
     public Message? FixMessage { get; init; }
 
-    /// <summary>What applying the fix would do, in a few words; none where there is no fix that makes the plan better.</summary>
+    /// <summary>What applying the fix would do, in a few words; null where there is no fix that makes the plan better.</summary>
     public string? Fix => FixMessage?.In();
 
-    /// <summary>Why the coach lives with it; none while it stands.</summary>
+    /// <summary>Why the coach lives with it; null while it stands.</summary>
     public string? OverruledBecause { get; init; }
 
     [JsonIgnore]

@@ -12,7 +12,7 @@ internal static class PaceRules
     /// <summary>Above 100 range balls in 60 minutes a session is hurried. Common practice, no source.</summary>
     private const double SessionMost = 100.0 / 60;
 
-    /// <summary>From so many holes on they are a card; one or two are a hole rehearsed, with time to talk.</summary>
+    /// <summary>The fewest holes that count as a card; one or two are a rehearsal, with time to talk.</summary>
     private const int HolesOfACard = 3;
 
     public static IEnumerable<PlanRule> All { get; } =

@@ -7,9 +7,9 @@ namespace MorningRound.Core.Plans.Checks;
 internal sealed record PlanRule(FindingId Id, FindingLevel Level, Func<PlanInput, IEnumerable<RuleHit>> Find);
 
 /// <summary>What a rule found, before it has an id and a level.</summary>
-/// <param name="SegmentId">The segment; none for the plan as a whole.</param>
+/// <param name="SegmentId">The segment; null for the plan as a whole.</param>
 /// <param name="Why">Why, as one plain sentence.</param>
-/// <param name="Fix">What mending would do, in a few words; none where nothing can be offered.</param>
+/// <param name="Fix">What mending would do, in a few words; null where nothing can be offered.</param>
 /// <param name="Mend">The mended plan. It never leaves out a segment.</param>
 internal sealed record RuleHit(Guid? SegmentId, Message Why, Message? Fix = null, Func<SessionPlan>? Mend = null);
 
@@ -56,7 +56,7 @@ public static class PlanCheck
 
     /// <summary>
     /// Every finding for a plan that several students are to practise: what holds for anybody comes with its fix; what holds for
-    /// some of them names them, and is left to the coach, because a fix for one may be none for another.
+    /// some of them names them, and is left to the coach, because what helps one may not help another.
     /// </summary>
     /// <param name="plan">The plan.</param>
     /// <param name="anybody">What holds whoever practises it.</param>

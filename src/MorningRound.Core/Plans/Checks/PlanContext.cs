@@ -11,7 +11,7 @@ public sealed record PlanContext
     /// <summary>The day it is for.</summary>
     public required DateOnly Day { get; init; }
 
-    /// <summary>The student's file; none for a plan that is for nobody in particular.</summary>
+    /// <summary>The student's file; null for a plan that is for nobody in particular.</summary>
     public StudentFile? Student { get; init; }
 
     /// <summary>The student's level; improving where nobody is named.</summary>
@@ -26,12 +26,12 @@ public sealed record PlanContext
     /// <summary>What hurts and nobody has cleared, each part once.</summary>
     public IReadOnlyList<HurtPart> Hurt { get; init; } = [];
 
-    /// <summary>What the student has done lately; none where it is not known.</summary>
+    /// <summary>What the student has done lately; null where it is not known.</summary>
     public WeekLoad? Load { get; init; }
 
     /// <summary>The student's season on the day; off season without a student.</summary>
     public Season Season => Student is { } file ? Seasons.On(Day, file) : Season.OffSeason;
 
-    /// <summary>The approach by which a plan is judged: its own, or else the student's; none where neither says.</summary>
+    /// <summary>The approach by which a plan is judged: its own, or else the student's; null where neither says.</summary>
     public Approach? ApproachOf(SessionPlan plan) => plan.Constraints.Approach ?? Student?.Coach.Approach;
 }

@@ -54,7 +54,7 @@ public sealed record WeekLoad(double ThisWeek, double MeanBefore, double MeanEff
         };
 
     /// <summary>
-    /// The ratio of this week to the weeks before, once so many more minutes were practised at the mean effort.
+    /// The ratio of this week to the weeks before, after a number of further minutes at the mean effort.
     /// </summary>
     public double RatioWith(double minutes) => (ThisWeek + (minutes * MeanEffort)) / MeanBefore;
 }

@@ -80,7 +80,7 @@ internal sealed partial class DraftInProgress
     /// <summary>A short session stays in one place: walking would eat it up.</summary>
     private IReadOnlyList<PlaceKind> Places() => _request.Minutes < ShortSession ? [_main] : _request.Places;
 
-    /// <summary>The drill that fits a part best, and where; none where nothing fits.</summary>
+    /// <summary>The drill that fits a part best, and where; null where nothing fits.</summary>
     private (ShelvedDrill Drill, PlaceKind Place)? Best(Slot slot)
     {
         (ShelvedDrill, PlaceKind)? best = null;
@@ -132,7 +132,7 @@ internal sealed partial class DraftInProgress
         return WhatLacks(drill) is null;
     }
 
-    /// <summary>What the student's file lacks for it; none without a student, whose numbers come later.</summary>
+    /// <summary>What the student's file lacks for it; null without a student, whose numbers come later.</summary>
     private string? WhatLacks(Drill drill) =>
         _context.Student is { } student ? drill.ProtocolAt(0).For(student.Numbers).WhatIsMissing() : null;
 

@@ -46,7 +46,7 @@ internal sealed partial class DraftInProgress
     }
 
     /// <summary>
-    /// Notes what kept the draft from being whole, and of which phase that is said; none for the plan as a whole.
+    /// Notes what kept the draft from being whole, and the phase it concerns; null for the plan as a whole.
     /// </summary>
     private void Compromise(Phase? about, Message message) => _compromises.Add((about, message));
 

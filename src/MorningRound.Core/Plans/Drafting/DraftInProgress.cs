@@ -90,7 +90,7 @@ internal sealed partial class DraftInProgress
         );
     }
 
-    /// <summary>Warms up for so many of the minutes, and says how many.</summary>
+    /// <summary>Puts a warm-up in for part of the minutes; returns how many it took.</summary>
     private int WarmUp(int minutes)
     {
         if (_request.WarmedUpBefore)

@@ -24,16 +24,16 @@ public sealed record DraftRequest
     /// <summary>Where it can be held; the first is where it mostly is.</summary>
     public required IReadOnlyList<PlaceKind> Places { get; init; }
 
-    /// <summary>The school; none takes the student's, or else "three parts".</summary>
+    /// <summary>The school; null takes the student's, or else "three parts".</summary>
     public Approach? Approach { get; init; }
 
-    /// <summary>What it is mostly about; none takes what the student believes is weak, or else what the place is for.</summary>
+    /// <summary>What it is mostly about; null takes what the student believes is weak, or else what the place is for.</summary>
     public Area? Area { get; init; }
 
     /// <summary>Whether the day is hot, which asks for pauses twice as often.</summary>
     public bool Hot { get; init; }
 
-    /// <summary>Where the wind comes from, 0 to 359 degrees, north is 0; none where that does not matter.</summary>
+    /// <summary>Where the wind comes from, 0 to 359 degrees, north is 0; null where that does not matter.</summary>
     public int? WindFromDegrees { get; init; }
 
     /// <summary>Whether the student comes warmed up.</summary>

@@ -11,7 +11,7 @@ namespace MorningRound.Core.Plans.Drafting;
 /// </summary>
 public static class PlanDraft
 {
-    /// <summary>So many variants are looked at for different ones; a shelf that gives no more of them has no more.</summary>
+    /// <summary>How many variants are tried in the search for different ones.</summary>
     private const int MostVariants = 40;
 
     /// <summary>

@@ -35,7 +35,7 @@ public static class WarmUps
     /// <summary>The fewest minutes of a warm-up.</summary>
     public const int Shortest = 5;
 
-    /// <summary>From so many minutes before a round on the range is used at all.</summary>
+    /// <summary>The fewest minutes before a round for which the range is used at all.</summary>
     private const int RangeFrom = 15;
 
     private const int FullFrom = 25;
@@ -84,8 +84,8 @@ public static class WarmUps
         [.. (bag.Count == 0 ? Standard : bag).Except(forbidden)];
 
     /// <summary>
-    /// A warm-up of so many minutes. Throws <see cref="ArgumentOutOfRangeException"/> below <see cref="Shortest"/>. The minutes
-    /// of its parts add up to those asked for.
+    /// A warm-up of a given length in minutes. Throws <see cref="ArgumentOutOfRangeException"/> below <see cref="Shortest"/>.
+    /// The minutes of its parts add up to those asked for.
     /// </summary>
     public static IReadOnlyList<WarmUpPart> Of(
         int minutes,

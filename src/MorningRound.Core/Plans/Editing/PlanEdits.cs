@@ -7,8 +7,8 @@ namespace MorningRound.Core.Plans.Editing;
 internal static class PlanEdits
 {
     /// <summary>
-    /// All segments longer or shorter in proportion, so that they add up to so many minutes; each keeps at least one minute, and
-    /// its pace. The minutes must be at least as many as the segments.
+    /// All segments longer or shorter in proportion, so that they add up to a number of minutes; each keeps at least one
+    /// minute, and its pace. The minutes must be at least as many as the segments.
     /// </summary>
     public static SessionPlan ToMinutes(SessionPlan plan, int minutes) =>
         Scale(plan, minutes - plan.Segments.Count, s => s.Minutes - 1, (s, n) => Lasting(s, n + 1));
@@ -47,7 +47,7 @@ internal static class PlanEdits
         };
     }
 
-    /// <summary>All balls bought in proportion, so that they add up to so many.</summary>
+    /// <summary>Scales all bought balls in proportion, so that they add up to a number.</summary>
     public static SessionPlan ToBalls(SessionPlan plan, int balls) =>
         Scale(
             plan,

@@ -10,8 +10,8 @@ namespace MorningRound.Core.Plans.Trimming;
 /// <param name="SegmentId">The segment of the plan.</param>
 /// <param name="Minutes">Minutes it keeps, at least one.</param>
 /// <param name="Balls">Balls it keeps.</param>
-/// <param name="Holes">Holes still to be played; none where it has none, and in records from before holes were trimmed.</param>
-/// <param name="Attempts">Attempts its drill is shortened to; none where it has no number of its own to shorten.</param>
+/// <param name="Holes">Holes still to be played; null where it has none, and in records from before holes were trimmed.</param>
+/// <param name="Attempts">Attempts its drill is shortened to; null where it has no number of its own to shorten.</param>
 public sealed record TrimmedSegment(Guid SegmentId, int Minutes, int Balls, int? Holes = null, int? Attempts = null);
 
 /// <summary>When a segment is over, in words.</summary>
@@ -46,7 +46,7 @@ public sealed record TrimShare
     /// <summary>Whether its balls come out of the bucket.</summary>
     public required bool BallsAreBought { get; init; }
 
-    /// <summary>Its holes; none where it has none.</summary>
+    /// <summary>Its holes; null where it has none.</summary>
     public required int? Holes { get; init; }
 
     /// <summary>The number of attempts of its drill, where that can be shortened.</summary>
@@ -65,7 +65,7 @@ public sealed record TrimShare
 /// <summary>What falls out for some minutes at hand.</summary>
 public sealed record TrimStep
 {
-    /// <summary>From so many minutes at hand on, up to the step before it.</summary>
+    /// <summary>The fewest minutes at hand for which it holds; above, the step before it does.</summary>
     public required int From { get; init; }
 
     /// <summary>Minutes of walking that are left.</summary>
@@ -143,11 +143,11 @@ public sealed record PlanTrim
     }
 
     /// <summary>
-    /// What is left with so many minutes and balls; none when all of it fits, when nothing is left, or when not even a minute of
-    /// each segment would fit.
+    /// What is left for the minutes and balls at hand; null when all of it fits, when nothing is left, or when not even a
+    /// minute of each segment would fit.
     /// </summary>
     /// <param name="minutes">Minutes there are.</param>
-    /// <param name="balls">Bought balls there are; none where they do not matter.</param>
+    /// <param name="balls">Bought balls there are; null where they do not matter.</param>
     /// <param name="leftOut">
     /// Segments that are left out anyhow, because they load what hurts. Their minutes are free for the others, so that less falls
     /// out than without them. Nothing is said of them here.
@@ -311,7 +311,7 @@ public sealed record PlanTrim
 
         public IReadOnlyList<Guid> IdsOf(ulong left) => [.. _segments.Where((_, i) => Holds(left, i)).Select(s => s.Id)];
 
-        /// <summary>What is left when that much has fallen out for so many minutes, and why each did.</summary>
+        /// <summary>What is left for a number of minutes, and what falls out, each with its reason.</summary>
         public (ulong Left, IReadOnlyList<TrimDrop> Dropped) Down(int minutes)
         {
             var dropped = new List<TrimDrop>();

@@ -8,8 +8,8 @@ namespace MorningRound.Core.Plans.Trimming;
 public static class WholeShares
 {
     /// <summary>
-    /// So much, divided by weights: shares rounded down, what is left over given to those who lost most, the earlier first where
-    /// they lost the same. Without any weight nobody gets anything.
+    /// A total divided by weights in whole numbers: shares rounded down, what is left over given to those who lost most, the
+    /// earlier first where they lost the same. Without any weight nobody gets anything.
     /// </summary>
     public static IReadOnlyList<int> Divide(int total, IReadOnlyList<int> weights)
     {
@@ -23,7 +23,7 @@ public static class WholeShares
         return shares;
     }
 
-    /// <summary>So many of a whole, as many as a part has of its own whole, halves rounded up, at least one.</summary>
+    /// <summary>A number scaled by part ÷ whole, halves rounded up, at least one.</summary>
     public static int InProportion(int number, int part, int whole) =>
         whole <= 0 ? number : (int)Math.Max(1, ((2L * number * part) + whole) / (2L * whole));
 }

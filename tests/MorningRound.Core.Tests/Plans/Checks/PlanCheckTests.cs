@@ -793,7 +793,7 @@ public sealed class PlanCheckTests
             },
         };
         Assert.Empty(HurtOf(cleared, Day, pain));
-        Assert.NotEmpty(HurtOf(cleared, Day.AddDays(1), pain));
+        Assert.Equal([new HurtPart(pain.Part, pain.Side)], HurtOf(cleared, Day.AddDays(1), pain));
 
         static IReadOnlyList<HurtPart> HurtOf(StudentFile file, DateOnly day, PainReported pain) =>
             OpenPain.HurtParts(file, OpenPain.Of([new PainOnDay(day, SessionLog.From([pain]))], file));

@@ -18,7 +18,7 @@ interface Props {
   onUndo: () => void;
   /** A warm-up, and a drill that hides its result, show no counts of how it goes. */
   hidesCounts?: boolean;
-  /** How many attempts it has, which stays in sight when its result is hidden; nothing where it ends by itself. */
+  /** How many attempts it has, which stays in sight when its result is hidden; no value where it ends by itself. */
   planned?: number | null;
   /** The drill's parameters, for its picture. */
   protocol: Protocol;

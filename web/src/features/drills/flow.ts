@@ -6,7 +6,7 @@ export type DrillInput = Schemas['DrillInput'];
 
 /** Where a walk of a flow stands. It knows nothing of golf: the rules were compiled into the flow on the server. */
 export interface Walk {
-  /** The state that asks now; nothing when the drill is over. */
+  /** The state that asks now; no value when the drill is over. */
   state: FlowState | undefined;
   registers: Record<string, number>;
   attempts: number;

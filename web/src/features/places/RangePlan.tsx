@@ -7,7 +7,7 @@ import type { Place } from './queries';
 
 type Target = Schemas['RangeTarget'];
 
-/** Where on the ground: so far, in the unit of the picture, and so many degrees to the right of straight ahead. */
+/** Where on the ground: the distance in the unit of the picture, and the degrees to the right of straight ahead. */
 export interface Spot {
   distance: number;
   unit: 'yards' | 'metres';

@@ -16,7 +16,7 @@ import { ClubsAndRoutine, Counting, How, Instruction, Task, type PartProps } fro
 const CallsFields = onDemand(() => import('./CallsFields').then((m) => m.CallsFields));
 
 interface Props<S = Segment> extends PartProps<S> {
-  /** Who the plan is for; none for nobody in particular. */
+  /** Who the plan is for; no value for nobody in particular. */
   writtenFor: Schemas['PlanContextView'] | undefined;
 }
 

@@ -29,14 +29,14 @@ interface Props {
   onLeave: () => void;
 }
 
-/** What is left with what the student has; nothing where the session fits as it is. */
+/** What is left with what the student has; no value where the session fits as it is. */
 function trimFor(session: Session, ready: Ready, dropped: ReadonlySet<string>): Trim | undefined {
   return session.trim
     ? trimAt(session.trim, ready.minutesAtHand ?? null, ready.ballsAtHand ?? null, dropped)
     : undefined;
 }
 
-/** Minutes a segment keeps; nothing where it falls out. */
+/** Minutes a segment keeps; no value where it falls out. */
 const left = (trim: Trim | undefined, segment: { id: string; minutes: number }) =>
   trim ? trim.kept.find((k) => k.segmentId === segment.id)?.minutes : segment.minutes;
 

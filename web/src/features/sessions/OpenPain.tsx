@@ -11,7 +11,7 @@ export type FollowUp = Omit<EntryOf<'painFollowedUp'>, 'sequence' | 'at'>;
 const isOf = (pain: OpenPain) => (said: { part: string; side?: string | null }) =>
   said.part === pain.part && (said.side ?? null) === pain.side;
 
-/** What was said of pain of an earlier session today; nothing while it was not. */
+/** What was said of pain of an earlier session today; no value while it was not. */
 export const saidOf = <T extends { part: string; side?: string | null }>(pain: OpenPain, said: readonly T[]) =>
   said.find(isOf(pain));
 

@@ -24,7 +24,7 @@ import { useRunningLog, type OnServer } from './useRunningLog';
 /** What the card says of one segment. */
 interface Line {
   outcome?: Schemas['SegmentOutcome'];
-  /** How much of it was done in part; nothing where nobody knows. */
+  /** How much of it was done in part; no value where nobody knows. */
   percent?: number | null;
   balls?: number | null;
   attempts?: string;

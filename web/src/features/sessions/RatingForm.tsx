@@ -15,7 +15,7 @@ interface Props {
   /** What to read when pain ended the session. */
   advice: string | undefined;
   hasPain: boolean;
-  /** What was answered before the page was left; nothing where nothing was. */
+  /** What was answered before the page was left; no value where nothing was answered. */
   draft?: object | null;
   onDraft?: (draft: Rating) => void;
   /** Whether a rating that was handed in is changed. */

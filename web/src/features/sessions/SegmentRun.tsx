@@ -20,7 +20,7 @@ import type { Session } from './queries';
 interface Props {
   session: Session;
   segment: Segment;
-  /** When it is over, in words; none for a pause. */
+  /** When it is over, in words; no value for a pause. */
   exitRule: string | undefined;
   /** The segments that are not closed yet, this one among them. */
   open: Segment[];

@@ -22,7 +22,7 @@ export interface Held {
   entries: readonly Entry[];
   /** How many of the entries are written to the device. */
   kept: number;
-  /** Why the device keeps nothing at the moment; nothing while it does. */
+  /** Why the device keeps nothing at the moment; no value while it does. */
   storageError: Error | undefined;
 }
 

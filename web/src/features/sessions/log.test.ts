@@ -3,7 +3,7 @@ import { secondsOf, stateOf, walk, type NewEntry } from './log';
 
 const nine = Date.parse('2026-05-06T09:00:00Z');
 
-/** A log of entries, numbered from 1, each so many minutes after nine. */
+/** A log of entries, numbered from 1, each a number of minutes after nine. */
 const log = (...entries: [minute: number, entry: NewEntry][]) =>
   walk(
     entries.map(([minute, entry], i) => ({

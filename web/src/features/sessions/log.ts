@@ -28,9 +28,9 @@ export interface LogState {
   unwell: EntryOf<'unwell'> | null;
   rating: EntryOf<'rated'> | null;
   isFinished: boolean;
-  /** How the student came; nothing where nothing was said. */
+  /** How the student came; no value where nothing was said. */
   ready: EntryOf<'readied'> | null;
-  /** What was left of the session when it was made to fit; nothing where it is practised as set. */
+  /** What was left of the session when it was made to fit; no value where it is practised as set. */
   trim: EntryOf<'trimmed'> | null;
   /** The inputs of each segment's drill that stand. */
   inputs: Record<string, DrillInput[]>;

@@ -24,13 +24,13 @@ const atOnce = 200;
 /** Sending the same again can only help when the connection, the sign-in or the server was what failed. */
 const mayPass = (status: number) => status === 0 || status === 401 || status === 403 || status === 429 || status >= 500;
 
-/** The wait after so many failures in a row, half of it by chance, so that phones do not come back all at once. */
+/** The wait after a number of failures in a row, half of it by chance, so that phones do not come back all at once. */
 export function waitAfter(failures: number, chance: number, retryAfter = 0): number {
   const longest = Math.min(longestWait, firstWait * 2 ** (failures - 1));
   return Math.max(shortestWait, retryAfter * 1_000 * (1 + chance / 2), longest * (0.5 + chance / 2));
 }
 
-/** What became of a try: everything sent, or something that may pass, after so many seconds if the server said so. */
+/** What became of a try: everything sent, or something that may pass, after some seconds if the server named them. */
 type Outcome = { failed: false } | { failed: true; retryAfter: number };
 
 /**
@@ -171,7 +171,7 @@ async function sendAll(accountId: string, isOver: () => boolean): Promise<Outcom
   return outcome;
 }
 
-/** The next entries of a log to send, from this tab where it holds the log; nothing where all of it is sent. */
+/** The next entries of a log to send, from this tab where it holds the log; no value where all of it is sent. */
 async function nextOf(localId: string): Promise<{ log: KeptLog; entries: readonly Entry[] } | undefined> {
   const known = await knownOf(localId);
   if (!known || !isUnsent(known.log)) return undefined;
@@ -192,7 +192,7 @@ async function nextOf(localId: string): Promise<{ log: KeptLog; entries: readonl
   return { log: mended, entries: closed.entries.slice(mended.sent, mended.sent + atOnce) };
 }
 
-/** Sends entries of a log. Gives back what went wrong; nothing when it went well. */
+/** Sends entries of a log. Gives back what went wrong; no value when it went well. */
 async function send(log: KeptLog, entries: readonly Entry[]): Promise<Problem | undefined> {
   try {
     const view = await answer(

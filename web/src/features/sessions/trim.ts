@@ -14,7 +14,7 @@ export interface Trimmed {
 
 const sum = (numbers: readonly number[]) => numbers.reduce((s, n) => s + n, 0);
 
-/** So much, divided by weights in whole numbers: rounded down, what is left over to those who lost most, the earlier first. */
+/** A total divided by weights in whole numbers: rounded down, the rest to those who lost most, the earlier first. */
 export function divide(total: number, weights: readonly number[]): number[] {
   const whole = sum(weights);
   if (whole === 0 || total <= 0) return weights.map(() => 0);
@@ -29,12 +29,12 @@ export function divide(total: number, weights: readonly number[]): number[] {
   return shares;
 }
 
-/** So many of a whole, as many as a part has of its own whole, halves rounded up, at least one. */
+/** A number scaled by part ÷ whole, halves rounded up, at least one. */
 const inProportion = (number: number, part: number, whole: number) =>
   whole <= 0 ? number : Math.max(1, Math.floor((2 * number * part + whole) / (2 * whole)));
 
 /**
- * What is left of a session with so many minutes (none said: all it takes) and balls, and without what hurts: the twin of the
+ * What is left of a session for the minutes (null: all it takes) and balls at hand, without what hurts: the twin of the
  * core's, from the same numbers. Nothing when it fits.
  */
 export function trimAt(

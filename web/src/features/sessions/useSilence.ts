@@ -4,7 +4,7 @@ import { domainNow } from '../../app/signIn';
 /**
  * Minutes since anything was tapped while a clock runs, once they are so many that somebody has to say what they were; nothing
  * otherwise. Looked at when the page is opened and whenever somebody comes back to it, not while it lies in view.
- * @param runningSince The last sign of life of the running clock, in milliseconds; nothing while it stands.
+ * @param runningSince The last sign of life of the running clock, in milliseconds; no value while it stands.
  * @param lastAt The time of the last entry.
  * @param askAfter After how many minutes is asked.
  */

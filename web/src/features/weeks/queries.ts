@@ -38,7 +38,7 @@ function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
 
 interface Placing {
   id: string;
-  /** The version that is moved; none for a session that is new in the week. */
+  /** The version that is moved; no value for a session that is new in the week. */
   version?: number;
   input: Schemas['AssignmentInput'];
 }
