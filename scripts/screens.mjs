@@ -1,5 +1,5 @@
-// Measures what the screens ask of a running demo: each call beside the cheapest one, in turns, so that a busy machine is busy for
-// both. Prints how many times as long each takes (medians), and its size as sent. Numbers to read, not a test.
+// Measures what the screens ask of a running demo: each call beside the cheapest one, in turns, so that a busy machine is busy
+// for both. Prints how many times as long each takes (medians), and its size as sent. Numbers to read, not a test.
 //   node scripts/screens.mjs http://127.0.0.1:5080 [rounds]
 import { Agent, request } from 'node:http';
 
@@ -74,6 +74,8 @@ for (let round = -5; round < Number(rounds); round++)
   }
 
 console.log(`cheapest answer: ${median(cheapest).toFixed(2)} ms`);
-for (const [name, all] of took)
-  console.log(`${name.padEnd(18)} ${(median(all) / median(cheapest)).toFixed(1).padStart(5)} ×  ${(bytes.get(name) / 1000).toFixed(1).padStart(6)} kB`);
+for (const [name, all] of took) {
+  const ratio = (median(all) / median(cheapest)).toFixed(1);
+  console.log(`${name.padEnd(18)} ${ratio.padStart(5)} ×  ${(bytes.get(name) / 1000).toFixed(1).padStart(6)} kB`);
+}
 agent.destroy();
