@@ -12,7 +12,11 @@ function call(method, path, body) {
   const from = performance.now();
   return new Promise((done, failed) => {
     const sent = body === undefined ? undefined : JSON.stringify(body);
-    const headers = { 'accept-encoding': 'br', ...(sent && { 'content-type': 'application/json' }), ...(cookie && { cookie }) };
+    const headers = {
+      'accept-encoding': 'br',
+      ...(sent && { 'content-type': 'application/json' }),
+      ...(cookie && { cookie }),
+    };
     const asked = request(new URL(path, base), { method, agent, headers }, (answer) => {
       const parts = [];
       answer.on('data', (part) => parts.push(part));
@@ -70,7 +74,10 @@ for (let round = -5; round < Number(rounds); round++)
     if (round < 0) continue;
     cheapest.push(beside.took);
     took.get(name).push(answers.reduce((sum, a) => sum + a.took, 0));
-    bytes.set(name, answers.reduce((sum, a) => sum + a.bytes, 0));
+    bytes.set(
+      name,
+      answers.reduce((sum, a) => sum + a.bytes, 0),
+    );
   }
 
 console.log(`cheapest answer: ${median(cheapest).toFixed(2)} ms`);
