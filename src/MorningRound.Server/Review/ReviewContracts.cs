@@ -8,7 +8,11 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Review;
 
 /// <summary>The squad in the order in which it needs a look.</summary>
-public sealed record TeeLineView(DateOnly Today, string Week, IReadOnlyList<ReviewRow> Rows);
+/// <param name="Today">The day it was looked at.</param>
+/// <param name="Week">The week of that day.</param>
+/// <param name="Rows">Whoever needs a look most, the first first; no more than were asked for.</param>
+/// <param name="Students">How many students there are in all.</param>
+public sealed record TeeLineView(DateOnly Today, string Week, IReadOnlyList<ReviewRow> Rows, int Students);
 
 /// <summary>One student of the squad.</summary>
 /// <param name="Student">Who it is.</param>

@@ -20,17 +20,25 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
     /// <summary>How many sessions of the week the stop at a bay has room for.</summary>
     private const int SessionsShown = 4;
 
+    /// <summary>The most students that one answer tells of.</summary>
+    public const int MostRows = 500;
+
     /// <summary>
     /// The walk in four queries, whatever the size of the squad. No plan is unpacked, and no log but those that say something of
     /// pain.
     /// </summary>
-    public async Task<TeeLineView> GetAsync(Caller caller, CancellationToken cancel)
+    /// <param name="caller">The coach.</param>
+    /// <param name="rows">How many students to tell of, 1 to <see cref="MostRows"/>.</param>
+    /// <param name="cancel">When nobody waits for the answer any more.</param>
+    public async Task<TeeLineView> GetAsync(Caller caller, int rows, CancellationToken cancel)
     {
+        if (rows is < 1 or > MostRows)
+            throw ApiProblemException.Invalid("rows", $"Between 1 and {MostRows}, please.");
         var today = clock.Today(caller.TimeZone);
         var thisWeek = IsoWeek.Of(today);
         var (lastMonday, oldest) = (thisWeek.Plus(-1).Monday, thisWeek.Plus(-WeeksOfHistory).Monday);
         var squad = await students.ListAsync(caller, cancel);
-        var rows = (
+        var assignments = (
             await db
                 .Assignments.AsNoTracking()
                 .Where(a =>
@@ -84,7 +92,7 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
         var reviewed = squad.Select(student =>
             RowOf(
                 student,
-                [.. rows[student.Id]],
+                [.. assignments[student.Id]],
                 [.. logs[student.Id]],
                 [.. pains[student.Id].Select(p => new PainOnDay(p.Day, p.Log))],
                 pains[student.Id].FirstOrDefault()?.File?.Document ?? new StudentFile(),
@@ -95,7 +103,8 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
         return new TeeLineView(
             today,
             thisWeek.ToString(),
-            [.. reviewed.OrderBy(b => b.Attention.Reason).ThenBy(b => b.Student.Name, StringComparer.Ordinal)]
+            [.. reviewed.OrderBy(b => b.Attention.Reason).ThenBy(b => b.Student.Name, StringComparer.Ordinal).Take(rows)],
+            squad.Count
         );
     }
 

@@ -32,4 +32,22 @@ public class TeeLineTests
         Assert.Equal(reason, row["attention"]!["reason"]!.GetValue<string>());
         Assert.Single(row["sessions"]!.AsArray());
     }
+
+    [Fact]
+    public async Task A_large_squad_is_told_of_as_far_as_was_asked_and_counted_whole()
+    {
+        await using var server = await TestServer.NewAsync();
+        var school = await School.OpenAsync(server);
+        var whole = (await school.Coach.GetAsync("/api/review/tee-line")).Body!;
+        Assert.Equal((2, 2), (whole["rows"]!.AsArray().Count, whole["students"]!.GetValue<int>()));
+        var first = (await school.Coach.GetAsync("/api/review/tee-line?rows=1")).Body!;
+        Assert.Equal(whole["rows"]![0]!.ToJsonString(), Assert.Single(first["rows"]!.AsArray())!.ToJsonString());
+        Assert.Equal(2, first["students"]!.GetValue<int>());
+        foreach (var rows in new[] { 0, 501 })
+        {
+            var refused = await school.Coach.GetAsync($"/api/review/tee-line?rows={rows}");
+            Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.Status);
+            Assert.NotNull(refused.Body!["errors"]!["rows"]);
+        }
+    }
 }

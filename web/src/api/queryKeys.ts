@@ -56,7 +56,10 @@ export const progressKeys = {
   one: (studentId: string) => ['progress', studentId] as const,
 };
 
-export const reviewKeys = { teeLine: ['tee-line'] as const };
+export const reviewKeys = {
+  teeLine: ['tee-line'] as const,
+  teeLineOf: (isWhole: boolean) => ['tee-line', isWhole] as const,
+};
 
 /** Everything that shows what was set or practised. */
 export const practiceKeys = [

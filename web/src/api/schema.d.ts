@@ -1723,7 +1723,9 @@ export interface paths {
     };
     get: {
       parameters: {
-        query?: never;
+        query?: {
+          rows?: number;
+        };
         header?: never;
         path?: never;
         cookie?: never;
@@ -3779,6 +3781,8 @@ export interface components {
       today: string;
       week: string;
       rows: components['schemas']['ReviewRow'][];
+      /** Format: int32 */
+      students: number;
     };
     TemplateView: {
       plan: components['schemas']['SessionPlan'];

@@ -19,10 +19,18 @@ import { TeeLine } from './TeeLine';
 
 const StudentDialog = onDemand(() => import('../students/StudentDialog').then((m) => m.StudentDialog));
 
-/** The coach's home: the students as bays, in the order in which they need a attention. */
+/** The most students that one answer tells of. */
+const mostRows = 500;
+
+/** The coach's home: the students as bays, in the order in which they need a look. */
 export function TeeLinePage() {
   const person = usePerson();
-  const line = useQuery({ queryKey: reviewKeys.teeLine, queryFn: () => answer(api.GET('/api/review/tee-line')) });
+  const [isWhole, setIsWhole] = useState(false);
+  const line = useQuery({
+    queryKey: reviewKeys.teeLineOf(isWhole),
+    queryFn: () => answer(api.GET('/api/review/tee-line', isWhole ? { params: { query: { rows: mostRows } } } : {})),
+    placeholderData: (before) => before,
+  });
   const [isAdding, setIsAdding] = useState(false);
   const [at, setAt] = useState(0);
   const navigate = useNavigate();
@@ -41,7 +49,7 @@ export function TeeLinePage() {
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 3, mb: 2, flexWrap: 'wrap' }}>
         <PageHeading>Tee line</PageHeading>
         <Typography sx={{ color: 'text.secondary' }}>
-          {rows.length > 0 && `${rows.length} bays, whoever needs a look first`}
+          {rows.length > 0 && `${line.data?.students ?? rows.length} bays, whoever needs a look first`}
         </Typography>
         <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
           {person.role === 'owner' && <InviteCoach />}
@@ -60,6 +68,11 @@ export function TeeLinePage() {
           <TeeLine rows={rows} at={at} onStop={setAt} />
           {rows[at] && <Stop bay={rows[at]} />}
           <Squad rows={rows} />
+          {line.data && line.data.students > rows.length && !(isWhole && !line.isFetching) && (
+            <Button onClick={() => setIsWhole(true)} disabled={isWhole} sx={{ mt: 2 }}>
+              {isWhole ? 'Getting the others …' : `Show the other ${line.data.students - rows.length}`}
+            </Button>
+          )}
         </>
       )}
       {isAdding && <StudentDialog onClose={() => setIsAdding(false)} />}
