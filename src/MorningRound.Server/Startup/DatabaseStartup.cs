@@ -53,7 +53,7 @@ internal static class DatabaseStartup
                 $"""
                 SELECT EXISTS (
                     SELECT FROM information_schema.columns
-                    WHERE table_name = '__EFMigrationsHistory' AND column_name = 'MigrationId'
+                    WHERE table_schema = current_schema() AND table_name = '__EFMigrationsHistory' AND column_name = 'MigrationId'
                 ) AS "Value"
                 """
             )

@@ -355,6 +355,7 @@ public class ScoringTests
         {
             Assert.True(protocol.Check("protocol").Count == 0, name);
             Assert.Matches("^[A-Z][a-z]", protocol.Title);
+            Assert.NotEmpty(protocol.MeasureKinds);
             Assert.Distinct(protocol.MeasureKinds.Select(m => m.Name));
             Assert.All(protocol.MeasureKinds, m => Assert.Matches("^[a-z1-9]", m.Label));
         }

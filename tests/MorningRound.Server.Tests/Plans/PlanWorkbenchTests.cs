@@ -196,6 +196,7 @@ public class PlanWorkbenchTests(OneSchool fixture) : IClassFixture<OneSchool>
     {
         var templates = (await _school.Coach.GetAsync("/api/plans/templates")).Body!.AsArray();
         Assert.True(templates.Count >= 10);
+        Assert.All(templates, t => Assert.NotEmpty(t!["strip"]!.AsArray()));
         Assert.All(templates, t => Assert.Equal(t!["plan"]!["segments"]!.AsArray().Count, t["strip"]!.AsArray().Count));
     }
 

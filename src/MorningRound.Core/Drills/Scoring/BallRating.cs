@@ -136,11 +136,7 @@ public sealed record BallRating : ScoringProtocol
     private protected override Message Say(Tally tally)
     {
         var ratings = tally.Kept("rating");
-        var (mean, balls, lowest) = (
-            ratings.Average(),
-            DrillSentences.Count(ratings.Count, Counted.Ball),
-            Written.Plain(ratings.Min())
-        );
+        var (mean, balls, lowest) = (ratings.Average(), DrillSentences.Balls.Of(ratings.Count), Written.Plain(ratings.Min()));
         var causes = Causes
             .Where(c => tally[c.Value] > 0)
             .Select(c => DrillSentences.CauseTimes.Of(c.Label.ToLowerInvariant(), tally[c.Value]))

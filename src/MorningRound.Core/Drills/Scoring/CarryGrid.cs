@@ -186,7 +186,7 @@ public sealed record CarryGrid : ScoringProtocol
 
     private protected override Message Say(Tally tally)
     {
-        var balls = DrillSentences.Count(tally["balls"], Counted.Ball);
+        var balls = DrillSentences.Balls.Of(tally["balls"]);
         return tally["altered"] > 0
             ? DrillSentences.CellsAltered.Of(tally["hits"], Cells.Count, balls, tally["altered"])
             : DrillSentences.Cells.Of(tally["hits"], Cells.Count, balls);

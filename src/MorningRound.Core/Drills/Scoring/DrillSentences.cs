@@ -104,25 +104,19 @@ internal static class DrillSentences
     );
     public static readonly Sentence ThenVerdict = new("before.thenVerdict", "{0} {1}");
 
-    /// <summary>How many of something: "1 ball", "20 balls".</summary>
-    public static Message Count(int n, Counted of) => (n == 1 ? Ones[of] : Many[of]).Of(n);
-
-    private static readonly Dictionary<Counted, Sentence> Ones = Enum.GetValues<Counted>()
-        .ToDictionary(c => c, c => new Sentence($"count.one{c}", $"{{0}} {NameOf(c)}"));
-
-    private static readonly Dictionary<Counted, Sentence> Many = Enum.GetValues<Counted>()
-        .ToDictionary(c => c, c => new Sentence($"count.many{c}s", $"{{0}} {NameOf(c)}s"));
-
-    private static string NameOf(Counted counted) => counted.ToString().ToLowerInvariant();
+    public static readonly Counted Balls = new(new("count.ball", "{0} ball"), new("count.balls", "{0} balls"));
+    public static readonly Counted Putts = new(new("count.putt", "{0} putt"), new("count.putts", "{0} putts"));
+    public static readonly Counted Climbs = new(new("count.climb", "{0} climb"), new("count.climbs", "{0} climbs"));
+    public static readonly Counted Attempts = new(new("count.attempt", "{0} attempt"), new("count.attempts", "{0} attempts"));
+    public static readonly Counted Sets = new(new("count.set", "{0} set"), new("count.sets", "{0} sets"));
+    public static readonly Counted Repetitions = new(
+        new("count.repetition", "{0} repetition"),
+        new("count.repetitions", "{0} repetitions")
+    );
 }
 
-/// <summary>What is counted in the line of a result.</summary>
-internal enum Counted
+/// <summary>Something counted in the line of a result: "1 ball", "20 balls".</summary>
+internal sealed record Counted(Sentence One, Sentence Many)
 {
-    Ball,
-    Putt,
-    Climb,
-    Attempt,
-    Set,
-    Repetition,
+    public Message Of(int n) => (n == 1 ? One : Many).Of(n);
 }

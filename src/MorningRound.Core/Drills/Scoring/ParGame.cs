@@ -101,7 +101,7 @@ public sealed record ParGame : ScoringProtocol
 
     private protected override Message Say(Tally tally)
     {
-        var putts = DrillSentences.Count(tally["attempts"], Counted.Putt);
+        var putts = DrillSentences.Putts.Of(tally["attempts"]);
         return tally["score"] switch
         {
             0 => DrillSentences.LevelPar.Of(putts),

@@ -61,6 +61,5 @@ public sealed record Repetitions : ScoringProtocol
 
     private protected override double? Value(string measure, Tally tally) => tally["count"];
 
-    private protected override Message Say(Tally tally) =>
-        DrillSentences.Rate.Of(DrillSentences.Count(tally["count"], Counted.Repetition));
+    private protected override Message Say(Tally tally) => DrillSentences.Rate.Of(DrillSentences.Repetitions.Of(tally["count"]));
 }

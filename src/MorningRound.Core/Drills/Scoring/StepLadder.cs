@@ -144,11 +144,7 @@ public sealed record StepLadder : ScoringProtocol
 
     private protected override Message Say(Tally tally)
     {
-        var (climbs, furthest, left) = (
-            DrillSentences.Count(tally["climbs"], Counted.Climb),
-            tally["furthest"],
-            Value("left", tally)
-        );
+        var (climbs, furthest, left) = (DrillSentences.Climbs.Of(tally["climbs"]), tally["furthest"], Value("left", tally));
         return (furthest, left) switch
         {
             (0, null) => DrillSentences.NoStep.Of(climbs),

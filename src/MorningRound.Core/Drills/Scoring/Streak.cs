@@ -83,7 +83,7 @@ public sealed record Streak : ScoringProtocol
 
     private protected override Message Say(Tally tally)
     {
-        var attempts = DrillSentences.Count(tally["attempts"], Counted.Attempt);
+        var attempts = DrillSentences.Attempts.Of(tally["attempts"]);
         return tally["best"] >= Length
             ? DrillSentences.StreakDone.Of(Length, attempts)
             : DrillSentences.BestRun.Of(tally["best"], Length, attempts);

@@ -195,7 +195,7 @@ public sealed record ZoneSets : ScoringProtocol
 
     private protected override Message Say(Tally tally) =>
         DrillSentences.SetsCleared.Of(
-            DrillSentences.Count(tally["cleared"], Counted.Set),
+            DrillSentences.Sets.Of(tally["cleared"]),
             tally["used"],
             Statistics.Rate.InWords(tally["inside"], tally["balls"])
         );
