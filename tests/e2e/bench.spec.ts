@@ -93,10 +93,16 @@ test('what was typed on an older version and left is not saved over the newer on
   await page.keyboard.press('Control+s');
   await expect(page).toHaveURL(/\/plans\/[0-9a-f-]{36}$/);
   const address = page.url();
+  // It cannot save itself before it is left, however long leaving takes.
+  await page.route(/\/api\/plans\//, (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
   await page.getByLabel('Purpose').fill('Typed and left');
   await page.getByLabel('Purpose').blur();
   await page.getByRole('link', { name: 'Tee line' }).click();
   await page.getByRole('button', { name: 'Leave' }).click();
+
+  await page.unroute(/\/api\/plans\//);
 
   const other = await context.newPage();
   await comeIn(other, 'coach');
@@ -264,12 +270,40 @@ test('every part of the segment in hand is in sight, and every field of it at mo
   }
 });
 
+test('what is typed while a new plan is saved for the first time stays, and is saved after it', async ({ page }) => {
+  await newPlan(page, 'Typed meanwhile');
+  let answerNow = () => {};
+  const asked = new Promise<void>((resolve) => (answerNow = resolve));
+  await page.route(/\/api\/plans\//, async (route) => {
+    if (route.request().method() === 'PUT') await asked;
+    await route.continue();
+  });
+  await page.keyboard.press('Control+s');
+  await page.getByLabel('Purpose').fill('Typed before the answer');
+  answerNow();
+  await expect(page).toHaveURL(/\/plans\/[0-9a-f-]{36}$/);
+  await expect(page.getByLabel('Purpose')).toHaveValue('Typed before the answer');
+  await expect(page.getByTestId('save-state')).toHaveText('saved', { timeout: 10_000 });
+  await page.reload();
+  await page.getByRole('button', { name: 'Words and frame' }).click();
+  await expect(page.getByLabel('Purpose')).toHaveValue('Typed before the answer');
+  await page.goto('/plans/new');
+  await expect(page.getByLabel('Title')).toHaveValue('');
+});
+
 test('a plan that was saved once is saved by itself', async ({ page }) => {
   await newPlan(page, 'By itself');
   await page.keyboard.press('Control+s');
   await expect(page.getByTestId('save-state')).toHaveText('saved');
+  let saveNow = () => {};
+  const seen = new Promise<void>((resolve) => (saveNow = resolve));
+  await page.route(/\/api\/plans\//, async (route) => {
+    if (route.request().method() === 'PUT') await seen;
+    await route.continue();
+  });
   await page.getByLabel('Purpose').fill('Keep it without a thought');
-  await expect(page.getByTestId('save-state')).toHaveText('not saved yet');
+  await expect(page.getByTestId('save-state')).toHaveText(/not saved yet|saving/);
+  saveNow();
   await expect(page.getByTestId('save-state')).toHaveText('saved', { timeout: 10_000 });
   await page.reload();
   await expect(page.getByRole('region', { name: 'What it is for' })).toContainText('Keep it without a thought');

@@ -8,10 +8,23 @@ import { squad } from './ConstraintFields';
 import { usePlan } from './queries';
 import type { BenchSlots } from './useBench';
 
-/** The planning bench: a new plan, or one from the list. */
+/**
+ * The planning bench: a new plan, or one from the list. A new plan stays on the bench it was begun on when saving gives it
+ * an address, so that what was typed meanwhile is still there.
+ */
 export function BenchPage(slots: BenchSlots) {
   const { id = 'new' } = useParams();
-  return id === 'new' ? <NewPlan {...slots} /> : <SavedPlan key={id} id={id} {...slots} />;
+  const [shown, setShown] = useState(id);
+  const [newId, setNewId] = useState(() => uuid());
+  if (shown !== id) {
+    setShown(id);
+    if (id === 'new') setNewId(uuid());
+  }
+  return id === 'new' || id === newId ? (
+    <NewPlan key={newId} id={newId} {...slots} />
+  ) : (
+    <SavedPlan key={id} id={id} {...slots} />
+  );
 }
 
 /** For whom the plan is written stands in the address: it belongs to the look, not to the plan. */
@@ -25,21 +38,10 @@ function useWrittenFor() {
   };
 }
 
-function NewPlan(slots: BenchSlots) {
-  const [id] = useState(() => uuid());
+function NewPlan({ id, ...slots }: { id: string } & BenchSlots) {
   const copied = (useLocation().state as { copyOf?: Plan } | null)?.copyOf;
   const [start] = useState(() => (copied ? copyOf(copied) : emptyPlan));
-  return (
-    <Bench
-      id={id}
-      draftName="new"
-      start={emptyPlan}
-      begins={start}
-      version={undefined}
-      {...useWrittenFor()}
-      {...slots}
-    />
-  );
+  return <Bench id={id} start={emptyPlan} begins={start} version={undefined} {...useWrittenFor()} {...slots} />;
 }
 
 function SavedPlan({ id, ...slots }: { id: string } & BenchSlots) {
@@ -47,14 +49,5 @@ function SavedPlan({ id, ...slots }: { id: string } & BenchSlots) {
   const writtenFor = useWrittenFor();
   if (plan.isPending) return <Loading what="the plan" />;
   if (plan.error) return <ErrorNotice error={plan.error} onRetry={() => void plan.refetch()} />;
-  return (
-    <Bench
-      id={id}
-      draftName={id}
-      start={planFrom(plan.data.plan)}
-      version={plan.data.version}
-      {...writtenFor}
-      {...slots}
-    />
-  );
+  return <Bench id={id} start={planFrom(plan.data.plan)} version={plan.data.version} {...writtenFor} {...slots} />;
 }

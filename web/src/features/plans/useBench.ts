@@ -30,8 +30,6 @@ function useSettled<T>(value: T, milliseconds: number): T {
 
 export interface BenchProps {
   id: string;
-  /** Under what name unsaved changes are kept on this device. */
-  draftName: string;
   start: Plan;
   /** What the bench begins with where nothing of it is saved, such as a copy of another plan. */
   begins?: Plan;
@@ -47,18 +45,24 @@ export interface BenchSlots {
   SetForStudent: ComponentType<{ planId: string; title: string; onClose: () => void }>;
 }
 
+/** Under what name unsaved changes are kept on this device: there is one plan at a time that was never saved. */
+const draftName = (id: string, version: number | undefined) => `bench-${version === undefined ? 'new' : id}`;
+
 /** What asks before a plan with unsaved changes is left. */
 export const fetchLeaveDialog = () => import('./LeaveDialog');
 
 /** The state of the bench: the text, what the server makes of it, and whether it is saved. */
-export function useBench({ id, draftName, start, begins, version: startVersion, writtenFor }: BenchProps) {
-  const stored = draftKey(usePerson().accountId, `bench-${draftName}`);
-  const [{ draft: kept, wasDropped }] = useState(() => readLocalDraft<Plan>(stored, start));
+export function useBench({ id, start, begins, version: startVersion, writtenFor }: BenchProps) {
+  const { accountId } = usePerson();
+  const [{ draft: kept, wasDropped }] = useState(() =>
+    readLocalDraft<Plan>(draftKey(accountId, draftName(id, startVersion)), start),
+  );
   const [restored] = useState(() => kept && planFrom(kept.content));
   const [draft, change] = useReducer(changed, begins && begins !== start ? begins : (restored ?? start), opened);
   // What was typed on an older version waits for a person to decide; it is not saved over the newer one.
   const isStale = kept !== undefined && startVersion !== undefined && kept.version !== startVersion;
   const [saved, setSaved] = useState({ plan: start, version: isStale ? kept.version : startVersion });
+  const stored = draftKey(accountId, draftName(id, saved.version));
   const [newer, setNewer] = useState<Newer | undefined>(isStale ? { plan: start, version: startVersion } : undefined);
   const check = useCheck(useSettled(draft.plan, checkAfter), writtenFor);
   const save = useSavePlan(id);
