@@ -26,10 +26,10 @@ SELECT academy_id, pg_temp.copied(plan_id, k), pg_temp.copied(student_id, k), la
 INSERT INTO published_sessions (academy_id, assignment_id, drills, trim)
 SELECT academy_id, pg_temp.copied(assignment_id, k), drills, trim FROM published_sessions, ks;
 INSERT INTO session_logs (academy_id, id, student_id, assignment_id, account_id, continues_log_id, continues_sequence, clock_was_off,
-  day, finished_at, last_sequence, last_at, text_length, lesson_notes, minutes, effort, has_note, has_pain, checkpoint, log)
+  day, finished_at, last_sequence, last_at, text_length, lesson_notes, minutes, effort, has_note, pain, checkpoint, log)
 SELECT academy_id, pg_temp.copied(id, k), pg_temp.copied(student_id, k), pg_temp.copied(assignment_id, k), account_id,
   pg_temp.copied(continues_log_id, k), continues_sequence, clock_was_off, day, finished_at, last_sequence, last_at, text_length,
-  lesson_notes, minutes, effort, has_note, has_pain, checkpoint, log
+  lesson_notes, minutes, effort, has_note, pain, checkpoint, log
 FROM session_logs, ks;
 INSERT INTO session_entries (academy_id, log_id, sequence, clock_shift, drill_segment_id, document)
 SELECT academy_id, pg_temp.copied(log_id, k), sequence, clock_shift, drill_segment_id, document FROM session_entries, ks;
@@ -53,10 +53,10 @@ INSERT INTO published_sessions (academy_id, assignment_id, drills, trim)
 SELECT p.academy_id, pg_temp.copied(p.assignment_id, -b), p.drills, p.trim
 FROM published_sessions p JOIN whole w ON w.id = p.assignment_id, blocks;
 INSERT INTO session_logs (academy_id, id, student_id, assignment_id, account_id, continues_log_id, continues_sequence, clock_was_off,
-  day, finished_at, last_sequence, last_at, text_length, lesson_notes, minutes, effort, has_note, has_pain, checkpoint, log)
+  day, finished_at, last_sequence, last_at, text_length, lesson_notes, minutes, effort, has_note, pain, checkpoint, log)
 SELECT academy_id, pg_temp.copied(id, -b), student_id, pg_temp.copied(assignment_id, -b), account_id,
   pg_temp.copied(continues_log_id, -b), continues_sequence, clock_was_off, day - 91 * b, finished_at - 91 * b * interval '1 day',
-  last_sequence, last_at - 91 * b * interval '1 day', text_length, lesson_notes, minutes, effort, has_note, has_pain, checkpoint, log
+  last_sequence, last_at - 91 * b * interval '1 day', text_length, lesson_notes, minutes, effort, has_note, pain, checkpoint, log
 FROM logs, blocks;
 INSERT INTO drill_measures (academy_id, log_id, segment_id, measure, student_id, drill_id, comparability_key, day, value, attempts)
 SELECT m.academy_id, pg_temp.copied(m.log_id, -b), m.segment_id, m.measure, m.student_id, m.drill_id, m.comparability_key,

@@ -48,7 +48,7 @@ internal sealed class DemoHistory
         _places = new PlaceService(db, _clock);
         _drills = new DrillService(db, _clock, _files);
         _plans = new PlanService(db, _clock);
-        var pain = new PainService(db);
+        var pain = new PainService(db, _files);
         var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain));
         _logs = new SessionLogService(db, _clock, new HomeworkService(db, _clock));
         _weeks = new WeekService(db, _clock, _students, _files, contexts, pain, _logs);

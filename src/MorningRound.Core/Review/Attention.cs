@@ -65,7 +65,9 @@ public sealed record AttentionFacts(
 public sealed record Attention(AttentionReason Reason, [property: JsonIgnore] Message Message)
 {
     private const int UnwellDays = 14;
-    private const int NoteDays = 7;
+
+    /// <summary>Days for which a note, or a session practised after it was taken out, asks for a look.</summary>
+    public const int NoteDays = 7;
 
     /// <summary>The reason in a few words, for the bay.</summary>
     public string Text => Message.In();

@@ -4,10 +4,38 @@ using MorningRound.Core.Students;
 
 namespace MorningRound.Core.Sessions;
 
-/// <summary>A log that says something about pain: reports, or how it was when the session began.</summary>
+/// <summary>What one log says of pain and of feeling unwell: as much of it as decides what still counts.</summary>
+public sealed record PainNotes
+{
+    /// <summary>When the session began; null where the log does not say.</summary>
+    public DateTimeOffset? StartedAt { get; init; }
+
+    /// <summary>Pain as it was reported, mended reports as they are now.</summary>
+    public IReadOnlyList<PainReported> Pain { get; init; } = [];
+
+    /// <summary>How earlier pain was when the session began.</summary>
+    public IReadOnlyList<PainFollowedUp> FollowUps { get; init; } = [];
+
+    /// <summary>How the student felt when feeling unwell ended the session; null where it did not.</summary>
+    public Unwell? Unwell { get; init; }
+
+    /// <summary>The notes of a log; null where it says nothing of either.</summary>
+    public static PainNotes? Of(SessionLog log) =>
+        log.Pain.Count + log.FollowUps.Count == 0 && log.Unwell is null
+            ? null
+            : new PainNotes
+            {
+                StartedAt = log.StartedAt,
+                Pain = log.Pain,
+                FollowUps = log.FollowUps,
+                Unwell = log.Unwell,
+            };
+}
+
+/// <summary>What was said of pain on one day.</summary>
 /// <param name="Day">The day of the session.</param>
-/// <param name="Log">The log.</param>
-public sealed record PainOnDay(DateOnly Day, SessionLog Log);
+/// <param name="Notes">What its log says.</param>
+public sealed record PainOnDay(DateOnly Day, PainNotes Notes);
 
 /// <summary>
 /// Pain that was reported and still counts: from 4 of 10, or sharp, until the file says that somebody cleared it; less until the
@@ -53,15 +81,15 @@ public sealed record OpenPain
         }.InWords();
 
     /// <summary>The pain of a student that still counts, the worst first.</summary>
-    /// <param name="logs">Logs that say something of pain, in any order.</param>
+    /// <param name="said">What logs say of pain, in any order.</param>
     /// <param name="file">The student's file, with what was cleared.</param>
-    public static IReadOnlyList<OpenPain> Of(IEnumerable<PainOnDay> logs, StudentFile file)
+    public static IReadOnlyList<OpenPain> Of(IEnumerable<PainOnDay> said, StudentFile file)
     {
         var open = new Dictionary<(BodyPart Part, BodySide? Side, string Where), OpenPain>();
-        foreach (var (day, log) in logs.OrderBy(l => l.Day).ThenBy(l => l.Log.StartedAt))
+        foreach (var (day, notes) in said.OrderBy(s => s.Day).ThenBy(s => s.Notes.StartedAt))
         {
             // How it was is said before practice begins, new pain after it.
-            foreach (var followUp in log.FollowUps)
+            foreach (var followUp in notes.FollowUps)
             {
                 foreach (var key in open.Keys.Where(k => k.Part == followUp.Part && k.Side == followUp.Side).ToList())
                 {
@@ -73,7 +101,7 @@ public sealed record OpenPain
                 }
             }
 
-            foreach (var pain in log.Pain)
+            foreach (var pain in notes.Pain)
             {
                 var key = (pain.Part, pain.Side, pain.Where.Trim().ToLowerInvariant());
                 var before = open.GetValueOrDefault(key);

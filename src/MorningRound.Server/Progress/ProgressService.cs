@@ -12,7 +12,7 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Progress;
 
 /// <summary>A student's past weeks.</summary>
-public sealed class ProgressService(MorningRoundDb db, DomainClock clock, StudentService students)
+public sealed class ProgressService(MorningRoundDb db, DomainClock clock)
 {
     private const int MostWeeks = 104;
     private const int RecentSessions = 8;
@@ -22,7 +22,7 @@ public sealed class ProgressService(MorningRoundDb db, DomainClock clock, Studen
     {
         if (weeks is < 1 or > MostWeeks)
             throw ApiProblemException.Invalid("weeks", $"Between 1 and {MostWeeks} weeks, please.");
-        var student = await students.GetAsync(caller, studentId, cancel);
+        caller.EnsureCanAccess(studentId, "student");
         var today = clock.Today(caller.TimeZone);
         var last = IsoWeek.Of(today);
         var first = last.Plus(1 - weeks);
@@ -30,24 +30,33 @@ public sealed class ProgressService(MorningRoundDb db, DomainClock clock, Studen
             .Assignments.AsNoTracking()
             .Where(a => a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.PublishedAt != null)
             .Where(a => a.Monday >= first.Monday && a.Monday <= last.Monday);
-        var sessions = await published
-            .Select(a => new
-            {
-                a.Monday,
-                a.Day,
-                a.Requirement,
-                a.Excuse,
-                a.HasLog,
-                a.IsFinished,
-                a.IsTrimmed,
-                a.EndedByPain,
-                a.PlannedMinutes,
-                a.DoneMinutes,
-                a.IsWhole,
-                a.Figures,
-            })
-            .ToListAsync(cancel);
-        var byWeek = sessions.ToLookup(
+        var student =
+            await db
+                .Students.Where(s => s.AcademyId == caller.AcademyId && s.Id == studentId)
+                .Select(s => new
+                {
+                    s.Name,
+                    Sessions = published
+                        .Select(a => new
+                        {
+                            a.Monday,
+                            a.Day,
+                            a.Requirement,
+                            a.Excuse,
+                            a.HasLog,
+                            a.IsFinished,
+                            a.IsTrimmed,
+                            a.EndedByPain,
+                            a.PlannedMinutes,
+                            a.DoneMinutes,
+                            a.IsWhole,
+                            a.Figures,
+                        })
+                        .ToList(),
+                })
+                .SingleOrDefaultAsync(cancel)
+            ?? throw ApiProblemException.NotFound("student");
+        var byWeek = student.Sessions.ToLookup(
             s => s.Monday,
             s =>
                 (
@@ -91,6 +100,6 @@ public sealed class ProgressService(MorningRoundDb db, DomainClock clock, Studen
             .Take(RecentSessions)
             .Listed()
             .ToListAsync(cancel);
-        return new ProgressView(student.Id, student.Name, [.. figures], [.. recent.Select(r => SessionCard.Of(r, today))]);
+        return new ProgressView(studentId, student.Name, [.. figures], [.. recent.Select(r => SessionCard.Of(r, today))]);
     }
 }

@@ -24,8 +24,8 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
     public const int MostRows = 500;
 
     /// <summary>
-    /// The walk in four queries, whatever the size of the squad. No plan is unpacked, and no log but those that say something of
-    /// pain.
+    /// The walk in four queries, whatever the size of the squad. The order needs figures alone; what a session looks like is read
+    /// only for those who are told of.
     /// </summary>
     /// <param name="caller">The coach.</param>
     /// <param name="rows">How many students to tell of, 1 to <see cref="MostRows"/>.</param>
@@ -36,146 +36,247 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
             throw ApiProblemException.Invalid("rows", $"Between 1 and {MostRows}, please.");
         var today = clock.Today(caller.TimeZone);
         var thisWeek = IsoWeek.Of(today);
-        var (lastMonday, oldest) = (thisWeek.Plus(-1).Monday, thisWeek.Plus(-WeeksOfHistory).Monday);
-        var squad = await students.ListAsync(caller, cancel);
-        var assignments = (
-            await db
-                .Assignments.AsNoTracking()
-                .Where(a =>
-                    a.AcademyId == caller.AcademyId && a.PublishedAt != null && a.Monday >= oldest && a.Monday <= thisWeek.Monday
-                )
-                .Where(a => a.Monday >= lastMonday || a.HasLog)
-                .Listed()
-                .ToListAsync(cancel)
-        ).ToLookup(a => a.StudentId);
-        var logs = (
-            await db
-                .SessionLogs.AsNoTracking()
-                .Where(l => l.AcademyId == caller.AcademyId)
-                .Join(
-                    db.Assignments,
-                    l => new { l.AcademyId, Id = l.AssignmentId },
-                    a => new { a.AcademyId, a.Id },
-                    (l, a) =>
-                        new
-                        {
-                            Log = l,
-                            a.PublishedAt,
-                            a.Monday,
-                            a.TakenOutAt,
-                        }
-                )
-                .Where(l => l.PublishedAt != null && l.Monday >= oldest && l.Monday <= thisWeek.Monday)
-                .Select(l => new PractisedLog(l.Log.StudentId, l.Log.Day, l.Log.Minutes, l.Log.HasNote, l.TakenOutAt != null))
-                .ToListAsync(cancel)
-        ).ToLookup(l => l.StudentId);
-        // Pain counts on however old it is, until the student's file ends it.
-        var pains = (
-            await (
-                from log in db.SessionLogs.AsNoTracking()
-                join assignment in db.Assignments
-                    on new { log.AcademyId, Id = log.AssignmentId } equals new { assignment.AcademyId, assignment.Id }
-                join file in db.StudentFiles
-                    on new { log.AcademyId, log.StudentId } equals new { file.AcademyId, file.StudentId }
-                    into files
-                from file in files.DefaultIfEmpty()
-                where log.AcademyId == caller.AcademyId && log.HasPain && assignment.PublishedAt != null
-                select new
-                {
-                    log.StudentId,
-                    log.Day,
-                    log.Log,
-                    File = file,
-                }
-            ).ToListAsync(cancel)
-        ).ToLookup(l => l.StudentId);
-        var reviewed = squad.Select(student =>
-            RowOf(
-                student,
-                [.. assignments[student.Id]],
-                [.. logs[student.Id]],
-                [.. pains[student.Id].Select(p => new PainOnDay(p.Day, p.Log))],
-                pains[student.Id].FirstOrDefault()?.File?.Document ?? new StudentFile(),
-                thisWeek,
-                today
+        var squad = await SquadAsync(caller, cancel);
+        var sessions = (await SessionsAsync(caller, thisWeek, cancel)).ToLookup(s => s.StudentId);
+        var logs = (await LogsAsync(caller, thisWeek, today, cancel)).ToLookup(l => l.StudentId);
+        var bays = squad
+            .Select(one =>
+                BayOf(one.Student, one.File, [.. sessions[one.Student.Id]], [.. logs[one.Student.Id]], thisWeek, today)
             )
-        );
-        return new TeeLineView(
-            today,
-            thisWeek.ToString(),
-            [.. reviewed.OrderBy(b => b.Attention.Reason).ThenBy(b => b.Student.Name, StringComparer.Ordinal).Take(rows)],
-            squad.Count
-        );
+            .OrderBy(b => b.Attention.Reason)
+            .ThenBy(b => b.Student.Name, StringComparer.Ordinal)
+            .Take(rows)
+            .ToList();
+        var drawn = await DrawnAsync(caller, bays, thisWeek, cancel);
+        return new TeeLineView(today, thisWeek.ToString(), [.. bays.Select(b => RowOf(b, drawn, today))], squad.Count);
     }
 
-    private static ReviewRow RowOf(
+    /// <summary>The squad, with the file of everybody who ever reported pain: it says what was cleared.</summary>
+    private async Task<IReadOnlyList<(StudentView Student, StudentFile File)>> SquadAsync(Caller caller, CancellationToken cancel)
+    {
+        var said = LogsWithPain(caller);
+        var squad = await (
+            from student in students.Squad(caller)
+            join file in db
+                .StudentFiles.AsNoTracking()
+                .Where(f => f.AcademyId == caller.AcademyId && said.Any(l => l.StudentId == f.StudentId))
+                on student.Id equals file.StudentId
+                into files
+            from file in files.DefaultIfEmpty()
+            select new { Student = student, File = file }
+        ).ToListAsync(cancel);
+        return [.. squad.Select(s => (s.Student, s.File?.Document ?? new StudentFile()))];
+    }
+
+    /// <summary>The sessions of this week and the last, and older ones that were practised since.</summary>
+    private Task<List<ReviewedSession>> SessionsAsync(Caller caller, IsoWeek thisWeek, CancellationToken cancel)
+    {
+        var lastMonday = thisWeek.Plus(-1).Monday;
+        return Published(caller, thisWeek)
+            .Where(a => a.Monday >= lastMonday || a.PractisedOn >= lastMonday)
+            .Select(a => new ReviewedSession(
+                a.Id,
+                a.StudentId,
+                a.PractisedOn,
+                a.TakenOutAt != null,
+                new AssignedSession
+                {
+                    Week = IsoWeek.Of(a.Monday),
+                    Day = a.Day,
+                    Requirement = a.Requirement,
+                    Excuse = a.Excuse,
+                    HasLog = a.HasLog,
+                    IsFinished = a.IsFinished,
+                    IsTrimmed = a.IsTrimmed,
+                    EndedByPain = a.EndedByPain,
+                    Completion = new CompletionFigures
+                    {
+                        PlannedMinutes = a.PlannedMinutes,
+                        DoneMinutes = a.DoneMinutes,
+                        IsWhole = a.IsWhole,
+                    },
+                }
+            ))
+            .ToListAsync(cancel);
+    }
+
+    /// <summary>
+    /// Logs that say something: of pain, however old, for it counts on until the file ends it; a note of the last days; and what
+    /// was practised lately by those who ever reported pain.
+    /// </summary>
+    private Task<List<ReviewedLog>> LogsAsync(Caller caller, IsoWeek thisWeek, DateOnly today, CancellationToken cancel)
+    {
+        var (noteFrom, oldest) = (today.Plus(-Attention.NoteDays), thisWeek.Plus(-WeeksOfHistory).Monday);
+        var said = LogsWithPain(caller);
+        var lately = db.SessionLogs.Where(l =>
+            l.AcademyId == caller.AcademyId
+            && l.Day >= oldest
+            && l.Pain == null
+            && ((l.HasNote && l.Day >= noteFrom) || said.Any(s => s.StudentId == l.StudentId))
+        );
+        // Two halves, each with an index of its own: as one condition the database would read every log.
+        return said.Concat(lately)
+            .Select(l => new ReviewedLog(l.StudentId, l.Day, l.Minutes, l.HasNote, l.Pain))
+            .ToListAsync(cancel);
+    }
+
+    /// <summary>
+    /// What the sessions that are shown look like: this week's first ones, and the one practised last, which for those who have not
+    /// practised for a week or two is looked for here.
+    /// </summary>
+    private async Task<IReadOnlyDictionary<Guid, DrawnSession>> DrawnAsync(
+        Caller caller,
+        IReadOnlyCollection<Bay> bays,
+        IsoWeek thisWeek,
+        CancellationToken cancel
+    )
+    {
+        var known = bays.SelectMany(b => b.Shown.Select(s => s.Id).Concat(b.Last is null ? [] : [b.Last.Id])).Distinct().ToList();
+        var searched = bays.Where(b => b.Last is null).Select(b => b.Student.Id).ToList();
+        var found = await Published(caller, thisWeek)
+            .Where(a => known.Contains(a.Id) || (searched.Contains(a.StudentId) && a.HasLog))
+            .Select(a => new DrawnSession(
+                a.Id,
+                a.StudentId,
+                a.PractisedOn,
+                a.PlannedMinutes,
+                a.DoneMinutes,
+                a.IsWhole,
+                a.Listing
+            ))
+            .ToListAsync(cancel);
+        return found.ToDictionary(s => s.Id);
+    }
+
+    private IQueryable<SessionLogRow> LogsWithPain(Caller caller) =>
+        db.SessionLogs.Where(l => l.AcademyId == caller.AcademyId && l.Pain != null);
+
+    private IQueryable<AssignmentRow> Published(Caller caller, IsoWeek thisWeek)
+    {
+        var (oldest, newest) = (thisWeek.Plus(-WeeksOfHistory).Monday, thisWeek.Monday);
+        return db
+            .Assignments.AsNoTracking()
+            .Where(a => a.AcademyId == caller.AcademyId && a.PublishedAt != null && a.Monday >= oldest && a.Monday <= newest);
+    }
+
+    private static Bay BayOf(
         StudentView student,
-        IReadOnlyList<ListedAssignment> rows,
-        IReadOnlyList<PractisedLog> logs,
-        IReadOnlyList<PainOnDay> pains,
         StudentFile file,
+        IReadOnlyList<ReviewedSession> sessions,
+        IReadOnlyList<ReviewedLog> logs,
         IsoWeek thisWeek,
         DateOnly today
     )
     {
-        var current = rows.Where(r => r.Monday == thisWeek.Monday).Select(r => (Row: r, Session: r.ToAssignedSession())).ToList();
-        var before = rows.Where(r => r.Monday == thisWeek.Plus(-1).Monday);
-        var open = OpenPain.Of(pains, file);
-        var unwell = pains.Where(p => p.Log.Unwell is not null).MaxBy(p => p.Day);
+        var current = sessions.Where(s => s.Session.Week == thisWeek).ToList();
+        var open = OpenPain.Of(logs.Where(l => l.Pain is not null).Select(l => new PainOnDay(l.Day, l.Pain!)), file);
+        var unwell = logs.Where(l => l.Pain?.Unwell is not null).MaxBy(l => l.Day);
         var attention = Attention.At(
             new AttentionFacts(
                 open,
-                unwell?.Log.Unwell,
+                unwell?.Pain!.Unwell,
                 unwell?.Day,
-                [.. current.Select(c => c.Session)],
-                [.. before.Select(r => r.ToAssignedSession())],
+                [.. current.Select(s => s.Session)],
+                [.. sessions.Where(s => s.Session.Week == thisWeek.Plus(-1)).Select(s => s.Session)],
                 logs.Where(l => l.HasNote).Max(l => (DateOnly?)l.Day),
-                logs.Where(l => l.WasTakenOut).Max(l => (DateOnly?)l.Day)
+                sessions.Where(s => s.WasTakenOut).Max(s => s.PractisedOn)
             ),
             today
         );
-        return new ReviewRow(
+        return new Bay(
             student,
             attention,
             [
                 .. open.Select(p =>
-                    OpenPainView.Of(
-                        p,
-                        [],
-                        logs.Count(l => l.Day > p.LastOn),
-                        logs.Where(l => l.Day > p.LastOn).Sum(l => l.Minutes)
-                    )
-                ),
+                {
+                    var since = logs.Where(l => l.Day > p.LastOn).ToList();
+                    return OpenPainView.Of(p, [], since.Count, since.Sum(l => l.Minutes));
+                }),
             ],
-            Completed.Of(WeekCompletion.Of([.. current.Select(c => c.Session)], today)),
-            [
-                .. current
-                    .OrderBy(c => c.Row.Day is null)
-                    .ThenBy(c => c.Row.Day)
-                    .ThenBy(c => c.Row.Id)
-                    .Take(SessionsShown)
-                    .Select(c => new ReviewSession(
-                        c.Row.Id,
-                        c.Row.Listing.Title,
-                        c.Row.Day,
-                        c.Session.StatusOn(today),
-                        c.Row.Listing.Strip
-                    )),
-            ],
-            rows.Where(r => r.HasLog)
-                .OrderByDescending(r => r.PractisedOn)
-                .ThenByDescending(r => r.Id)
-                .Select(r => new ReviewLastSession(
-                    r.Id,
-                    r.Listing.Title,
-                    r.PractisedOn!.Value,
-                    r.ToAssignedSession().Completion.Fraction,
-                    r.Listing.Strip
-                ))
+            Completed.Of(WeekCompletion.Of([.. current.Select(s => s.Session)], today)),
+            [.. current.OrderBy(s => s.Session.Day is null).ThenBy(s => s.Session.Day).ThenBy(s => s.Id).Take(SessionsShown)],
+            sessions
+                .Where(s => s.PractisedOn >= thisWeek.Plus(-1).Monday)
+                .OrderByDescending(s => s.PractisedOn)
+                .ThenByDescending(s => s.Id)
                 .FirstOrDefault()
         );
     }
 
-    /// <summary>A log of the last weeks, as far as the walk needs it.</summary>
-    private sealed record PractisedLog(Guid StudentId, DateOnly Day, double Minutes, bool HasNote, bool WasTakenOut);
+    private static ReviewRow RowOf(Bay bay, IReadOnlyDictionary<Guid, DrawnSession> drawn, DateOnly today)
+    {
+        var last = bay.Last is { } known
+            ? drawn[known.Id]
+            : drawn
+                .Values.Where(s => s.StudentId == bay.Student.Id && s.PractisedOn is not null)
+                .OrderByDescending(s => s.PractisedOn)
+                .ThenByDescending(s => s.Id)
+                .FirstOrDefault();
+        return new ReviewRow(
+            bay.Student,
+            bay.Attention,
+            bay.OpenPain,
+            bay.ThisWeek,
+            [
+                .. bay.Shown.Select(s => new ReviewSession(
+                    s.Id,
+                    drawn[s.Id].Listing.Title,
+                    s.Session.Day,
+                    s.Session.StatusOn(today),
+                    drawn[s.Id].Listing.Strip
+                )),
+            ],
+            last is null
+                ? null
+                : new ReviewLastSession(last.Id, last.Listing.Title, last.PractisedOn!.Value, last.Fraction, last.Listing.Strip)
+        );
+    }
+
+    /// <summary>A session as far as the order needs it.</summary>
+    private sealed record ReviewedSession(
+        Guid Id,
+        Guid StudentId,
+        DateOnly? PractisedOn,
+        bool WasTakenOut,
+        AssignedSession Session
+    );
+
+    /// <summary>A log as far as the order needs it.</summary>
+    private sealed record ReviewedLog(Guid StudentId, DateOnly Day, double Minutes, bool HasNote, PainNotes? Pain);
+
+    /// <summary>What a session that is shown looks like.</summary>
+    private sealed record DrawnSession(
+        Guid Id,
+        Guid StudentId,
+        DateOnly? PractisedOn,
+        int PlannedMinutes,
+        double DoneMinutes,
+        bool IsWhole,
+        SessionListing Listing
+    )
+    {
+        public double? Fraction =>
+            new CompletionFigures
+            {
+                PlannedMinutes = PlannedMinutes,
+                DoneMinutes = DoneMinutes,
+                IsWhole = IsWhole,
+            }.Fraction;
+    }
+
+    /// <summary>A student's place on the walk, with what is to be shown there.</summary>
+    /// <param name="Student">Who it is.</param>
+    /// <param name="Attention">Why to stop.</param>
+    /// <param name="OpenPain">Pain that still counts.</param>
+    /// <param name="ThisWeek">What was done of this week.</param>
+    /// <param name="Shown">This week's sessions there is room for.</param>
+    /// <param name="Last">The session practised last, this week or the last; null if there was none.</param>
+    private sealed record Bay(
+        StudentView Student,
+        Attention Attention,
+        IReadOnlyList<OpenPainView> OpenPain,
+        Completed ThisWeek,
+        IReadOnlyList<ReviewedSession> Shown,
+        ReviewedSession? Last
+    );
 }

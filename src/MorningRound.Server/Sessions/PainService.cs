@@ -3,11 +3,12 @@ using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Sessions;
 
 /// <summary>Pain that was reported and still counts, and what was practised since.</summary>
-public sealed class PainService(MorningRoundDb db)
+public sealed class PainService(MorningRoundDb db, StudentFileService files)
 {
     /// <summary>One student's open pain as it was when a day began or, without a day, now.</summary>
     public async Task<IReadOnlyList<OpenPain>> OpenAsync(
@@ -16,16 +17,13 @@ public sealed class PainService(MorningRoundDb db)
         StudentFile file,
         CancellationToken cancel,
         Guid? exceptAssignment = null
-    )
-    {
-        var logs = await WithPain(caller)
-            .Where(l => l.StudentId == studentId && l.AssignmentId != exceptAssignment)
-            .Select(l => new { l.Day, l.Log })
-            .ToListAsync(cancel);
-        return OpenPain.Of(logs.Select(l => new PainOnDay(l.Day, l.Log)), file);
-    }
+    ) =>
+        OpenPain.Of(
+            await SaidAsync(WithPain(caller).Where(l => l.StudentId == studentId && l.AssignmentId != exceptAssignment), cancel),
+            file
+        );
 
-    /// <summary>The logs of the whole squad that say something of pain.</summary>
+    /// <summary>What the whole squad's logs say of pain.</summary>
     public async Task<ILookup<Guid, PainOnDay>> OfSquadAsync(Caller caller, CancellationToken cancel) =>
         (
             await WithPain(caller)
@@ -33,20 +31,19 @@ public sealed class PainService(MorningRoundDb db)
                 {
                     l.StudentId,
                     l.Day,
-                    l.Log,
+                    l.Pain,
                 })
                 .ToListAsync(cancel)
-        ).ToLookup(l => l.StudentId, l => new PainOnDay(l.Day, l.Log));
+        ).ToLookup(l => l.StudentId, l => new PainOnDay(l.Day, l.Pain!));
 
-    /// <summary>Open pain with the sessions and minutes practised since it was last reported: two queries.</summary>
-    public async Task<IReadOnlyList<OpenPainView>> ViewAsync(
-        Caller caller,
-        Guid studentId,
-        StudentFile file,
-        CancellationToken cancel
-    )
+    /// <summary>
+    /// Open pain with the sessions and minutes practised since it was last reported: one query where none was ever reported, three
+    /// where some is open.
+    /// </summary>
+    public async Task<IReadOnlyList<OpenPainView>> ViewAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {
-        var open = await OpenAsync(caller, studentId, file, cancel);
+        var said = await SaidAsync(WithPain(caller).Where(l => l.StudentId == studentId), cancel);
+        var open = said.Count == 0 ? [] : OpenPain.Of(said, await files.FileAsync(caller, studentId, cancel));
         if (open.Count == 0)
             return [];
         var oldest = open.Min(p => p.LastOn);
@@ -63,6 +60,9 @@ public sealed class PainService(MorningRoundDb db)
         ];
     }
 
+    private static Task<List<PainOnDay>> SaidAsync(IQueryable<SessionLogRow> logs, CancellationToken cancel) =>
+        logs.Select(l => new PainOnDay(l.Day, l.Pain!)).ToListAsync(cancel);
+
     private IQueryable<SessionLogRow> WithPain(Caller caller) =>
-        db.SessionLogs.AsNoTracking().Where(l => l.AcademyId == caller.AcademyId && l.HasPain);
+        db.SessionLogs.AsNoTracking().Where(l => l.AcademyId == caller.AcademyId && l.Pain != null);
 }

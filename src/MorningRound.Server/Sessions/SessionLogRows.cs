@@ -63,8 +63,8 @@ public sealed class SessionLogRow
     /// <summary>Whether the student wrote a note with the rating.</summary>
     public bool HasNote { get; set; }
 
-    /// <summary>Whether it says anything of pain or of feeling unwell.</summary>
-    public bool HasPain { get; set; }
+    /// <summary>What it says of pain and of feeling unwell; null where it says nothing.</summary>
+    public PainNotes? Pain { get; set; }
 
     /// <summary>The one thing to look at first next time, where it was a lesson and one was agreed; null otherwise.</summary>
     public string? Checkpoint { get; set; }
@@ -80,7 +80,7 @@ public sealed class SessionLogRow
         Minutes = log.Spent.TotalMinutes;
         Effort = log.Rating?.Effort;
         HasNote = !string.IsNullOrWhiteSpace(log.Rating?.Note);
-        HasPain = log.Pain.Count + log.FollowUps.Count > 0 || log.Unwell is not null;
+        Pain = PainNotes.Of(log);
         Checkpoint = string.IsNullOrWhiteSpace(log.Agreed?.Checkpoint) ? null : log.Agreed.Checkpoint;
     }
 }
@@ -161,6 +161,8 @@ internal sealed class SessionLogMappings
 {
     internal static DocumentFormat<SessionLog> Format { get; } = new("session-log");
 
+    internal static DocumentFormat<PainNotes> PainFormat { get; } = new("pain-notes");
+
     internal static DocumentFormat<SessionEntry> EntryFormat { get; } = new("session-entry");
 
     public void Configure(EntityTypeBuilder<DrillMeasureRow> builder)
@@ -195,6 +197,7 @@ internal sealed class SessionLogMappings
         builder.HasOne<Account>().WithMany().HasForeignKey(l => l.AccountId);
         builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(l => new { l.AcademyId, l.ContinuesLogId });
         builder.Property(l => l.Log).IsDocument(Format);
+        builder.Property(l => l.Pain!).IsDocument(PainFormat);
         builder.Property(l => l.Checkpoint).HasMaxLength(PlanRules.LongestSentence);
         builder.HasIndex(l => new
         {
@@ -202,10 +205,11 @@ internal sealed class SessionLogMappings
             l.StudentId,
             l.Day,
         });
+        builder.HasIndex(l => new { l.AcademyId, l.Day });
         builder
             .HasIndex(l => new { l.AcademyId, l.StudentId }, "WithPain")
             .HasDatabaseName("ix_session_logs_with_pain")
-            .HasFilter("has_pain");
+            .HasFilter("pain IS NOT NULL");
         builder
             .HasIndex(
                 l => new

@@ -11,7 +11,10 @@ namespace MorningRound.Server.Students;
 public sealed class StudentService(MorningRoundDb db) : IStudentNames
 {
     public async Task<IReadOnlyList<StudentView>> ListAsync(Caller caller, CancellationToken cancel) =>
-        await Views(db.Students.Where(s => s.AcademyId == caller.AcademyId)).OrderBy(s => s.Name).ToListAsync(cancel);
+        await Squad(caller).OrderBy(s => s.Name).ToListAsync(cancel);
+
+    /// <summary>The students as a query, for whoever asks for more beside them.</summary>
+    public IQueryable<StudentView> Squad(Caller caller) => Views(db.Students.Where(s => s.AcademyId == caller.AcademyId));
 
     /// <summary>One student. The coach's note is left out when students read their own.</summary>
     public async Task<StudentView> GetAsync(Caller caller, Guid id, CancellationToken cancel)

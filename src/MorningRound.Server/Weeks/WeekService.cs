@@ -57,7 +57,7 @@ public sealed class WeekService(
                 WeekCompletion.Of([.. rows.Where(r => r.PublishedAt is not null).Select(r => r.ToAssignedSession())], today)
             ),
             [.. cards],
-            await pain.ViewAsync(caller, studentId, await files.FileAsync(caller, studentId, cancel), cancel),
+            await pain.ViewAsync(caller, studentId, cancel),
             await logs.CheckpointAsync(caller, studentId, cancel)
         );
     }

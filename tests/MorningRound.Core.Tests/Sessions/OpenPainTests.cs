@@ -11,7 +11,7 @@ public class OpenPainTests
     private static readonly DateOnly Monday = new(2026, 5, 4);
 
     private static PainOnDay On(int day, params SessionEntry[] entries) =>
-        new(Monday.AddDays(day), Log([.. entries.Select((e, i) => ((double)i, e))]));
+        new(Monday.AddDays(day), PainNotes.Of(Log([.. entries.Select((e, i) => ((double)i, e))]))!);
 
     private static PainReported Knee(int level, bool sharp = false) =>
         new()

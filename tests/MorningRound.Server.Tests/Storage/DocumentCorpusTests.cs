@@ -99,6 +99,7 @@ public class DocumentCorpusTests(OneDemo demo) : IClassFixture<OneDemo>
             ["published-drills"] = "SELECT drills FROM published_sessions",
             ["plan-trim"] = "SELECT trim FROM published_sessions",
             ["session-log"] = "SELECT log FROM session_logs",
+            ["pain-notes"] = "SELECT pain FROM session_logs WHERE pain IS NOT NULL",
             ["session-entry"] = "SELECT document FROM session_entries",
             ["drill"] = "SELECT document FROM drills",
         };

@@ -685,10 +685,6 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("has_note");
 
-                    b.Property<bool>("HasPain")
-                        .HasColumnType("boolean")
-                        .HasColumnName("has_pain");
-
                     b.Property<DateTimeOffset?>("LastAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("last_at");
@@ -710,6 +706,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("minutes");
 
+                    b.Property<string>("Pain")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("pain");
+
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
                         .HasColumnName("student_id");
@@ -730,6 +730,9 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasIndex("AcademyId", "ContinuesLogId")
                         .HasDatabaseName("ix_session_logs_academy_id_continues_log_id");
 
+                    b.HasIndex("AcademyId", "Day")
+                        .HasDatabaseName("ix_session_logs_academy_id_day");
+
                     b.HasIndex("AcademyId", "StudentId", "Day")
                         .HasDatabaseName("ix_session_logs_academy_id_student_id_day");
 
@@ -739,7 +742,7 @@ namespace MorningRound.Server.Storage.Migrations
 
                     b.HasIndex(new[] { "AcademyId", "StudentId" }, "WithPain")
                         .HasDatabaseName("ix_session_logs_with_pain")
-                        .HasFilter("has_pain");
+                        .HasFilter("pain IS NOT NULL");
 
                     b.ToTable("session_logs", (string)null);
                 });

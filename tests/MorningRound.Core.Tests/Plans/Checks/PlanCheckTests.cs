@@ -796,7 +796,7 @@ public sealed class PlanCheckTests
         Assert.Equal([new HurtPart(pain.Part, pain.Side)], HurtOf(cleared, Day.AddDays(1), pain));
 
         static IReadOnlyList<HurtPart> HurtOf(StudentFile file, DateOnly day, PainReported pain) =>
-            OpenPain.HurtParts(file, OpenPain.Of([new PainOnDay(day, SessionLog.From([pain]))], file));
+            OpenPain.HurtParts(file, OpenPain.Of([new PainOnDay(day, PainNotes.Of(SessionLog.From([pain]))!)], file));
     }
 
     [Fact]

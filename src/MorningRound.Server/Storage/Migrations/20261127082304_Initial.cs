@@ -446,7 +446,7 @@ namespace MorningRound.Server.Storage.Migrations
                     minutes = table.Column<double>(type: "double precision", nullable: false),
                     effort = table.Column<int>(type: "integer", nullable: true),
                     has_note = table.Column<bool>(type: "boolean", nullable: false),
-                    has_pain = table.Column<bool>(type: "boolean", nullable: false),
+                    pain = table.Column<string>(type: "jsonb", nullable: true),
                     checkpoint = table.Column<string>(type: "character varying(400)", maxLength: 400, nullable: true),
                     log = table.Column<string>(type: "jsonb", nullable: false)
                 },
@@ -644,6 +644,11 @@ namespace MorningRound.Server.Storage.Migrations
                 columns: new[] { "academy_id", "continues_log_id" });
 
             migrationBuilder.CreateIndex(
+                name: "ix_session_logs_academy_id_day",
+                table: "session_logs",
+                columns: new[] { "academy_id", "day" });
+
+            migrationBuilder.CreateIndex(
                 name: "ix_session_logs_academy_id_student_id_day",
                 table: "session_logs",
                 columns: new[] { "academy_id", "student_id", "day" });
@@ -663,7 +668,7 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "ix_session_logs_with_pain",
                 table: "session_logs",
                 columns: new[] { "academy_id", "student_id" },
-                filter: "has_pain");
+                filter: "pain IS NOT NULL");
 
             migrationBuilder.CreateIndex(
                 name: "ix_sign_ins_account_id",

@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261127022018_Initial")]
+    [Migration("20261127082304_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -688,10 +688,6 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("has_note");
 
-                    b.Property<bool>("HasPain")
-                        .HasColumnType("boolean")
-                        .HasColumnName("has_pain");
-
                     b.Property<DateTimeOffset?>("LastAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("last_at");
@@ -713,6 +709,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("minutes");
 
+                    b.Property<string>("Pain")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("pain");
+
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
                         .HasColumnName("student_id");
@@ -733,6 +733,9 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasIndex("AcademyId", "ContinuesLogId")
                         .HasDatabaseName("ix_session_logs_academy_id_continues_log_id");
 
+                    b.HasIndex("AcademyId", "Day")
+                        .HasDatabaseName("ix_session_logs_academy_id_day");
+
                     b.HasIndex("AcademyId", "StudentId", "Day")
                         .HasDatabaseName("ix_session_logs_academy_id_student_id_day");
 
@@ -742,7 +745,7 @@ namespace MorningRound.Server.Storage.Migrations
 
                     b.HasIndex(new[] { "AcademyId", "StudentId" }, "WithPain")
                         .HasDatabaseName("ix_session_logs_with_pain")
-                        .HasFilter("has_pain");
+                        .HasFilter("pain IS NOT NULL");
 
                     b.ToTable("session_logs", (string)null);
                 });
