@@ -176,25 +176,6 @@ public sealed class AccountTests : IAsyncLifetime
         );
     }
 
-    [Theory]
-    [InlineData("Sec-Fetch-Site", "cross-site", HttpStatusCode.Forbidden)]
-    [InlineData("Sec-Fetch-Site", "same-site", HttpStatusCode.Forbidden)]
-    [InlineData("Sec-Fetch-Site", "same-origin", HttpStatusCode.OK)]
-    [InlineData("Origin", "https://elsewhere.example", HttpStatusCode.Forbidden)]
-    [InlineData("Origin", "null", HttpStatusCode.Forbidden)]
-    [InlineData("Origin", "http://localhost", HttpStatusCode.OK)]
-    public async Task A_write_that_another_site_started_is_refused(string header, string value, HttpStatusCode status)
-    {
-        var answer = await _school.Coach.SendAsync(
-            HttpMethod.Put,
-            $"/api/plans/{Guid.CreateVersion7()}",
-            School.Plan(),
-            ("If-None-Match", "*"),
-            (header, value)
-        );
-        Assert.Equal(status, answer.Status);
-    }
-
     [Fact]
     public async Task Another_academys_rows_do_not_exist_even_under_the_same_id()
     {
