@@ -62,12 +62,13 @@ when_changed() {
 
 install_web() { (cd "$root" && npm ci --no-audit --no-fund); }
 build_web() { (cd "$root" && npm run --workspace web build); }
+# The demo is the server with an academy laid out in it; publishing it brings the server along, and ./start runs one or the other
+# from the same folder. The tests' build holds the style; whoever only starts the application need not wait for it, and ./test,
+# which has built everything already, need not build it again (is_built).
 build_server() {
   rm -rf "$build/server"
-  # The tests' build holds the style; whoever only starts the application need not wait for it.
-  # The demo is the server with an academy laid out in it; ./start runs one or the other from the same folder.
-  dotnet publish "$root/src/MorningRound.Server" -c Release -o "$build/server" --nologo -p:RunAnalyzers=false &&
-    dotnet publish "$root/src/MorningRound.Demo" -c Release -o "$build/server" --nologo -p:RunAnalyzers=false
+  dotnet publish "$root/src/MorningRound.Demo" -c Release -o "$build/server" --nologo \
+    "$([ -n "${is_built:-}" ] && echo --no-build || echo -p:RunAnalyzers=false)"
 }
 
 need_web_packages() {
