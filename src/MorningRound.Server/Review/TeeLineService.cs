@@ -121,8 +121,8 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
     }
 
     /// <summary>
-    /// What the sessions that are shown look like: this week's first ones, and the one practised last, which for those who have not
-    /// practised for a week or two is looked for here.
+    /// What the sessions that are shown look like: this week's first ones, and the one practised last, which for those who have
+    /// not practised for a week or two is looked for here.
     /// </summary>
     private async Task<IReadOnlyDictionary<Guid, DrawnSession>> DrawnAsync(
         Caller caller,

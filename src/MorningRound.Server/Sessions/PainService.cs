@@ -37,8 +37,8 @@ public sealed class PainService(MorningRoundDb db, StudentFileService files)
         ).ToLookup(l => l.StudentId, l => new PainOnDay(l.Day, l.Pain!));
 
     /// <summary>
-    /// Open pain with the sessions and minutes practised since it was last reported: one query where none was ever reported, three
-    /// where some is open.
+    /// Open pain with the sessions and minutes practised since it was last reported: one query where none was ever reported,
+    /// three where some is open.
     /// </summary>
     public async Task<IReadOnlyList<OpenPainView>> ViewAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {

@@ -12,7 +12,9 @@ using Npgsql;
 
 namespace MorningRound.Server.Tests.Hosting;
 
-/// <summary>What happens when something is wrong with the database, what is stored in it, or the number of callers at once.</summary>
+/// <summary>
+/// What happens when something is wrong with the database, what is stored in it, or the number of callers at once.
+/// </summary>
 public sealed class FaultTests : IAsyncLifetime
 {
     private string _connection = "";
