@@ -146,7 +146,6 @@ internal static class BalanceRules
     {
         if (
             input.Minutes < TransferMinutes
-            || input.Practice.Count == 0
             || input.IsOnlyWarmUp
             || input.Practice.Any(s => s.Phase is Phase.Random or Phase.OnCourse)
         )

@@ -21,7 +21,8 @@ internal sealed class PlanInput(SessionPlan plan, PlanContext context)
     /// <summary>Minutes of walking between places of different kinds; 0 where nobody noted how far it is.</summary>
     public int WalkMinutes { get; } = Walks(plan, context);
 
-    public bool IsOnlyWarmUp => Practice.Count > 0 && Practice.All(s => s.Phase == Phase.WarmUp);
+    /// <summary>Whether nothing is planned but warming up; of an empty plan too.</summary>
+    public bool IsOnlyWarmUp => Practice.All(s => s.Phase == Phase.WarmUp);
 
     public int IndexOf(Guid? segmentId)
     {

@@ -13,7 +13,6 @@ import { BenchHead } from './BenchHead';
 import { CheckPanel } from './CheckPanel';
 import { keepingWords, newSegment, planFrom, segmentOf, type Plan } from './benchState';
 import { DrillsThatFit } from './DrillsThatFit';
-import { ConstraintFields } from './ConstraintFields';
 import { HeadInBrief } from './HeadInBrief';
 import { StickySummary } from './StickySummary';
 import { useDraftOne, useFix, usePlanContext, useRemovePlan } from './queries';
@@ -22,10 +21,10 @@ import { SegmentList } from './SegmentList';
 import { marksOf, stripOf } from './stripOf';
 import { Totals } from './Totals';
 import { fetchLeaveDialog, useBench, type BenchProps, type BenchSlots } from './useBench';
-import { Words } from './Words';
 
-// Dialogs, and what only an empty plan or a drafted one shows, come when they are needed. The one before leaving is fetched
-// as soon as there is something to lose.
+// Dialogs, the words and the frame, which wait behind a line, and what only an empty plan or a drafted one shows, come when they
+// are needed. The one before leaving is fetched as soon as there is something to lose.
+const Head = onDemand(() => import('./Head').then((m) => m.Head));
 const Drafted = onDemand(() => import('./Drafted').then((m) => m.Drafted));
 const Templates = onDemand(() => import('./Templates').then((m) => m.Templates));
 const DraftDialog = onDemand(() => import('./DraftDialog').then((m) => m.DraftDialog));
@@ -177,15 +176,16 @@ export function Bench({
 
       {showsHead ? (
         <>
-          <Words plan={plan} onWrite={(text) => change({ do: 'write', text })} errorAt={errorAt} />
-          <ConstraintFields
-            constraints={plan.constraints}
-            onChange={(constraints) => change({ do: 'write', text: { constraints } })}
-            writtenFor={props.writtenFor}
-            onFor={onFor}
-            check={bench.check}
-            errorAt={errorAt}
-          />
+          <Box sx={{ minHeight: { md: 142 } }}>
+            <Head
+              plan={plan}
+              onWrite={(text) => change({ do: 'write', text })}
+              writtenFor={props.writtenFor}
+              onFor={onFor}
+              check={bench.check}
+              errorAt={errorAt}
+            />
+          </Box>
           {plan.segments.length > 0 && (
             <Button className="no-print" onClick={() => setShowsHead(false)} sx={{ ml: -1.25 }}>
               Fold words and frame away

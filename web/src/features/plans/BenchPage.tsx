@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { Loading, ErrorNotice } from '../../ui/states';
 import { Bench } from './Bench';
 import { copyOf, emptyPlan, planFrom, type Plan } from './benchState';
-import { squad } from './ConstraintFields';
+import { squad } from './frame';
 import { usePlan } from './queries';
 import type { BenchSlots } from './useBench';
 

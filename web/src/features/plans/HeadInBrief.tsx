@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { Schemas } from '../../api/client';
 import { count, minutes } from '../../ui/format';
 import type { Plan } from './benchState';
-import { ContextLine, leftOver } from './ConstraintFields';
+import { ContextLine, leftOver } from './frame';
 import type { For } from './queries';
 
 interface Props {

@@ -9,10 +9,14 @@ import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { Sections } from '../../ui/Sections';
 import { Stepper } from '../../ui/Stepper';
 import type { PracticeSegment, Segment } from './benchState';
-import { PlannedDrillFields } from './PlannedDrillFields';
-import { ClubsAndRoutine, Counting, How, Instruction, Task, type PartProps } from './SegmentParts';
+import { Instruction, Task, type PartProps } from './SegmentParts';
 
-// What few segments need comes with the first that does.
+// Of the parts, the first is seen at once. The others, and what few segments need, come when one is opened.
+const moreParts = () => import('./MoreParts');
+const How = onDemand(() => moreParts().then((m) => m.How));
+const ClubsAndRoutine = onDemand(() => moreParts().then((m) => m.ClubsAndRoutine));
+const Counting = onDemand(() => moreParts().then((m) => m.Counting));
+const PlannedDrillFields = onDemand(() => import('./PlannedDrillFields').then((m) => m.PlannedDrillFields));
 const CallsFields = onDemand(() => import('./CallsFields').then((m) => m.CallsFields));
 
 interface Props<S = Segment> extends PartProps<S> {

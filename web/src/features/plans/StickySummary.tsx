@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useEffect, useState, type RefObject } from 'react';
 import type { Schemas } from '../../api/client';
 import { SessionStrip, type StripSegment } from '../../ui/SessionStrip';
-import { leftOver } from './ConstraintFields';
+import { leftOver } from './frame';
 
 interface Props {
   /** What it stands in for while that is scrolled away. */

@@ -1,0 +1,164 @@
+import Box from '@mui/material/Box';
+import type { Schemas } from '../../api/client';
+import { Checkbox } from '../../ui/Checkbox';
+import { Chips } from '../../ui/Chips';
+import { Choice, Field, optionsOf } from '../../ui/Field';
+import { areas, clubs, feedbackSources, intents, places, swingSizes } from '../../ui/format';
+import { NumberField } from '../../ui/NumberField';
+import { Stepper } from '../../ui/Stepper';
+import { twoOrMore, type PartProps } from './SegmentParts';
+
+const none = { value: '', label: '–' } as const;
+
+export function How({ segment, errorAt, onChange }: PartProps) {
+  return (
+    <Box sx={twoOrMore}>
+      <Choice
+        label="Intent"
+        value={segment.intent}
+        options={optionsOf(intents)}
+        onChange={(intent) => onChange({ intent })}
+      />
+      <Choice
+        label="Area"
+        value={segment.area ?? ''}
+        options={[none, ...optionsOf(areas)]}
+        onChange={(area) => onChange({ area: area || null })}
+      />
+      <Choice
+        label="Place"
+        value={segment.place}
+        options={optionsOf(places)}
+        onChange={(place) => onChange({ place })}
+      />
+      <Choice
+        label="Feedback from"
+        value={segment.feedback ?? ''}
+        options={[none, ...optionsOf(feedbackSources)]}
+        onChange={(feedback) => onChange({ feedback: feedback || null })}
+      />
+      <Exit {...{ segment, errorAt, onChange }} />
+    </Box>
+  );
+}
+
+export function ClubsAndRoutine({ segment, errorAt, onChange }: PartProps) {
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Chips label="Clubs" names={clubs} value={segment.clubs} onChange={(value) => onChange({ clubs: value })} />
+      <Box sx={{ display: 'flex', columnGap: 3, rowGap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+        {segment.phase === 'warmUp' && (
+          <Checkbox
+            label="Bridge to the day’s focus"
+            checked={segment.bridge}
+            onChange={(bridge) => onChange({ bridge })}
+          />
+        )}
+        <Checkbox
+          label="Slow repetitions"
+          checked={segment.slowRepetitions}
+          onChange={(slowRepetitions) => onChange({ slowRepetitions })}
+        />
+        <Checkbox
+          label="Full routine"
+          checked={segment.fullRoutine}
+          onChange={(fullRoutine) => onChange({ fullRoutine })}
+        />
+        {segment.phase === 'random' && (
+          <Stepper
+            label="Same call in a row"
+            value={segment.declaredRun ?? 1}
+            least={1}
+            most={5}
+            onChange={(run) => onChange({ declaredRun: run > 1 ? run : null })}
+            error={errorAt('declaredRun')}
+          />
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+const priorities = { 1: 'stays to the last', 2: 'as usual', 3: 'falls out first' };
+
+/** How it is counted, how wide it is, and what becomes of it when there is less time. */
+export function Counting({ segment, errorAt, onChange }: PartProps) {
+  return (
+    <Box sx={twoOrMore}>
+      <Field
+        label="Skill"
+        placeholder={segment.drill?.drill.skill ?? ''}
+        value={segment.skill}
+        onChange={(e) => onChange({ skill: e.target.value })}
+        error={errorAt('skill')}
+      />
+      <Field
+        label="What counts as a success"
+        placeholder={segment.drill?.drill.criterion ?? ''}
+        value={segment.criterion}
+        onChange={(e) => onChange({ criterion: e.target.value })}
+        error={errorAt('criterion')}
+      />
+      <Choice
+        label="With less time"
+        value={String(segment.priority)}
+        options={optionsOf(priorities as Record<string, string>)}
+        onChange={(priority) => onChange({ priority: Number(priority) })}
+      />
+      <Choice
+        label="Swing"
+        value={segment.swing ?? ''}
+        options={[none, ...optionsOf(swingSizes)]}
+        onChange={(swing) => onChange({ swing: swing || null })}
+      />
+      {segment.phase === 'onCourse' && (
+        <>
+          <NumberField
+            label="Fairway here, yd"
+            optional
+            value={segment.fairwayYards}
+            onChange={(fairwayYards) => onChange({ fairwayYards })}
+            error={errorAt('fairwayYards')}
+          />
+          <NumberField
+            label="On the course, yd"
+            optional
+            value={segment.realFairwayYards}
+            onChange={(realFairwayYards) => onChange({ realFairwayYards })}
+            error={errorAt('realFairwayYards')}
+          />
+        </>
+      )}
+    </Box>
+  );
+}
+
+const exits: Record<Schemas['ExitRule']['kind'], string> = {
+  minutes: 'when the minutes are up',
+  balls: 'when the balls are hit',
+  until: 'as soon as …',
+};
+
+function Exit({ segment, errorAt, onChange }: PartProps) {
+  const { exit } = segment;
+  return (
+    <>
+      <Choice
+        label="It is over"
+        value={exit.kind}
+        options={optionsOf(exits)}
+        onChange={(kind) => onChange({ exit: kind === 'until' ? { kind, criterion: '' } : { kind } })}
+      />
+      {exit.kind === 'until' && (
+        <Field
+          label="Aim"
+          placeholder="contact is centred three times running"
+          value={exit.criterion}
+          onChange={(e) => onChange({ exit: { kind: 'until', criterion: e.target.value } })}
+          error={errorAt('exit.criterion')}
+          hint={segment.balls > 0 ? `At most ${segment.balls} balls.` : `At most ${segment.minutes} min.`}
+        />
+      )}
+    </>
+  );
+}
