@@ -73,6 +73,10 @@ public sealed class LoadTests
     }
 
     [Fact]
+    public void Weeks_without_any_effort_are_nothing_to_plan_against() =>
+        Assert.Null(Load.Of([Before(4, 60, 0), Before(1, 60, 0), new(Monday, 30, 5)], Monday).ForPlanning());
+
+    [Fact]
     public void Nothing_rated_says_nothing() => Assert.Null(Load.Of([Before(4, 60, null), Before(1, 60, null)], Monday).Ratio);
 
     [Fact]

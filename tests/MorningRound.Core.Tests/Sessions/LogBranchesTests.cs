@@ -37,6 +37,50 @@ public class LogBranchesTests
     }
 
     [Fact]
+    public void What_only_one_branch_says_is_said_and_of_two_the_first_or_the_last_counts()
+    {
+        var plan = Plan(Segment(1, Phase.Block, 20, balls: 20), Given.Pause(4, 5));
+        var first = Log([(0, Ready(3)), (1, Entered(1)), (5, Agreed("the first"))]);
+        var second = Log([
+            (0, Ready(7)),
+            (1, FollowedUp),
+            (2, Entered(1)),
+            (3, Entered(4)),
+            (4, Settled(4, SegmentOutcome.Done)),
+            (5, Agreed("the last")),
+        ]);
+        var one = LogBranches.AsOne(plan, [first, second]);
+        Assert.Equal((3, "the last"), (one.Ready!.Nerves, one.Agreed!.Checkpoint));
+        Assert.Equal(2, Assert.Single(one.FollowUps).Level);
+        // The pause was taken on the second device alone.
+        Assert.Equal([Id(1), Id(4)], one.Segments.Select(s => s.SegmentId));
+
+        static SessionEntry Ready(int nerves) =>
+            new SessionReadied
+            {
+                Sequence = 0,
+                At = Nine,
+                Nerves = nerves,
+            };
+        static SessionEntry Agreed(string checkpoint) =>
+            new LessonNoted
+            {
+                Sequence = 0,
+                At = Nine,
+                Checkpoint = checkpoint,
+            };
+    }
+
+    private static readonly SessionEntry FollowedUp = new PainFollowedUp
+    {
+        Sequence = 0,
+        At = Nine,
+        Part = BodyPart.Neck,
+        Level = 2,
+        NeedsClearing = false,
+    };
+
+    [Fact]
     public void One_log_is_itself()
     {
         var log = Log(Shared);
