@@ -244,13 +244,15 @@ test('every part of the segment in hand is in sight, and every field of it at mo
       const tab = editor.getByRole('tab', { name: part, exact: true });
       await page.evaluate(() => window.scrollTo(0, 0));
       await tab.click();
+      const panel = editor.getByRole('tabpanel');
+      await expect(panel.locator('input, select, textarea, button').first()).toBeVisible();
       const name = `${title}, ${part}`;
       for (const [width, height] of [
         [1280, 800],
         [1024, 768],
       ] as const) {
         await page.setViewportSize({ width, height });
-        const shown = (await editor.getByRole('tabpanel').boundingBox())!;
+        const shown = (await panel.boundingBox())!;
         expect(shown.y + shown.height, `${name} at ${width}`).toBeLessThanOrEqual(height);
         expect(await page.evaluate(() => window.scrollY)).toBe(0);
       }
