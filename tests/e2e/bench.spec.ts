@@ -293,6 +293,25 @@ test('what is typed while a new plan is saved for the first time stays, and is s
   await expect(page.getByLabel('Title')).toHaveValue('');
 });
 
+test('a copy that was saved is found again by going back and forward', async ({ page }) => {
+  await newPlan(page, 'The first');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByTestId('save-state')).toHaveText('saved');
+  await expect(page).toHaveURL(/\/plans\/[0-9a-f-]{36}$/);
+  const first = page.url();
+  await page.getByRole('link', { name: 'Copy' }).click();
+  await page.getByLabel('Title').fill('The copy');
+  await page.keyboard.press('Control+s');
+  await expect(page).toHaveURL(/\/plans\/[0-9a-f-]{36}$/);
+  await page.goBack();
+  await expect(page).toHaveURL(first);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The first');
+  await page.goForward();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The copy');
+  await expect(page.getByTestId('save-state')).toHaveText('saved');
+  await expect(rows(page)).toHaveCount(3);
+});
+
 test('a plan that was saved once is saved by itself', async ({ page }) => {
   await newPlan(page, 'By itself');
   await page.keyboard.press('Control+s');

@@ -18,7 +18,7 @@ export function BenchPage(slots: BenchSlots) {
   const [newId, setNewId] = useState(() => uuid());
   if (shown !== id) {
     setShown(id);
-    if (id === 'new') setNewId(uuid());
+    if (id !== newId) setNewId(uuid());
   }
   return id === 'new' || id === newId ? (
     <NewPlan key={newId} id={newId} {...slots} />
