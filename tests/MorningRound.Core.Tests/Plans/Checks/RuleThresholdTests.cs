@@ -1,3 +1,4 @@
+using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
@@ -349,5 +350,111 @@ public sealed class RuleThresholdTests
             }
         );
         Assert.Equal(isSaid, Says(FindingId.SameCriterion, plan));
+    }
+
+    [Fact]
+    public void Calls_that_alternate_never_come_twice_in_a_row()
+    {
+        var calls = new[] { Club.Iron7, Club.Iron9, Club.Iron7, Club.Iron9 }.Select(c => new ShotCall(
+            c,
+            ShotShape.Straight,
+            ShotHeight.Normal,
+            ""
+        ));
+        Assert.False(Says(FindingId.RepeatedCall, Of(Irons(10, 10, 4, Phase.Random) with { Calls = [.. calls] })));
+    }
+
+    [Theory]
+    [InlineData(0, false)]
+    [InlineData(1, true)]
+    public void Only_where_balls_are_hit_is_a_full_swing(int balls, bool isSaid) =>
+        Assert.Equal(isSaid, Says(FindingId.NoWarmUp, Of(Irons(10, 10, balls))));
+
+    [Fact]
+    public void A_session_that_is_all_driver_is_told_so_and_left_to_the_coach()
+    {
+        var driver = Irons(10, 91, 30) with { Clubs = [Club.Driver] };
+        Assert.Null(Assert.Single(PlanCheck.Run(Of(driver), Context), f => f.Id == FindingId.Fatigue).Fix);
+    }
+
+    [Theory]
+    [InlineData(RangeSurface.Mat, true)]
+    [InlineData(RangeSurface.Grass, false)]
+    public void Where_one_of_two_ranges_is_grass_sticks_can_stand(RangeSurface second, bool isSaid)
+    {
+        var drill = Planned(
+            new Repetitions(),
+            d => d with { Equipment = [new EquipmentNeed { Item = Equipment.AlignmentSticks }], Drawing = SetUpDrawing.Gate }
+        );
+        var plan = Of(Irons(10, 10, 10) with { Drill = drill });
+        var sticks = Adult with { Own = Adult.Own with { Equipment = [Equipment.AlignmentSticks] } };
+        var context = Context with { Student = sticks, Places = [On(1, RangeSurface.Mat), On(2, second)] };
+        Assert.Equal(isSaid, Says(FindingId.Place, plan, context));
+
+        static ListedPlace On(int id, RangeSurface surface) =>
+            new()
+            {
+                Id = IdOf(100 + id),
+                Place = new Place
+                {
+                    Name = $"Range {id}",
+                    Kind = PlaceKind.Range,
+                    Surface = surface,
+                },
+            };
+    }
+
+    [Fact]
+    public void What_is_too_slow_or_too_fast_is_mended_to_the_bound_itself()
+    {
+        var slow = Irons(10, 20, 1);
+        Assert.Equal(16, BallsOf(FindingId.PaceSlow, slow));
+        Assert.Equal(40, BallsOf(FindingId.PaceFast, slow with { Balls = 100 }));
+
+        static int BallsOf(FindingId id, PracticeSegment segment) =>
+            PlanCheck.Fix(Of(segment), Context, id, segment.Id).Practice().Single().Balls;
+    }
+
+    [Fact]
+    public void What_holds_for_everybody_is_said_once_and_not_of_each()
+    {
+        // A purpose is missing, and the hour leaves no room for a pause: of everybody.
+        var plan = Of(Irons(10, 61, 0)) with
+        {
+            Purpose = "",
+        };
+        var found = PlanCheck.RunForSquad(plan, Context, [("Somebody", Context), ("Somebody else", Context)]);
+        Assert.Single(found, f => f.Id == FindingId.NoPurpose);
+        Assert.Single(found, f => f.Id == FindingId.NoBreak);
+    }
+
+    [Theory]
+    [InlineData(Phase.WarmUp, Area.Iron, false, false, 1, 80)]
+    [InlineData(Phase.Block, Area.Iron, false, false, 16, 40)]
+    [InlineData(Phase.Block, Area.Iron, true, false, 5, 9)]
+    [InlineData(Phase.Random, Area.Iron, false, false, 14, 34)]
+    [InlineData(Phase.Random, Area.Iron, false, true, 7, 15)]
+    [InlineData(Phase.Block, Area.Putting, false, false, 40, 100)]
+    [InlineData(Phase.Random, Area.Putting, false, false, 10, 30)]
+    public void Twenty_minutes_have_room_for_so_many_balls(
+        Phase phase,
+        Area area,
+        bool isSlow,
+        bool hasRoutine,
+        int least,
+        int most
+    )
+    {
+        Assert.Equal((false, false), Of(least));
+        Assert.Equal((false, false), Of(most));
+        Assert.Equal((least > 1, false), Of(least - 1));
+        Assert.Equal((false, true), Of(most + 1));
+
+        (bool IsSlow, bool IsFast) Of(int balls)
+        {
+            var segment = Irons(10, 20, balls, phase) with { Area = area, SlowRepetitions = isSlow, FullRoutine = hasRoutine };
+            var found = PlanCheck.Run(RuleThresholdTests.Of(segment), Context).Where(f => f.SegmentId == segment.Id).ToList();
+            return (found.Any(f => f.Id == FindingId.PaceSlow), found.Any(f => f.Id == FindingId.PaceFast));
+        }
     }
 }
