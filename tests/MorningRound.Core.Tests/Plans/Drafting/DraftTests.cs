@@ -21,7 +21,7 @@ public sealed class DraftTests
         )!
         .Drills;
 
-    private static readonly PlanContext Island = GivenPlan.Context with
+    internal static readonly PlanContext Island = GivenPlan.Context with
     {
         Places =
         [
@@ -77,7 +77,7 @@ public sealed class DraftTests
             Approach = approach,
         };
 
-    private static Drafted Draft(DraftRequest request, PlanContext? context = null) =>
+    internal static Drafted Draft(DraftRequest request, PlanContext? context = null) =>
         PlanDraft.Of(request, context ?? Island, Shelf);
 
     private static PlanContext In(Season season, Level level = Level.Improving) =>
