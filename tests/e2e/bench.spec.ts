@@ -300,6 +300,7 @@ test('a copy that was saved is found again by going back and forward', async ({ 
   await expect(page).toHaveURL(/\/plans\/[0-9a-f-]{36}$/);
   const first = page.url();
   await page.getByRole('link', { name: 'Copy' }).click();
+  await expect(page.getByLabel('Title')).toHaveValue('The first, copy');
   await page.getByLabel('Title').fill('The copy');
   await page.keyboard.press('Control+s');
   await expect(page).toHaveURL(/\/plans\/[0-9a-f-]{36}$/);
