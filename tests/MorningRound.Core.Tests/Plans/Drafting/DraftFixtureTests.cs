@@ -25,8 +25,8 @@ public sealed class DraftFixtureTests
         [PlaceKind.Home],
     ];
 
-    private static readonly int[] Minutes = [15, 30, 45, 60, 75, 90, 120];
-    private static readonly int[] Balls = [100, 60, 40, 120, 0];
+    private static readonly int[] Minutes = [15, 30, 45, 60, 75, 90, 120, 35];
+    private static readonly int[] Balls = [100, 60, 40, 120, 0, 10, 9];
 
     private static readonly FocusChain[] Focuses =
     [
