@@ -3,17 +3,29 @@ import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { reactCompiler } from './reactCompiler.ts';
 
-/** Pages that no student opens. */
-const coachPages = [
+/** Pages, and parts that are fetched for them when they are needed, that no student opens. */
+const coachParts = [
   'BenchPage',
+  'CallsFields',
+  'DraftDialog',
+  'Drafted',
+  'DrillDialog',
   'DrillEditorPage',
   'DrillPage',
+  'Head',
+  'InvitationDialog',
+  'LeaveDialog',
+  'MoreParts',
+  'PlaceDialog',
   'PlacesPage',
+  'PlannedDrillFields',
   'PlansPage',
   'SetForStudentDialog',
   'ShelfPage',
+  'StudentDialog',
   'StudentPage',
   'TeeLinePage',
+  'Templates',
 ];
 
 export default defineConfig({
@@ -43,7 +55,7 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         // A phone keeps what a student practises from. What only a coach opens is kept once it was opened.
-        globIgnores: coachPages.map((page) => `assets/${page}-*.js`),
+        globIgnores: coachParts.map((part) => `assets/${part}-*.js`),
         runtimeCaching: [
           {
             urlPattern: /\/assets\//,

@@ -1,4 +1,6 @@
 import { expect, type Page } from '@playwright/test';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { comeIn, onPhone, test } from './people';
 
@@ -61,6 +63,18 @@ for (const [path, heading, budget] of coachPages)
       budget,
     );
   });
+
+test('a phone keeps nothing beforehand that only a coach opens', async ({ request }) => {
+  const source = join(import.meta.dirname, '../../web/src/features');
+  const parts = readdirSync(source, { recursive: true, encoding: 'utf8' })
+    .filter((file) => /\.tsx?$/.test(file) && !file.includes('.test.'))
+    .flatMap((file) => [...readFileSync(join(source, file), 'utf8').matchAll(/import\('\S+\/(\w+)'\)/g)])
+    .map(([, name]) => name);
+  expect(parts).toEqual(expect.arrayContaining(['MoreParts', 'StudentDialog']));
+  const kept = [...(await (await request.get('/sw.js')).text()).matchAll(/assets\/(\w+)-/g)].map(([, name]) => name);
+  expect(kept).toEqual(expect.arrayContaining(['PracticePage', 'MyWeekPage']));
+  for (const part of [...parts, 'BenchPage', 'PlansPage', 'ShelfPage', 'TeeLinePage']) expect(kept).not.toContain(part);
+});
 
 test('a student’s page and a plan on the bench stay within their budgets', async ({ page, context }) => {
   await comeIn(page, 'coach');
