@@ -61,6 +61,14 @@ const coachScreens: Screen[] = [
   ['new drill', [go('/drills/new'), title('New drill')]],
   ['plans', [go('/plans'), (page) => expect(page.getByRole('link', { name: 'An hour of putting' })).toBeVisible()]],
   ['bench', bench],
+  [
+    'how a segment is done',
+    [
+      ...bench,
+      (page) => page.getByRole('tab', { name: 'How' }).click(),
+      (page) => expect(page.getByLabel('It is over')).toBeVisible(),
+    ],
+  ],
   ['draft', [...bench, press('Draft one'), dialog]],
   ['set for a student', [...bench, press('Set for a student'), dialog]],
   ['new plan', [go('/plans/new'), title('New plan')]],

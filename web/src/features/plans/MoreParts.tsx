@@ -143,12 +143,14 @@ function Exit({ segment, errorAt, onChange }: PartProps) {
   const { exit } = segment;
   return (
     <>
-      <Choice
-        label="It is over"
-        value={exit.kind}
-        options={optionsOf(exits)}
-        onChange={(kind) => onChange({ exit: kind === 'until' ? { kind, criterion: '' } : { kind } })}
-      />
+      <Box sx={{ gridColumn: 'span 2' }}>
+        <Choice
+          label="It is over"
+          value={exit.kind}
+          options={optionsOf(exits)}
+          onChange={(kind) => onChange({ exit: kind === 'until' ? { kind, criterion: '' } : { kind } })}
+        />
+      </Box>
       {exit.kind === 'until' && (
         <Field
           label="Aim"
