@@ -51,8 +51,8 @@ internal static class DemoPlans
                 [Club.Driver, Club.Wood3, Club.Hybrid],
                 "Change the club and the target every ball. Say the target out loud before you pick the club.",
                 "One look, one go",
-                drill: "Twenty of thirty",
-                goal: new DrillGoal("made", 20)
+                drill: "Fairways in a row",
+                goal: new DrillGoal("share", 60)
             )
         );
 
@@ -244,7 +244,7 @@ internal static class DemoPlans
                 FeedbackSource.LaunchNumbers,
                 routine: true,
                 drill: "Wedge numbers",
-                goal: new DrillGoal("hits", 6)
+                goal: new DrillGoal("hits", 5)
             ),
             Practice(
                 "Check and leave it",
@@ -315,7 +315,7 @@ internal static class DemoPlans
                 "From two to seven feet, on all sides of the hole. One putt each.",
                 "See it drop, then roll it",
                 place: PlaceKind.PuttingGreen,
-                drill: "Compass"
+                drill: "Round the hole"
             ),
             Practice(
                 "Six holes, one ball",

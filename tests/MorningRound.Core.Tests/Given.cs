@@ -1,8 +1,13 @@
+using System.Text.Json;
 using MorningRound.Core.Calendar;
+using MorningRound.Core.Drills;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Serialization;
 using MorningRound.Core.Sessions;
+using MorningRound.Core.Students;
+using MorningRound.Core.Units;
 using MorningRound.Core.Weeks;
 
 namespace MorningRound.Core.Tests;
@@ -13,6 +18,13 @@ internal static class Given
     public static readonly DateTimeOffset Nine = new(2026, 5, 5, 9, 0, 0, TimeSpan.Zero);
 
     public static readonly IsoWeek Week = IsoWeek.Of(new DateOnly(2026, 5, 5));
+
+    /// <summary>The drills an academy starts with.</summary>
+    public static DrillFile Shelf { get; } =
+        JsonSerializer.Deserialize<DrillFile>(
+            File.ReadAllText(Repository.File("src/MorningRound.Server/Drills/starting-shelf.json")),
+            CoreJson.Options
+        )!;
 
     public static Guid Id(int number) => new(number, 0, 0, new byte[8]);
 
@@ -34,6 +46,18 @@ internal static class Given
             Balls = balls,
             Place = place,
             Exit = new AfterMinutes(),
+        };
+
+    /// <summary>A right-handed player in yards, with a bag and the targets of a range, both by distance.</summary>
+    public static PlayerNumbers Player(Level level, (Club Club, double Yards)[] bag, (string Name, double Yards)[] targets) =>
+        new()
+        {
+            Level = level,
+            Bag = [.. bag.Select(b => new BagClub { Club = b.Club, Carry = new MarkedLength(b.Yards, LengthUnit.Yards) })],
+            Targets =
+            [
+                .. targets.Select(t => new RangeTarget { Name = t.Name, Distance = new MarkedLength(t.Yards, LengthUnit.Yards) }),
+            ],
         };
 
     public static Pause Pause(int id, int minutes) =>

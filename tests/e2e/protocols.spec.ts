@@ -6,19 +6,20 @@ import { addStudent, comeIn, join, onPhone, test } from './people';
 const shortOnes = [
   'Five at one target',
   'Loosen up',
-  'Chip to a towel',
-  'Two pitches running',
-  'Compass',
+  'Land on the towel',
+  'Pairs of pitches',
+  'Round the hole',
   'Climb the green',
-  'Three zones',
+  'Past, never short',
   'For par, for birdie',
   'Wedge numbers',
   'Loose hands',
   'Read, then measure',
   'Driver window',
-  'Two fades, two draws',
+  'Bend it as called',
   'Out and close',
-  'On the last green',
+  'The putt that counts',
+  'Save it',
   'Box breathing',
 ];
 
@@ -57,7 +58,7 @@ async function answer(page: Page): Promise<Asked> {
       return asked;
     }
     case 'words':
-      await flow.getByRole('textbox').fill('The last green, calm');
+      await flow.getByRole('textbox').fill('The last putt, calm');
       await flow.getByRole('button', { name: 'That is it' }).click();
       return asked;
     case 'number':

@@ -22,7 +22,8 @@ public enum PhaseGroup
 
 /// <summary>
 /// Two results are comparable when their keys are equal: same drill, same protocol with the same parameters (seed and goal
-/// apart), same rung, same modifiers, same phase group.
+/// apart, and the number of attempts where the result is a share, a mean or a spread), same rung, same modifiers, same phase
+/// group.
 /// </summary>
 public static class ComparabilityKey
 {
@@ -40,7 +41,7 @@ public static class ComparabilityKey
     /// </summary>
     public static string Of(Guid drillId, ScoringProtocol protocol, int rung, Modifiers modifiers, Phase phase)
     {
-        var text = CanonicalText.Of(new Parts(drillId, protocol, rung, modifiers, phase.Group()));
+        var text = CanonicalText.Of(new Parts(drillId, protocol.WithoutCount(), rung, modifiers, phase.Group()));
         return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)).AsSpan(0, 16));
     }
 

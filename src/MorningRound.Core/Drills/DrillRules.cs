@@ -44,9 +44,13 @@ public static class DrillRules
             .RequireOnce([.. drill.Equipment.Select(e => e.Item)], "equipment")
             .RequireAtMost(drill.Loads.Count, MostOfAnything, "loads")
             .RequireOnce(drill.Hide, "hide")
+            .RequireOnce(drill.Levels, "levels")
+            .RequireOnce(drill.Ages, "ages")
             .RequireAtMost(drill.Ladder.Count, MostOfAnything, "ladder");
         for (var i = 0; i < drill.Equipment.Count; i++)
-            errors.AllowText(drill.Equipment[i].Substitute, $"equipment[{i}].substitute", LongestSentence);
+            errors
+                .AllowText(drill.Equipment[i].Substitute, $"equipment[{i}].substitute", LongestSentence)
+                .RequireOnce([drill.Equipment[i].Item, .. drill.Equipment[i].Or], $"equipment[{i}].or");
         for (var i = 0; i < drill.Loads.Count; i++)
             errors.Require(
                 drill.Loads[i].Part.IsPaired() || drill.Loads[i].Side is null,
@@ -62,6 +66,17 @@ public static class DrillRules
                 .RequireBetween(gate, NarrowestGate, 300, "gateMillimetres", "mm");
         }
 
+        if (drill.GateCentimetresAhead is { } ahead)
+        {
+            errors
+                .Require(
+                    drill.Drawing == SetUpDrawing.Gate,
+                    "gateCentimetresAhead",
+                    "Only a drill with a gate has a distance to it."
+                )
+                .RequireBetween(ahead, 5, 300, "gateCentimetresAhead", "cm");
+        }
+
         var found = new List<FieldError>([.. errors.Found, .. drill.Protocol.Check("protocol")]);
         for (var i = 0; i < drill.Ladder.Count; i++)
         {
@@ -72,6 +87,17 @@ public static class DrillRules
                         drill.Ladder[i].Protocol.GetType() == drill.Protocol.GetType(),
                         $"ladder[{i}].protocol",
                         "Every step of a ladder is scored in the same way."
+                    )
+                    .Require(
+                        drill.Ladder[i].Goal is not { } goal
+                            || drill.Ladder[i].Protocol.GoalMeasures.Any(m => m.Name == goal.Measure),
+                        $"ladder[{i}].goal.measure",
+                        "No goal can be stated in this for this drill."
+                    )
+                    .Require(
+                        drill.Ladder[i].Goal is not { } asked || Math.Abs(asked.Limit) <= 1000,
+                        $"ladder[{i}].goal.limit",
+                        "A goal lies between −1000 and 1000."
                     )
                     .Found
             );
@@ -126,7 +152,7 @@ public sealed record DrillSearch
         && (Place is not { } place || drill.Places.Contains(place))
         && (Minutes is null || drill.UsualMinutes <= Minutes)
         && (Protocol is null || Protocol == protocolKind)
-        && (AtHand is null || drill.Equipment.All(e => AtHand.Contains(e.Item) || e.Substitute.Length > 0))
+        && (AtHand is null || drill.Equipment.All(e => e.IsMetBy(AtHand.Contains)))
         && Text.Split(' ', StringSplitOptions.RemoveEmptyEntries)
             .All(word => Everything(drill).Contains(word, StringComparison.OrdinalIgnoreCase));
 

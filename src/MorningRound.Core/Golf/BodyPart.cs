@@ -46,6 +46,16 @@ public enum BodySide
     Trail,
 }
 
+/// <summary>How much a movement asks of a part of the body.</summary>
+public enum LoadWeight
+{
+    /// <summary>So much that a part that is only a little sore is spared.</summary>
+    Heavy,
+
+    /// <summary>Little: spared only where the part really hurts.</summary>
+    Light,
+}
+
 /// <summary>What is known of the parts of the body.</summary>
 public static class BodyParts
 {
@@ -83,4 +93,11 @@ public static class BodyParts
 }
 
 /// <summary>A part of the body that hurts and that nobody has cleared.</summary>
-public sealed record HurtPart(BodyPart Part, BodySide? Side);
+/// <param name="Part">The part.</param>
+/// <param name="Side">Its side; null for a part without sides.</param>
+/// <param name="Mild">Below 4 of 10 and never sharp: only what loads it heavily is left out.</param>
+public sealed record HurtPart(BodyPart Part, BodySide? Side, bool Mild = false)
+{
+    /// <summary>Whether a load of this weight on the part is too much.</summary>
+    public bool Forbids(LoadWeight weight) => !Mild || weight == LoadWeight.Heavy;
+}

@@ -98,6 +98,9 @@ public enum ClubGroup
     /// <summary>Fairway woods.</summary>
     Woods,
 
+    /// <summary>Fairway woods and hybrids.</summary>
+    WoodsAndHybrids,
+
     /// <summary>The driver.</summary>
     Driver,
 

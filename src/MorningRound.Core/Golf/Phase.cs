@@ -93,6 +93,15 @@ public enum FeedbackSource
     /// <summary>The contact with the ball.</summary>
     Contact,
 
+    /// <summary>How the ball flies: where it starts, how it bends, how high.</summary>
+    BallFlight,
+
+    /// <summary>Where the ball comes down.</summary>
+    Landing,
+
+    /// <summary>How the ball rolls, and where it stops.</summary>
+    Roll,
+
     /// <summary>The player's own feel, named.</summary>
     OwnFeel,
 }

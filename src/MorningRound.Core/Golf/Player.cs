@@ -26,6 +26,23 @@ public enum Level
     Elite,
 }
 
+/// <summary>What is usual at a level.</summary>
+public static class Levels
+{
+    /// <summary>
+    /// The share of attempts, 0 to 1, that usually succeed at the step a player of the level begins on: four in ten for somebody
+    /// new, nine for the best. The product's own numbers.
+    /// </summary>
+    public static double UsualShare(this Level level) =>
+        level switch
+        {
+            Level.New => 0.4,
+            Level.Improving => 0.6,
+            Level.SingleFigure => 0.8,
+            _ => 0.9,
+        };
+}
+
 /// <summary>How old a student is, as far as practice has to know.</summary>
 public enum AgeBand
 {

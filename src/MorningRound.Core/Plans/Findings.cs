@@ -180,6 +180,10 @@ internal static class CheckSentences
         "check.hurt",
         "It loads the {0}, which hurts and which no doctor or physiotherapist has cleared."
     );
+    public static readonly Sentence HurtALittle = new(
+        "check.hurtALittle",
+        "It asks a little of the {0}, which hurts and which no doctor or physiotherapist has cleared."
+    );
     public static readonly Sentence Minor = new("check.minor", "The student is a minor, and no guardian's consent is on record.");
     public static readonly Sentence WrongPlace = new("check.wrongPlace", "“{0}” cannot be done there.");
     public static readonly Sentence DoItOn = new("check.doItOn", "Do it on the {0}");

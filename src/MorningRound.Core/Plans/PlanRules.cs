@@ -30,6 +30,9 @@ public static class PlanRules
     /// <summary>The most balls of a segment.</summary>
     public const int MostBallsInSegment = 400;
 
+    /// <summary>The most parts of a segment.</summary>
+    public const int MostParts = 6;
+
     /// <summary>The most holes of a segment.</summary>
     public const int MostHoles = 18;
 
@@ -163,6 +166,7 @@ public static class PlanRules
                 "Above 0 and up to 200 yards, please."
             )
             .RequireBetween(practice.Priority, 1, 3, $"{path}.priority", "as a priority");
+        CheckParts(practice, path, errors);
         for (var i = 0; i < Math.Min(60, practice.Calls.Count); i++)
             errors.AllowText(practice.Calls[i].Target, $"{path}.calls[{i}].target", 40);
         if (practice.Holes is { } holes)
@@ -185,5 +189,20 @@ public static class PlanRules
                 errors.RequireText(until.Criterion, $"{path}.exit.criterion", LongestSentence);
                 break;
         }
+    }
+
+    private static void CheckParts(PracticeSegment practice, string path, FieldErrors errors)
+    {
+        errors.RequireAtMost(practice.Parts.Count, MostParts, $"{path}.parts");
+        for (var i = 0; i < Math.Min(MostParts, practice.Parts.Count); i++)
+            errors
+                .RequireText(practice.Parts[i].Label, $"{path}.parts[{i}].label", LongestTitle)
+                .RequireOnce(practice.Parts[i].Clubs, $"{path}.parts[{i}].clubs")
+                .RequireBetween(practice.Parts[i].Balls, 0, MostBallsInSegment, $"{path}.parts[{i}].balls", "balls");
+        errors.Require(
+            practice.Parts.Count == 0 || practice.Parts.Sum(p => (long)p.Balls) == practice.Balls,
+            $"{path}.parts",
+            $"The balls of the parts add up to the segment's, which are {practice.Balls}."
+        );
     }
 }

@@ -2,6 +2,7 @@ using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.Places;
 using MorningRound.Core.Students;
 using MorningRound.Core.Validation;
 
@@ -39,9 +40,12 @@ public sealed record PublishedDrill
     /// publishing again draws the same calls. What a drill lacks in the student's file is an error at its segment, and so is a
     /// drill with which the session holds more than <see cref="MostQuestions"/>.
     /// </summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="player">What drills leave to the student, on a kind of ground.</param>
+    /// <param name="assignmentId">The session it becomes.</param>
     public static (IReadOnlyList<PublishedDrill> Drills, IReadOnlyList<FieldError> Errors) Of(
         SessionPlan plan,
-        StudentFile student,
+        Func<PlaceKind, PlayerNumbers> player,
         Guid assignmentId
     )
     {
@@ -52,7 +56,7 @@ public sealed record PublishedDrill
         {
             if (plan.Segments[i] is not PracticeSegment { Drill: { } planned } segment)
                 continue;
-            var protocol = planned.Protocol().For(student.Numbers);
+            var protocol = segment.Protocol()!.For(player(segment.Place));
             if (protocol.WhatIsMissing() is { } missing)
             {
                 errors.Add(new FieldError($"segments[{i}].drill", $"{segment.Title}: {missing}"));

@@ -29,6 +29,25 @@ public abstract record Segment
 /// <summary>A segment without a phase: water, shade, rest. Outside all shares and paces, and never part of completion.</summary>
 public sealed record Pause : Segment;
 
+/// <summary>
+/// A part of a segment: "twenty with wedges, ten up the bag". Shown and checked, never scored by itself; the balls of all parts
+/// add up to the segment's.
+/// </summary>
+public sealed record SegmentPart
+{
+    /// <summary>What it is, in a few words.</summary>
+    public required string Label { get; init; }
+
+    /// <summary>The clubs it is done with, each once; empty where that is left open.</summary>
+    public IReadOnlyList<Club> Clubs { get; init; } = [];
+
+    /// <summary>The size of its swings; null leaves it to the segment.</summary>
+    public SwingSize? Swing { get; init; }
+
+    /// <summary>Its share of the segment's balls.</summary>
+    public int Balls { get; init; }
+}
+
 /// <summary>A stretch of practice.</summary>
 public sealed record PracticeSegment : Segment
 {
@@ -52,6 +71,9 @@ public sealed record PracticeSegment : Segment
 
     /// <summary>The clubs it is done with, each once; empty where that is left open.</summary>
     public IReadOnlyList<Club> Clubs { get; init; } = [];
+
+    /// <summary>What it is made of, in order; empty where it is of one piece.</summary>
+    public IReadOnlyList<SegmentPart> Parts { get; init; } = [];
 
     /// <summary>The one thought to hold, in lead and trail words.</summary>
     public string Cue { get; init; } = "";
@@ -124,7 +146,42 @@ public sealed record PracticeSegment : Segment
     [JsonIgnore]
     public FeedbackSource? EffectiveFeedback => Feedback ?? Drill?.Drill.Feedback;
 
-    /// <summary>Whether it loads a part of the body: its drill says so, or, without a drill, the size of its swings.</summary>
-    public bool Loads(BodyPart part, BodySide? side) =>
-        (Drill?.Drill.Loads ?? SwingLoads.Of(this)).Any(l => l.Touches(part, side));
+    /// <summary>
+    /// The segment with another number of balls: its parts in proportion, and over after its minutes where none are left.
+    /// </summary>
+    public PracticeSegment WithBalls(int balls)
+    {
+        var shares = WholeShares.Divide(balls, [.. Parts.Select(p => p.Balls)]);
+        return this with
+        {
+            Balls = balls,
+            Parts = balls == Balls ? Parts : [.. Parts.Select((part, i) => part with { Balls = shares[i] })],
+            Exit = balls == 0 && Exit is AfterBalls ? new AfterMinutes() : Exit,
+        };
+    }
+
+    /// <summary>
+    /// How its drill is scored here, before the student's own numbers are filled in: with a number of attempts that fits the
+    /// segment's balls, or its minutes where none are hit, as far as the drill leaves that to the segment. Null without a drill.
+    /// </summary>
+    public ScoringProtocol? Protocol()
+    {
+        if (Drill is not { Drill: var drill } planned)
+            return null;
+        var protocol = planned.Protocol();
+        if (Balls > 0)
+            return protocol.FittedTo(Balls);
+        if (protocol.CountBy == CountBy.Cap)
+            return protocol.FittedTo(ScoringProtocol.MostAttempts);
+        return drill.UsualBalls == 0 && protocol.CountBy == CountBy.Segment && protocol.PlannedAttempts is { } usual
+            ? protocol.FittedTo(Math.Max(1, (int)Math.Round((double)usual * Minutes / drill.UsualMinutes)))
+            : protocol;
+    }
+
+    /// <summary>
+    /// How much it loads a part of the body: its drill says so, or, without a drill, the size of its swings; null where it does
+    /// not.
+    /// </summary>
+    public LoadWeight? LoadOn(BodyPart part, BodySide? side) =>
+        BodyLoad.On(Drill?.Drill.Loads ?? SwingLoads.Of(this), part, side);
 }

@@ -10,26 +10,64 @@ namespace MorningRound.Core.Plans;
 /// </summary>
 internal static class SwingLoads
 {
-    private static readonly BodyLoad[] Putts = [new() { Part = BodyPart.LowerBack }];
+    private static readonly BodyLoad[] Putts = [Light(BodyPart.LowerBack), Light(BodyPart.Neck)];
 
-    private static readonly BodyLoad[] PartSwings = [.. Putts, new() { Part = BodyPart.WristOrHand }];
-
-    private static readonly BodyLoad[] Swings =
+    private static readonly BodyLoad[] Chips =
     [
-        .. PartSwings,
-        new() { Part = BodyPart.Elbow, Side = BodySide.Lead },
-        new() { Part = BodyPart.Shoulder, Side = BodySide.Lead },
+        .. Putts,
+        Light(BodyPart.WristOrHand),
+        Light(BodyPart.Elbow, BodySide.Lead),
+        Light(BodyPart.Knee, BodySide.Lead),
+    ];
+
+    private static readonly BodyLoad[] HalfSwings =
+    [
+        .. Chips,
+        Light(BodyPart.Shoulder, BodySide.Lead),
+        Light(BodyPart.Elbow, BodySide.Trail),
+        Light(BodyPart.UpperBack),
+        Light(BodyPart.Hip),
+    ];
+
+    private static readonly BodyLoad[] FullSwings =
+    [
+        Light(BodyPart.Neck),
+        Heavy(BodyPart.Shoulder, BodySide.Lead),
+        Light(BodyPart.Shoulder, BodySide.Trail),
+        Heavy(BodyPart.Elbow),
+        Heavy(BodyPart.WristOrHand),
+        Heavy(BodyPart.UpperBack),
+        Heavy(BodyPart.LowerBack),
+        Heavy(BodyPart.Hip, BodySide.Lead),
+        Light(BodyPart.Hip, BodySide.Trail),
+        Heavy(BodyPart.Knee, BodySide.Lead),
+        Light(BodyPart.Knee, BodySide.Trail),
+        Light(BodyPart.AnkleOrFoot),
     ];
 
     /// <summary>The loads; empty where nothing is swung, as in stretching, reading a green or breathing.</summary>
-    public static IReadOnlyList<BodyLoad> Of(PracticeSegment segment) =>
-        SizeOf(segment) switch
+    public static IReadOnlyList<BodyLoad> Of(PracticeSegment segment) => Of(SizeOf(segment));
+
+    /// <summary>What a swing of a size loads; empty for none.</summary>
+    public static IReadOnlyList<BodyLoad> Of(SwingSize? size) =>
+        size switch
         {
             null => [],
             SwingSize.Putt => Putts,
-            SwingSize.Chip or SwingSize.Half => PartSwings,
-            _ => Swings,
+            SwingSize.Chip => Chips,
+            SwingSize.Half => HalfSwings,
+            _ => FullSwings,
         };
+
+    private static BodyLoad Light(BodyPart part, BodySide? side = null) =>
+        new()
+        {
+            Part = part,
+            Side = side,
+            Weight = LoadWeight.Light,
+        };
+
+    private static BodyLoad Heavy(BodyPart part, BodySide? side = null) => new() { Part = part, Side = side };
 
     /// <summary>The swing the segment names; else the usual one of its area, or of its place where it has no area.</summary>
     private static SwingSize? SizeOf(PracticeSegment segment)

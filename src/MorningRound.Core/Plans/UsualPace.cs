@@ -1,3 +1,4 @@
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 
 namespace MorningRound.Core.Plans;
@@ -6,7 +7,7 @@ namespace MorningRound.Core.Plans;
 internal static class UsualPace
 {
     /// <summary>The slowest usual pace in block, in balls per minute.</summary>
-    public const double BlockLeast = 0.8;
+    public const double BlockLeast = 0.5;
 
     public const double LeastMinutesPerHole = 2;
     public const double MostMinutesPerHole = 5;
@@ -14,7 +15,11 @@ internal static class UsualPace
     /// <summary>The usual pace of a segment in balls per minute; null for segments without balls.</summary>
     public static (double Least, double Most, string Kind)? Of(PracticeSegment segment)
     {
-        if (segment.Intent is Intent.Body or Intent.Mind || segment.Balls <= 0)
+        if (
+            segment.Intent is Intent.Body or Intent.Mind
+            || segment.Balls <= 0
+            || segment.Drill?.Drill.Protocol is RehearsedScenario
+        )
             return null;
         if (segment.Phase == Phase.WarmUp)
             return (0, 4.0, "a warm-up");
@@ -22,7 +27,7 @@ internal static class UsualPace
         {
             if (segment.Phase == Phase.OnCourse || segment.EffectiveSkill == "reading")
                 return null;
-            return segment.Phase == Phase.Block ? (2, 5, "putting in block") : (0.5, 1.5, "random putting");
+            return segment.Phase == Phase.Block ? (0.8, 5, "putting in block") : (0.5, 2, "random putting");
         }
 
         return segment.Phase switch

@@ -133,7 +133,8 @@ public sealed record OpenPain
     }
 
     /// <summary>
-    /// The parts a plan must spare: uncleared pain of the file, and reported pain that needs clearing, each part once.
+    /// The parts a plan must spare, each once: uncleared pain of the file and reported pain that needs clearing, and as mild ones
+    /// the parts that are a little sore.
     /// </summary>
     /// <param name="file">The student's file.</param>
     /// <param name="reported">Pain reported in sessions that still counts.</param>
@@ -142,7 +143,9 @@ public sealed record OpenPain
             .. file
                 .Coach.PainfulParts.Where(p => !p.IsCleared)
                 .Select(p => new HurtPart(p.Part, p.Side))
-                .Concat(reported.Where(p => p.NeedsClearing).Select(p => new HurtPart(p.Part, p.Side)))
-                .Distinct(),
+                .Concat(
+                    reported.OrderByDescending(p => p.NeedsClearing).Select(p => new HurtPart(p.Part, p.Side, !p.NeedsClearing))
+                )
+                .DistinctBy(h => (h.Part, h.Side)),
         ];
 }

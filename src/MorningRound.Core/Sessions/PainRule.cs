@@ -29,21 +29,25 @@ public static class PainRule
     [.. Enumerable.Range(0, 11).Select(level => new PainStep(level, EndsSession(level, sharp: false)))];
 
     /// <summary>
-    /// The segments of a plan that load a part which hurts without ending the session: they fall out. What loads a paired part
-    /// without naming a side loads both.
+    /// The segments of a plan that fall out because a part hurts: those that load it heavily where it is only a little sore, all
+    /// that load it otherwise. What loads a paired part without naming a side loads both.
     /// </summary>
-    public static IReadOnlyList<Guid> SegmentsLoading(SessionPlan plan, BodyPart part, BodySide? side) =>
-        [.. plan.Practice().Where(s => s.Loads(part, side)).Select(s => s.Id)];
+    public static IReadOnlyList<Guid> SegmentsLoading(SessionPlan plan, HurtPart hurt) =>
+        [.. plan.Practice().Where(s => LeavesOut(s, hurt)).Select(s => s.Id)];
+
+    /// <summary>Whether a segment falls out because a part hurts.</summary>
+    public static bool LeavesOut(PracticeSegment segment, HurtPart hurt) =>
+        segment.LoadOn(hurt.Part, hurt.Side) is { } load && hurt.Forbids(load);
 
     /// <summary>
-    /// For every part and side that some segment loads, which segments those are: worked out beforehand, so that a phone without
-    /// a signal knows what falls out.
+    /// For every part and side that some segment loads heavily, which segments those are: worked out beforehand, so that a phone
+    /// without a signal knows what falls out for pain that does not end the session.
     /// </summary>
     public static IReadOnlyList<PainDrop> Drops(SessionPlan plan) =>
         [
             .. from part in Enum.GetValues<BodyPart>()
             from side in part.IsPaired() ? new BodySide?[] { BodySide.Lead, BodySide.Trail } : [null]
-            let segments = SegmentsLoading(plan, part, side)
+            let segments = SegmentsLoading(plan, new HurtPart(part, side, Mild: true))
             where segments.Count > 0
             select new PainDrop(part, side, segments),
         ];

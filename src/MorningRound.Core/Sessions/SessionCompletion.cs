@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 
 namespace MorningRound.Core.Sessions;
@@ -88,8 +89,10 @@ public sealed record SessionCompletion : CompletionFigures
         var kept = log.Segments.FirstOrDefault(s => s.SegmentId == segment.Id) ?? new SegmentLog { SegmentId = segment.Id };
         var fallsOut =
             log.EndedForCare
-            || log.Pain.Any(p => segment.Loads(p.Part, p.Side))
-            || log.FollowUps.Any(f => f.LeavesOut() && segment.Loads(f.Part, f.Side));
+            || log.Pain.Any(p => PainRule.LeavesOut(segment, new HurtPart(p.Part, p.Side, Mild: true)))
+            || log.FollowUps.Any(f =>
+                f.LeavesOut() && PainRule.LeavesOut(segment, new HurtPart(f.Part, f.Side, Mild: !f.NeedsClearing))
+            );
         var dropped = fallsOut && kept.Outcome is null;
         var counted = kept.Balls > 0 || kept.DrillAttempts > 0;
         return new SegmentCompletion(
@@ -140,7 +143,7 @@ public sealed record SessionCompletion : CompletionFigures
             _ when kept.ResultStatus == ResultStatus.Complete => 1,
             SegmentOutcome.PartDone when kept.Percent is { } percent => percent / 100.0,
             _ when IsPartUnknown(kept, recording) => 0.5,
-            _ when kept.DrillAttempts > 0 && planned.Drill?.Protocol().PlannedAttempts is { } asked => Math.Min(
+            _ when kept.DrillAttempts > 0 && planned.Protocol()?.PlannedAttempts is { } asked => Math.Min(
                 1,
                 (double)kept.DrillAttempts / asked
             ),

@@ -184,10 +184,6 @@ public sealed record StudentFile
     /// <summary>What the coach keeps.</summary>
     public CoachSection Coach { get; init; } = new();
 
-    /// <summary>The numbers that drills fill in.</summary>
-    [JsonIgnore]
-    public PlayerNumbers Numbers => new(Coach.WedgeGrid);
-
     /// <summary>Whether the student is under 18.</summary>
     public bool IsMinor => Coach.Age is AgeBand.UnderTwelve or AgeBand.TwelveToSeventeen;
 

@@ -24,7 +24,8 @@ public sealed record DrillSummary(
     int UsualBalls,
     string Scoring,
     string Protocol,
-    int Steps
+    int Steps,
+    DrillPicture Picture
 )
 {
     public static DrillSummary Of(DrillRow row, string kind)
@@ -44,13 +45,65 @@ public sealed record DrillSummary(
             drill.UsualBalls,
             drill.Protocol.Title,
             kind,
-            drill.Ladder.Count
+            drill.Ladder.Count,
+            DrillPicture.Of(drill)
         );
     }
 }
 
+/// <summary>As much of a drill as its set-up is drawn from.</summary>
+/// <param name="Drawing">How it is drawn.</param>
+/// <param name="GateMillimetres">The width of its gate; null without one.</param>
+/// <param name="GateCentimetresAhead">How far the gate stands in front of the ball; null without one.</param>
+/// <param name="Items">What it needs.</param>
+/// <param name="Protocol">The parameters that the drawing shows; null where it shows none.</param>
+public sealed record DrillPicture(
+    SetUpDrawing Drawing,
+    int? GateMillimetres,
+    int? GateCentimetresAhead,
+    IReadOnlyList<Equipment> Items,
+    ScoringProtocol? Protocol
+)
+{
+    public static DrillPicture Of(Drill drill) =>
+        new(
+            drill.Drawing,
+            drill.GateMillimetres,
+            drill.GateCentimetresAhead,
+            [.. drill.Equipment.Select(e => e.Item)],
+            drill.Drawing is SetUpDrawing.AroundTheHole or SetUpDrawing.Ladder or SetUpDrawing.Zones ? drill.Protocol : null
+        );
+}
+
 /// <summary>A drill's page. The version goes back as <c>If-Match</c>.</summary>
 public sealed record DrillView(Guid Id, int Version, DateTimeOffset UpdatedAt, Drill Drill, DrillAnalysis Analysis) : IVersioned;
+
+/// <summary>How far a step of a ladder is within reach.</summary>
+/// <param name="Goal">What is usually asked on it, in words; null where nobody said.</param>
+/// <param name="Chances">
+/// How likely that is, in percent, for somebody who makes 40, 60, 80 and 90 of a hundred attempts; empty where it does not follow
+/// from successes alone.
+/// </param>
+public sealed record StepReach(string? Goal, IReadOnlyList<ChanceAt> Chances)
+{
+    private static readonly int[] Shares = [40, 60, 80, 90];
+
+    public static StepReach Of(Rung rung) =>
+        rung.Goal is not { } goal
+            ? new StepReach(null, [])
+            : new StepReach(
+                rung.Protocol.InWords(goal),
+                [
+                    .. from share in Shares
+                    let chance = rung.Protocol.ChanceOf(goal, share / 100.0)
+                    where chance is not null
+                    select new ChanceAt(share, (int)Math.Round(100 * chance.Value, MidpointRounding.AwayFromZero)),
+                ]
+            );
+}
+
+/// <summary>A chance at a share of successes, both in percent.</summary>
+public sealed record ChanceAt(int Share, int Percent);
 
 /// <summary>What the core makes of a drill.</summary>
 /// <param name="Scoring">How it is scored: "Step ladder".</param>
@@ -58,6 +111,10 @@ public sealed record DrillView(Guid Id, int Version, DateTimeOffset UpdatedAt, D
 /// <param name="Measures">The parts of its result, in the order in which they decide.</param>
 /// <param name="OwnRung">Which step of its ladder it stands on; null without a ladder.</param>
 /// <param name="RoomInGate">Room on each side of the ball in its gate, in millimetres; null without a gate.</param>
+/// <param name="GateDegrees">
+/// How far off the line a ball still gets through its gate, in degrees; null without a gate or its distance.
+/// </param>
+/// <param name="Steps">How far each step of its ladder is within reach; empty without a ladder, or while it is wrong.</param>
 /// <param name="SuggestedLadder">
 /// A ladder made from the protocol's natural scale; empty where it has none, or while the parameters are wrong.
 /// </param>
@@ -68,6 +125,8 @@ public sealed record DrillAnalysis(
     IReadOnlyList<MeasureKind> Measures,
     int? OwnRung,
     double? RoomInGate,
+    double? GateDegrees,
+    IReadOnlyList<StepReach> Steps,
     IReadOnlyList<Rung> SuggestedLadder,
     SegmentBeginning Beginning
 )
@@ -79,6 +138,8 @@ public sealed record DrillAnalysis(
             drill.Protocol.MeasureKinds,
             drill.OwnRung(),
             drill.RoomInGate(),
+            drill.GateAngle()?.Degrees,
+            DrillRules.Check(drill).Count == 0 ? [.. drill.Ladder.Select(StepReach.Of)] : [],
             drill.Protocol.Check("protocol").Count == 0 ? drill.SuggestedLadder() : [],
             SegmentBeginning.Of(drill)
         );

@@ -144,7 +144,7 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
         var errors = DrillRules.Check(trial.Drill);
         var protocol = trial.Drill.ProtocolAt(trial.Rung);
         if (trial.StudentId is { } student)
-            protocol = protocol.For((await files.GetAsync(caller, student, cancel)).File.Numbers);
+            protocol = protocol.For(await files.PlayerAsync(caller, student, cancel));
         var missing = errors.Count == 0 ? protocol.WhatIsMissing() : null;
         return new DrillCheckView
         {

@@ -23,36 +23,14 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
         var on = OnDay(caller, day);
         if (studentId is not { } id)
             return new PlanContext { Day = on, Places = await PlacesAsync(caller, cancel) };
-        var known =
-            await db
-                .Students.AsNoTracking()
-                .Where(s => s.AcademyId == caller.AcademyId && s.Id == id)
-                .GroupJoin(
-                    db.StudentFiles,
-                    s => new { s.AcademyId, s.Id },
-                    f => new { f.AcademyId, Id = f.StudentId },
-                    (s, files) => new { s, files }
-                )
-                .SelectMany(
-                    k => k.files.DefaultIfEmpty(),
-                    (k, f) =>
-                        new
-                        {
-                            k.s.Level,
-                            k.s.Hand,
-                            File = f,
-                        }
-                )
-                .SingleOrDefaultAsync(cancel)
-            ?? throw ApiProblemException.NotFound("student");
-        var file = known.File?.Document ?? new StudentFile();
+        var (file, level, hand) = await StudentAsync(caller, id, cancel);
         var (hurt, load) = await history.OfAsync(caller, id, file, on, cancel);
         return new PlanContext
         {
             Day = on,
             Student = file,
-            Level = known.Level,
-            Hand = known.Hand,
+            Level = level,
+            Hand = hand,
             Places = await PlacesAsync(caller, cancel),
             Hurt = hurt,
             Load = load,
@@ -99,14 +77,46 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
         ];
     }
 
-    /// <summary>A student's file and the grounds only: enough to make a session fit.</summary>
-    public async Task<PlanContext> GroundsAsync(Caller caller, StudentFile file, DateOnly day, CancellationToken cancel) =>
-        new()
+    /// <summary>The student and the grounds only: enough to fill in a drill and to make a session fit.</summary>
+    public async Task<PlanContext> GroundsAsync(Caller caller, Guid studentId, DateOnly day, CancellationToken cancel)
+    {
+        var (file, level, hand) = await StudentAsync(caller, studentId, cancel);
+        return new PlanContext
         {
             Day = day,
             Student = file,
+            Level = level,
+            Hand = hand,
             Places = await PlacesAsync(caller, cancel),
         };
+    }
+
+    private async Task<(StudentFile File, Level Level, Hand Hand)> StudentAsync(Caller caller, Guid id, CancellationToken cancel)
+    {
+        var known =
+            await db
+                .Students.AsNoTracking()
+                .Where(s => s.AcademyId == caller.AcademyId && s.Id == id)
+                .GroupJoin(
+                    db.StudentFiles,
+                    s => new { s.AcademyId, s.Id },
+                    f => new { f.AcademyId, Id = f.StudentId },
+                    (s, files) => new { s, files }
+                )
+                .SelectMany(
+                    k => k.files.DefaultIfEmpty(),
+                    (k, f) =>
+                        new
+                        {
+                            k.s.Level,
+                            k.s.Hand,
+                            File = f,
+                        }
+                )
+                .SingleOrDefaultAsync(cancel)
+            ?? throw ApiProblemException.NotFound("student");
+        return (known.File?.Document ?? new StudentFile(), known.Level, known.Hand);
+    }
 
     private DateOnly OnDay(Caller caller, DateOnly? day)
     {

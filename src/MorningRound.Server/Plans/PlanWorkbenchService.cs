@@ -81,8 +81,9 @@ public sealed class PlanWorkbenchService(
             .Select(g => $"{g.Count()} {(g.Key == Level.SingleFigure ? "single figure" : g.Key.ToString().ToLowerInvariant())}");
         var left = squad.Count(s => s.Context.Hand == Hand.Left);
         var hurt = squad
-            .Where(s => s.Context.Hurt.Count > 0)
-            .Select(s => $"{s.Name} ({string.Join(", ", s.Context.Hurt.Select(h => BodyParts.InWords(h.Part, h.Side)))})")
+            .Select(s => (s.Name, Hurt: s.Context.Hurt.Where(h => !h.Mild).ToList()))
+            .Where(s => s.Hurt.Count > 0)
+            .Select(s => $"{s.Name} ({string.Join(", ", s.Hurt.Select(h => BodyParts.InWords(h.Part, h.Side)))})")
             .ToList();
         var leftHanded = left > 0 ? $"; {left} left-handed" : "";
         var notCleared = hurt.Count > 0 ? $". Not cleared: {string.Join(", ", hurt)}" : "";
@@ -163,7 +164,7 @@ public sealed class PlanWorkbenchService(
             NextCompetition = next?.Name,
             DaysToCompetition = next is null ? null : next.FirstDay.DayNumber - context.Day.DayNumber,
             Equipment = file.Own.Equipment,
-            Hurt = [.. context.Hurt.Select(h => BodyParts.InWords(h.Part, h.Side))],
+            Hurt = [.. context.Hurt.Where(h => !h.Mild).Select(h => BodyParts.InWords(h.Part, h.Side))],
             Load = context.Load?.Band,
             LoadRatio = context.Load?.Ratio,
             Windows = file.Own.Windows,

@@ -14,13 +14,7 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Sessions;
 
 /// <summary>Practice that nobody set: what a student did on their own, and a lesson that was held without a plan.</summary>
-public sealed class OwnPracticeService(
-    MorningRoundDb db,
-    DomainClock clock,
-    StudentService students,
-    StudentFileService files,
-    PlanContextService contexts
-)
+public sealed class OwnPracticeService(MorningRoundDb db, DomainClock clock, PlanContextService contexts)
 {
     /// <summary>How far back practice can still be noted.</summary>
     private const int OldestDays = 366;
@@ -32,8 +26,8 @@ public sealed class OwnPracticeService(
     public async Task<SessionCard> SaveAsync(Caller caller, Guid assignmentId, OwnPracticeInput input, CancellationToken cancel)
     {
         caller.EnsureCanAccess(input.StudentId, "student");
-        await students.EnsureExistsAsync(caller, input.StudentId, cancel);
         var today = clock.Today(caller.TimeZone);
+        var context = await contexts.GroundsAsync(caller, input.StudentId, today, cancel);
         var document = input.Plan.ForPublishing();
         FieldError[] errors =
         [
@@ -50,16 +44,15 @@ public sealed class OwnPracticeService(
         if (errors.Length > 0)
             throw ApiProblemException.Invalid(errors);
 
-        var file = await files.FileAsync(caller, input.StudentId, cancel);
-        if (!file.MayBePublishedTo)
+        if (!context.Student!.MayBePublishedTo)
             throw ApiProblemException.Invalid(
                 "studentId",
                 "Nothing can be kept for a minor before a guardian has consented. Note it in the student's file."
             );
-        var (drills, missing) = PublishedDrill.Of(input.Plan, file, assignmentId);
+        var (drills, missing) = PublishedDrill.Of(input.Plan, context.PlayerAt, assignmentId);
         if (missing.Count > 0)
             throw ApiProblemException.Invalid([.. missing.Select(e => e with { Path = $"plan.{e.Path}" })]);
-        var trim = PlanTrim.Of(document, await contexts.GroundsAsync(caller, file, today, cancel));
+        var trim = PlanTrim.Of(document, context);
         return SessionCard.Of(
             await db.SaveAsync(
                 RowVersion.New,

@@ -54,7 +54,17 @@ public sealed class SessionService(MorningRoundDb db, DomainClock clock, Session
             Logs = [.. ofOne.Zip(read, (one, log) => LogView.Of(one, log.Log, row.Document))],
             Pain = PainForm.Asked,
             PainDrops = PainRule.Drops(row.Document),
-            OpenPain = [.. open.Select(p => OpenPainView.Of(p, PainRule.SegmentsLoading(row.Document, p.Part, p.Side), 0, 0))],
+            OpenPain =
+            [
+                .. open.Select(p =>
+                    OpenPainView.Of(
+                        p,
+                        PainRule.SegmentsLoading(row.Document, new HurtPart(p.Part, p.Side, !p.NeedsClearing)),
+                        0,
+                        0
+                    )
+                ),
+            ],
             Checkpoint = await logs.CheckpointAsync(caller, row.StudentId, cancel, exceptAssignment: assignmentId),
             Drills = [.. drills.Select(d => SessionDrill.Of(d, row.Document))],
             Routine = file.Own.Routine,

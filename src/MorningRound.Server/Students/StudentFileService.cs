@@ -47,6 +47,18 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock)
         };
     }
 
+    /// <summary>What drills fill in from a student.</summary>
+    public async Task<PlayerNumbers> PlayerAsync(Caller caller, Guid studentId, CancellationToken cancel)
+    {
+        caller.EnsureCanAccess(studentId, "student");
+        var student =
+            await db
+                .Students.AsNoTracking()
+                .SingleOrDefaultAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel)
+            ?? throw ApiProblemException.NotFound("student");
+        return PlayerNumbers.Of(await FileAsync(caller, studentId, cancel), student.Hand, student.Level);
+    }
+
     /// <summary>The file for the job's own use; an empty one where nothing was written yet.</summary>
     public async Task<StudentFile> FileAsync(Caller caller, Guid studentId, CancellationToken cancel) =>
         await RowsOf(caller, studentId).Select(f => f.Document).SingleOrDefaultAsync(cancel) ?? new StudentFile();

@@ -147,7 +147,7 @@ public sealed class WeekService(
         foreach (var draft in drafts.OrderBy(d => d.Day is null).ThenBy(d => d.Day).ThenBy(d => d.Id))
         {
             var document = (draft.PlanId is { } planId ? plans.GetValueOrDefault(planId) : null) ?? draft.Document;
-            var (compiled, missing) = PublishedDrill.Of(document, file, draft.Id);
+            var (compiled, missing) = PublishedDrill.Of(document, context!.PlayerAt, draft.Id);
             FieldError[] errors =
             [
                 .. PlanRules.ToPublish(document),

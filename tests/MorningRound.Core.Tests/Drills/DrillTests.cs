@@ -183,7 +183,7 @@ public class DrillTests
                         bag,
                         shape,
                         [.. Enum.GetValues<ShotHeight>().Take(heights)],
-                        [.. Enumerable.Range(1, targets).Select(t => $"flag {t}")],
+                        _ => [.. Enumerable.Range(1, targets).Select(t => $"flag {t}")],
                         count,
                         seed
                     );

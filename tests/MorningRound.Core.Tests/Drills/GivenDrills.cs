@@ -27,7 +27,7 @@ internal static class GivenDrills
         ),
         ("make rate", new MakeRate { Attempts = 6, Make = "In the fairway" }),
         ("one attempt", new MakeRate { Attempts = 1, Make = "Holed" }),
-        ("streak", new Streak { Length = 3 }),
+        ("streak kept without a cap", new Streak { Length = 3 }),
         ("streak with a cap", new Streak { Length = 3, Cap = 8 }),
         ("compass", new Compass { Distances = [2, 3, 5], Points = 3 }),
         (
@@ -139,6 +139,30 @@ internal static class GivenDrills
                 Unit = "°",
                 Most = 16.95,
                 Shots = 4,
+            }
+        ),
+        (
+            "up and down",
+            new UpAndDown
+            {
+                Stations =
+                [
+                    new UpAndDownStation { Lie = "short grass, 7 paces" },
+                    new UpAndDownStation { Lie = "rough, 11 paces", Par = 3 },
+                ],
+                Rounds = 2,
+            }
+        ),
+        (
+            "up and down, once round",
+            new UpAndDown
+            {
+                Stations =
+                [
+                    new UpAndDownStation { Lie = "6 ft" },
+                    new UpAndDownStation { Lie = "15 ft" },
+                    new UpAndDownStation { Lie = "30 ft" },
+                ],
             }
         ),
         ("rehearsed scenario", new RehearsedScenario { Scenarios = 2 }),

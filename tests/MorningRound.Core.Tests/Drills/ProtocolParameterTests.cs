@@ -141,6 +141,29 @@ public class ProtocolParameterTests
             },
             {
                 "p.stations",
+                new UpAndDown { Stations = [new UpAndDownStation { Lie = "short grass" }] }
+            },
+            {
+                "p.stations[1].lie",
+                new UpAndDown { Stations = [new UpAndDownStation { Lie = "short grass" }, new UpAndDownStation { Lie = "" }] }
+            },
+            {
+                "p.stations[0].par",
+                new UpAndDown
+                {
+                    Stations = [new UpAndDownStation { Lie = "short grass", Par = 4 }, new UpAndDownStation { Lie = "rough" }],
+                }
+            },
+            {
+                "p.rounds",
+                new UpAndDown
+                {
+                    Stations = [new UpAndDownStation { Lie = "short grass" }, new UpAndDownStation { Lie = "rough" }],
+                    Rounds = 5,
+                }
+            },
+            {
+                "p.stations",
                 new ParGame { Stations = 3 }
             },
             {

@@ -191,7 +191,7 @@ public class ScoringTests
                 ],
             },
         };
-        var filled = (CarryGrid)open.For(file.Numbers);
+        var filled = (CarryGrid)open.For(PlayerNumbers.Of(file, Hand.Right, Level.Improving));
         Assert.Null(filled.WhatIsMissing());
         Assert.Equal([109.36, 45], filled.Cells.Select(c => Math.Round(c.Carry!.Value, 2)));
     }

@@ -133,14 +133,14 @@ public sealed class TrimTests
     [Fact]
     public void Holes_and_the_drills_own_count_are_shortened_with_the_minutes()
     {
-        // By hand: 15 minutes in 6 are two fifths; of 4 holes 1.6, of 20 balls 8, of 10 attempts 4.
+        // By hand: 15 minutes in 6 are two fifths; of 4 holes 1.6, of 20 balls 8, and a ball is an attempt.
         var counted = Technique with
         {
             Drill = new PlannedDrill { DrillId = IdOf(70), Drill = Counting(10) },
         };
         var trim = PlanTrim.Of(Clean with { Constraints = new PlanConstraints(), Segments = [counted, Holes] }, Context);
         var trimmed = trim.At(12, null, Nothing)!;
-        Assert.Equal(new TrimmedSegment(counted.Id, 6, 8, null, 4), trimmed.Kept[0]);
+        Assert.Equal(new TrimmedSegment(counted.Id, 6, 8, null, 8), trimmed.Kept[0]);
         Assert.Equal(2, trimmed.Kept[1].Holes);
         Assert.Equal("after {minutes}", trim.Segments[1].ExitRule);
     }

@@ -24,10 +24,10 @@ public class DrillLogTests
             Drill = new PlannedDrill { DrillId = Given.Id(9), Drill = DrillTests.Gate with { Protocol = protocol } },
         };
 
-    private static (SessionPlan Plan, IReadOnlyList<PublishedDrill> Drills) Set(ScoringProtocol protocol)
+    private static (SessionPlan Plan, IReadOnlyList<PublishedDrill> Drills) Set(ScoringProtocol protocol, int balls = 20)
     {
-        var plan = Given.Plan(Segment(protocol));
-        var (drills, errors) = PublishedDrill.Of(plan, new StudentFile(), Given.Id(7));
+        var plan = Given.Plan(Segment(protocol, balls));
+        var (drills, errors) = PublishedDrill.Of(plan, _ => new PlayerNumbers(), Given.Id(7));
         Assert.Empty(errors);
         return (plan, drills);
     }
@@ -197,7 +197,10 @@ public class DrillLogTests
         string First(int assignment) =>
             string.Join(
                 '|',
-                PublishedDrill.Of(plan, new StudentFile(), Given.Id(assignment)).Drills[0].Flow.States.Select(s => s.Prompt.Text)
+                PublishedDrill
+                    .Of(plan, _ => new PlayerNumbers(), Given.Id(assignment))
+                    .Drills[0]
+                    .Flow.States.Select(s => s.Prompt.Text)
             );
         Assert.Equal(First(1), First(1));
         Assert.NotEqual(First(1), First(2));
@@ -206,7 +209,7 @@ public class DrillLogTests
     [Fact]
     public void A_trimmed_drill_is_over_at_its_own_number_and_one_published_before_flows_read_theirs_at_the_whole()
     {
-        var (_, drills) = Set(new CalledShots { Clubs = [Club.Iron7, Club.Hybrid], Calls = 4 });
+        var (_, drills) = Set(new CalledShots { Clubs = [Club.Iron7, Club.Hybrid], Calls = 4 }, balls: 4);
         IEnumerable<SessionEntry> trimmed =
         [
             new SessionTrimmed
@@ -258,8 +261,10 @@ public class DrillLogTests
                 Calls = 60,
             }
         );
-        var plan = Given.Plan([.. Enumerable.Range(1, 5).Select(n => sixty with { Id = Given.Id(n), Title = $"Calls {n}" })]);
-        var (drills, errors) = PublishedDrill.Of(plan, new StudentFile(), Given.Id(7));
+        var plan = Given.Plan([
+            .. Enumerable.Range(1, 5).Select(n => sixty with { Id = Given.Id(n), Title = $"Calls {n}", Balls = 60 }),
+        ]);
+        var (drills, errors) = PublishedDrill.Of(plan, _ => new PlayerNumbers(), Given.Id(7));
         Assert.Equal(["segments[3].drill", "segments[4].drill"], errors.Select(e => e.Path));
         Assert.Equal(3 * 180, drills.Sum(d => d.Flow.States.Count));
         var json = JsonSerializer.SerializeToUtf8Bytes(drills.Select(d => d.Flow), CoreJson.Options);

@@ -219,7 +219,7 @@ public class BrokenDrillTests(OneSchool fixture) : IClassFixture<OneSchool>
         await _school.PublishAsync();
         Assert.Empty((await _school.Student.GetAsync($"/api/sessions/{session}")).Body!["painDrops"]!.AsArray());
 
-        var shelf = (await _school.Coach.GetAsync("/api/drills?protocol=makeRate&area=iron")).Body!.AsArray()[0]![
+        var shelf = (await _school.Coach.GetAsync("/api/drills?text=towel&area=iron")).Body!.AsArray()[0]![
             "id"
         ]!.GetValue<Guid>();
         var drill = (await _school.Coach.GetAsync($"/api/drills/{shelf}")).Body!["drill"]!;

@@ -80,6 +80,7 @@ export const beginnings = {
           unit: '°',
           least: null,
           most: 20,
+          turnsWithHand: false,
         },
       ],
     },
@@ -88,10 +89,15 @@ export const beginnings = {
       unit: '',
       least: null,
       most: 0,
+      turnsWithHand: false,
     },
     'calledShots.pattern': {
       shape: 'fade',
       balls: 2,
+    },
+    'upAndDown.stations': {
+      lie: '',
+      par: 2,
     },
     'proximityLevels.stations': {
       club: 'sandWedge',

@@ -1853,6 +1853,7 @@ export interface components {
     BodyLoad: {
       part: components['schemas']['BodyPart'];
       side?: null | components['schemas']['BodySide'];
+      weight?: components['schemas']['LoadWeight'];
     };
     /** @enum {string} */
     BodyPart:
@@ -1884,9 +1885,16 @@ export interface components {
       /** Format: int32 */
       calls: number;
       pattern: components['schemas']['PatternStep'][];
+      aims: components['schemas']['ClubTargets'][];
     };
     /** @enum {string} */
     CauseTag: 'hurried' | 'decision' | 'read' | 'pace';
+    ChanceAt: {
+      /** Format: int32 */
+      share: number;
+      /** Format: int32 */
+      percent: number;
+    };
     CheckpointView: {
       /** Format: date */
       day: string;
@@ -1913,7 +1921,20 @@ export interface components {
       | 'putter';
     /** @enum {string} */
     ClubGroup:
-      'none' | 'putter' | 'wedges' | 'shortIrons' | 'midIrons' | 'longIronsAndHybrids' | 'woods' | 'driver' | 'any';
+      | 'none'
+      | 'putter'
+      | 'wedges'
+      | 'shortIrons'
+      | 'midIrons'
+      | 'longIronsAndHybrids'
+      | 'woods'
+      | 'woodsAndHybrids'
+      | 'driver'
+      | 'any';
+    ClubTargets: {
+      club: components['schemas']['Club'];
+      targets: string[];
+    };
     ClubWindow: {
       club: components['schemas']['Club'];
       bounds: components['schemas']['WindowBound'][];
@@ -2019,6 +2040,8 @@ export interface components {
       drawing?: components['schemas']['SetUpDrawing'];
       /** Format: int32 */
       gateMillimetres?: null | number;
+      /** Format: int32 */
+      gateCentimetresAhead?: null | number;
       cues?: string[];
       feedback?: null | components['schemas']['FeedbackSource'];
       hide?: components['schemas']['Hidden'][];
@@ -2026,6 +2049,8 @@ export interface components {
       whenCrowded?: string;
       protocol: components['schemas']['ScoringProtocol'];
       ladder?: components['schemas']['Rung'][];
+      levels?: components['schemas']['Level'][];
+      ages?: components['schemas']['AgeBand'][];
       countsTowardsSwingChange?: boolean;
     };
     DrillAnalysis: {
@@ -2037,6 +2062,9 @@ export interface components {
       ownRung: null | number;
       /** Format: double */
       roomInGate: null | number;
+      /** Format: double */
+      gateDegrees: null | number;
+      steps: components['schemas']['StepReach'][];
       suggestedLadder: components['schemas']['Rung'][];
       beginning: components['schemas']['SegmentBeginning'];
     };
@@ -2120,6 +2148,15 @@ export interface components {
       attempt: number;
       tags?: null | components['schemas']['AttemptTags'];
     };
+    DrillPicture: {
+      drawing: components['schemas']['SetUpDrawing'];
+      /** Format: int32 */
+      gateMillimetres: null | number;
+      /** Format: int32 */
+      gateCentimetresAhead: null | number;
+      items: components['schemas']['Equipment'][];
+      protocol: null | components['schemas']['ScoringProtocol'];
+    };
     DrillResultView: {
       /** Format: uuid */
       logId: string;
@@ -2157,6 +2194,7 @@ export interface components {
       protocol: string;
       /** Format: int32 */
       steps: number;
+      picture: components['schemas']['DrillPicture'];
     };
     DrillTrial: {
       drill: components['schemas']['Drill'];
@@ -2196,6 +2234,7 @@ export interface components {
       | 'umbrella';
     EquipmentNeed: {
       item: components['schemas']['Equipment'];
+      or?: components['schemas']['Equipment'][];
       substitute?: string;
     };
     /** @enum {string} */
@@ -2226,7 +2265,18 @@ export interface components {
       criterion: string;
     };
     /** @enum {string} */
-    FeedbackSource: 'mirror' | 'gate' | 'sticks' | 'video' | 'launchNumbers' | 'coachEye' | 'contact' | 'ownFeel';
+    FeedbackSource:
+      | 'mirror'
+      | 'gate'
+      | 'sticks'
+      | 'video'
+      | 'launchNumbers'
+      | 'coachEye'
+      | 'contact'
+      | 'ballFlight'
+      | 'landing'
+      | 'roll'
+      | 'ownFeel';
     FieldError: {
       path: string;
       message: string;
@@ -2507,6 +2557,8 @@ export interface components {
     };
     /** @enum {string} */
     LoadBand: 'light' | 'usual' | 'busy' | 'caution';
+    /** @enum {string} */
+    LoadWeight: 'heavy' | 'light';
     LogBranch: {
       /** Format: uuid */
       logId: string;
@@ -2999,6 +3051,7 @@ export interface components {
     Rung: {
       name: string;
       protocol: components['schemas']['ScoringProtocol'];
+      goal?: null | components['schemas']['DrillGoal'];
     };
     ScoreInput: {
       protocol: components['schemas']['ScoringProtocol'];
@@ -3022,7 +3075,8 @@ export interface components {
       | components['schemas']['ScoringProtocolCalledShots']
       | components['schemas']['ScoringProtocolProximityLevels']
       | components['schemas']['ScoringProtocolMeasuredShots']
-      | components['schemas']['ScoringProtocolRehearsedScenario'];
+      | components['schemas']['ScoringProtocolRehearsedScenario']
+      | components['schemas']['ScoringProtocolUpAndDown'];
     ScoringProtocolBallRating: {
       /** @enum {string} */
       kind: 'ballRating';
@@ -3042,6 +3096,7 @@ export interface components {
       /** Format: int32 */
       calls: number;
       pattern: components['schemas']['PatternStep'][];
+      aims: components['schemas']['ClubTargets'][];
     };
     ScoringProtocolCarryGrid: {
       /** @enum {string} */
@@ -3067,6 +3122,7 @@ export interface components {
       quantities: components['schemas']['GuessedQuantity'][];
       /** Format: int32 */
       attempts: number;
+      carryUnit: components['schemas']['LengthUnit'];
     };
     ScoringProtocolMakeRate: {
       /** @enum {string} */
@@ -3090,6 +3146,7 @@ export interface components {
       startedAt: null | number;
       /** Format: double */
       aimDistance: null | number;
+      turnsWithHand: boolean;
     };
     ScoringProtocolParGame: {
       /** @enum {string} */
@@ -3149,6 +3206,13 @@ export interface components {
       /** Format: int32 */
       cycles: number;
     };
+    ScoringProtocolUpAndDown: {
+      /** @enum {string} */
+      kind: 'upAndDown';
+      stations: components['schemas']['UpAndDownStation'][];
+      /** Format: int32 */
+      rounds: number;
+    };
     ScoringProtocolWindow: {
       /** @enum {string} */
       kind: 'window';
@@ -3202,6 +3266,13 @@ export interface components {
       /** Format: double */
       ballsPerMinute: null | number;
     };
+    SegmentPart: {
+      label: string;
+      clubs?: components['schemas']['Club'][];
+      swing?: null | components['schemas']['SwingSize'];
+      /** Format: int32 */
+      balls?: number;
+    };
     SegmentPause: {
       /** @enum {string} */
       kind: 'pause';
@@ -3224,6 +3295,7 @@ export interface components {
       /** Format: int32 */
       holes?: null | number;
       clubs?: components['schemas']['Club'][];
+      parts?: components['schemas']['SegmentPart'][];
       cue?: string;
       feedback?: null | components['schemas']['FeedbackSource'];
       exit: components['schemas']['ExitRule'];
@@ -3645,7 +3717,23 @@ export interface components {
       results: components['schemas']['DrillResultView'][];
     };
     /** @enum {string} */
-    SetUpDrawing: 'none' | 'aroundTheHole' | 'ladder' | 'zones' | 'gate' | 'sticks' | 'corridor' | 'carries';
+    SetUpDrawing:
+      | 'none'
+      | 'aroundTheHole'
+      | 'ladder'
+      | 'zones'
+      | 'gate'
+      | 'sticks'
+      | 'corridor'
+      | 'carries'
+      | 'landing'
+      | 'sand'
+      | 'stations'
+      | 'figure'
+      | 'armClock'
+      | 'face'
+      | 'breath'
+      | 'hole';
     ShareView: {
       text: string;
       /** Format: double */
@@ -3687,6 +3775,10 @@ export interface components {
     };
     /** @enum {string} */
     Stance: 'normal' | 'feetTogether' | 'leadFootOnly' | 'trailFootOnly';
+    StepReach: {
+      goal: null | string;
+      chances: components['schemas']['ChanceAt'][];
+    };
     StripSegment: {
       title: string;
       phase: null | components['schemas']['Phase'];
@@ -3841,6 +3933,11 @@ export interface components {
     };
     /** @enum {string} */
     Unwell: 'dizzy' | 'overheated';
+    UpAndDownStation: {
+      lie: string;
+      /** Format: int32 */
+      par?: number;
+    };
     WalkTo: {
       /** Format: uuid */
       place: string;
@@ -3895,6 +3992,7 @@ export interface components {
       least?: null | number;
       /** Format: double */
       most?: null | number;
+      turnsWithHand?: boolean;
     };
   };
   responses: never;

@@ -71,6 +71,9 @@ export const feedbackSources: Record<Schemas['FeedbackSource'], string> = {
   launchNumbers: 'Launch numbers',
   coachEye: "Coach's eye",
   contact: 'Contact',
+  ballFlight: 'Ball flight',
+  landing: 'Landing',
+  roll: 'Roll',
   ownFeel: 'Own feel',
 };
 
@@ -194,6 +197,7 @@ export const clubGroups: Record<Schemas['ClubGroup'], string> = {
   midIrons: 'Mid irons',
   longIronsAndHybrids: 'Long irons and hybrids',
   woods: 'Woods',
+  woodsAndHybrids: 'Woods and hybrids',
   driver: 'Driver',
   any: 'Any club',
 };
@@ -230,7 +234,17 @@ export const drawings: Record<Schemas['SetUpDrawing'], string> = {
   sticks: 'Sticks on the ground',
   corridor: 'A corridor down the range',
   carries: 'Carries up the range',
+  landing: 'A landing spot and the run',
+  sand: 'A bunker from the side',
+  stations: 'Lies around a green',
+  figure: 'A player',
+  armClock: 'The lead arm on a clock',
+  face: 'The club face',
+  breath: 'Breathing in a square',
+  hole: 'A hole from above',
 };
+
+export const loadWeights: Record<Schemas['LoadWeight'], string> = { heavy: 'much', light: 'a little' };
 
 export const handsOnClub: Record<Schemas['HandsOnClub'], string> = {
   both: 'Both hands',

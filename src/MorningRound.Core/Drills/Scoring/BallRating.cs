@@ -42,6 +42,12 @@ public sealed record BallRating : ScoringProtocol
     public override string Title => "Ball rating";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Segment;
+
+    /// <inheritdoc/>
+    public override ScoringProtocol FittedTo(int attempts) => this with { Balls = Math.Clamp(attempts, 10, 60) };
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Balls;
 
     /// <summary>Fewer than ten where a trimmed session has no more: it is still noticed what was noticed.</summary>

@@ -50,6 +50,12 @@ public sealed record CarryGrid : ScoringProtocol
     public override string Title => "Carry grid";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Drill;
+
+    /// <summary>Two balls a cell: some take one, some take three.</summary>
+    public override int? OwnStrokes => Cells.Count * Math.Min(2, BallsPerCell);
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => null;
 
     /// <inheritdoc/>
@@ -62,25 +68,38 @@ public sealed record CarryGrid : ScoringProtocol
     /// <inheritdoc/>
     public override ScoringProtocol? Easier() => BallsPerCell < 3 ? this with { BallsPerCell = BallsPerCell + 1 } : null;
 
-    /// <inheritdoc/>
-    public override ScoringProtocol For(PlayerNumbers player) =>
-        this with
+    /// <summary>
+    /// With the student's own numbers in the cells that have none. A cell the student has no number for is replaced by one of the
+    /// student's that is not in the grid yet; where there is none either, it stays open.
+    /// </summary>
+    public override ScoringProtocol For(PlayerNumbers player)
+    {
+        if (player.WedgeGrid.Count == 0 || Cells.All(c => c.Carry is not null))
+            return this;
+        var spare = new Queue<WedgeNumber>(
+            player.WedgeGrid.Where(n => !Cells.Any(c => c.Club == n.Club && c.Swing == n.Swing)).OrderBy(n => n.Carry.ToLength())
+        );
+        return this with
         {
             Cells =
             [
                 .. Cells.Select(cell =>
-                    cell.Carry is not null
-                        ? cell
-                        : cell with
-                        {
-                            Carry = player
-                                .WedgeGrid.FirstOrDefault(n => n.Club == cell.Club && n.Swing == cell.Swing)
-                                ?.Carry.In(Unit)
-                                .Value,
-                        }
-                ),
+                {
+                    if (cell.Carry is not null)
+                        return cell;
+                    var own = player.WedgeGrid.FirstOrDefault(n => n.Club == cell.Club && n.Swing == cell.Swing);
+                    if (own is null && !spare.TryDequeue(out own))
+                        return cell;
+                    return new GridCell
+                    {
+                        Club = own.Club,
+                        Swing = own.Swing,
+                        Carry = own.Carry.In(Unit).Value,
+                    };
+                }),
             ],
         };
+    }
 
     /// <inheritdoc/>
     public override string? WhatIsMissing() =>
@@ -92,6 +111,12 @@ public sealed record CarryGrid : ScoringProtocol
         var (number, part) = ((decimal)carry * 10, (decimal)TolerancePercent / 100);
         return ((int)Math.Ceiling(number * (1 - part)), (int)Math.Floor(number * (1 + part)));
     }
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share) =>
+        goal.Measure == "hits"
+            ? Chances.AtLeast((int)Math.Ceiling(goal.Limit), Cells.Count, 1 - Math.Pow(1 - share, BallsPerCell))
+            : null;
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)

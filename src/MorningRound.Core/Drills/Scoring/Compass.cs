@@ -26,6 +26,9 @@ public sealed record Compass : ScoringProtocol
     public override string Title => "Compass";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Drill;
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Distances.Count * Points;
 
     /// <inheritdoc/>
@@ -42,6 +45,10 @@ public sealed record Compass : ScoringProtocol
     /// <inheritdoc/>
     public override ScoringProtocol? Easier() =>
         Distances[0] > 1 ? this with { Distances = [.. Distances.Select(d => d - 1)] } : null;
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share) =>
+        Chances.AtLeast((int)Math.Ceiling(goal.Limit), goal.Measure == "made" ? Distances.Count * Points : Points, share);
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) =>

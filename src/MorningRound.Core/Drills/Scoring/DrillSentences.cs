@@ -39,6 +39,9 @@ internal static class DrillSentences
     public static readonly Sentence LevelPar = new("result.levelPar", "Level par after {0}.");
     public static readonly Sentence UnderPar = new("result.underPar", "{0} under par after {1}.");
     public static readonly Sentence OverPar = new("result.overPar", "{0} over par after {1}.");
+    public static readonly Sentence SavedLevel = new("result.savedLevel", "{0} of {1} saved, level par.");
+    public static readonly Sentence SavedUnder = new("result.savedUnder", "{0} of {1} saved, {2} under par.");
+    public static readonly Sentence SavedOver = new("result.savedOver", "{0} of {1} saved, {2} over par.");
     public static readonly Sentence Levels = new(
         "result.levels",
         "{0} of {1} levels passed; {2:0.0} ft from the hole on average."

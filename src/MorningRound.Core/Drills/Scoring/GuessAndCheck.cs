@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
 using MorningRound.Core.Wording;
@@ -55,8 +56,21 @@ public sealed record GuessAndCheck : ScoringProtocol
     /// <summary>How often, 3 to 60.</summary>
     public int Attempts { get; init; } = 10;
 
+    /// <summary>The unit of a carry: yards or metres.</summary>
+    public LengthUnit CarryUnit { get; init; } = LengthUnit.Yards;
+
+    /// <summary>Carries in the player's own unit.</summary>
+    public override ScoringProtocol For(PlayerNumbers player) =>
+        Quantities.Contains(GuessedQuantity.Carry) ? this with { CarryUnit = player.Unit } : this;
+
     /// <inheritdoc/>
     public override string Title => "Guess and check";
+
+    /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Segment;
+
+    /// <inheritdoc/>
+    public override ScoringProtocol FittedTo(int attempts) => this with { Attempts = Math.Clamp(attempts, 3, 60) };
 
     /// <inheritdoc/>
     public override int? PlannedAttempts => Attempts;
@@ -67,28 +81,27 @@ public sealed record GuessAndCheck : ScoringProtocol
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds =>
         [
-            .. Quantities.Select(q => new MeasureKind(
-                $"spread{q}",
-                $"spread of {Kinds[q].Name}",
-                Kinds[q].Unit,
-                Better.Lower,
-                1
-            )),
+            .. Quantities.Select(q => new MeasureKind($"spread{q}", $"spread of {Kinds[q].Name}", UnitOf(q), Better.Lower, 1)),
             .. Quantities.Select(q => new MeasureKind($"within{q}", $"{Kinds[q].Name} within tolerance", "%", Better.Higher)),
             .. Quantities.Select(q => new MeasureKind(
                 $"bias{q}",
                 $"{Kinds[q].Name}, guess minus measured",
-                Kinds[q].Unit,
+                UnitOf(q),
                 Better.None,
                 1
             )),
         ];
 
     /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share) =>
+        goal.Measure.StartsWith("within", StringComparison.Ordinal) ? Chances.AtLeastPercent(goal.Limit, Attempts, share) : null;
+
+    /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) =>
         errors
             .Require(Quantities.Count is >= 1 and <= 4, $"{path}.quantities", "Between 1 and 4 quantities, please.")
             .RequireOnce(Quantities, $"{path}.quantities")
+            .RequireUnit(CarryUnit, $"{path}.carryUnit", LengthUnit.Yards, LengthUnit.Metres)
             .RequireBetween(Attempts, 3, 60, $"{path}.attempts", "attempts");
 
     /// <inheritdoc/>
@@ -100,7 +113,7 @@ public sealed record GuessAndCheck : ScoringProtocol
             .Display("{0} of {1}", Flow.Value("attempts"), Flow.Count);
         foreach (var q in Quantities)
             flow.Display(
-                $"{Kinds[q].Name}, guess minus measured: {{0}} {Kinds[q].Unit} on average",
+                $"{Kinds[q].Name}, guess minus measured: {{0}} {UnitOf(q)} on average",
                 Flow.Mean(Difference(q), "attempts", 1)
             );
         for (var i = 0; i < Quantities.Count; i++)
@@ -111,7 +124,7 @@ public sealed record GuessAndCheck : ScoringProtocol
             flow.State(
                     $"guess{i}",
                     $"Your guess: {kind.Name}",
-                    RangeOf(q).Asked("Guess", kind.Unit, SidesOf(q)),
+                    RangeOf(q).Asked("Guess", UnitOf(q), SidesOf(q)),
                     Flow.Part(Flow.Always, [Flow.SetInput(Guessed(q))], next)
                 )
                 .At(i, step: FlowStep.Guess);
@@ -126,7 +139,7 @@ public sealed record GuessAndCheck : ScoringProtocol
             flow.State(
                     $"measure{i}",
                     $"Measured: {kind.Name}",
-                    RangeOf(q).Asked("Measured", kind.Unit, SidesOf(q)),
+                    RangeOf(q).Asked("Measured", UnitOf(q), SidesOf(q)),
                     i + 1 < Quantities.Count
                         ? Flow.Part(Flow.Always, measured, $"measure{i + 1}")
                         : Flow.DoneWhenCounted(Flow.Always, [.. measured, .. counted, Flow.Add("attempts")], "guess0")
@@ -196,7 +209,7 @@ public sealed record GuessAndCheck : ScoringProtocol
                         var (within, all) = (tally[$"within{q}"], tally["attempts"]);
                         return bias == 0
                             ? DrillSentences.NoBias.Of(kind.Name, within, all)
-                            : DrillSentences.Bias.Of(bias > 0 ? kind.Over : kind.Under, Math.Abs(bias), kind.Unit, within, all);
+                            : DrillSentences.Bias.Of(bias > 0 ? kind.Over : kind.Under, Math.Abs(bias), UnitOf(q), within, all);
                     }),
                 ]
             )
@@ -221,6 +234,8 @@ public sealed record GuessAndCheck : ScoringProtocol
             GuessedQuantity.Rise => new("down", "up"),
             _ => null,
         };
+
+    private string UnitOf(GuessedQuantity q) => q == GuessedQuantity.Carry ? CarryUnit.Sign() : Kinds[q].Unit;
 
     private static string Difference(GuessedQuantity q) => $"difference{q}";
 

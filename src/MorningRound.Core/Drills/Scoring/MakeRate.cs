@@ -20,6 +20,12 @@ public sealed record MakeRate : ScoringProtocol
     public override string Title => "Make rate";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Segment;
+
+    /// <inheritdoc/>
+    public override ScoringProtocol FittedTo(int attempts) => this with { Attempts = Math.Clamp(attempts, 1, MostAttempts) };
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Attempts;
 
     /// <inheritdoc/>
@@ -28,6 +34,12 @@ public sealed record MakeRate : ScoringProtocol
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [new("share", "share made", "%", Better.Higher), new("made", "made", "", Better.Higher)];
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share) =>
+        goal.Measure == "made"
+            ? Chances.AtLeast((int)Math.Ceiling(goal.Limit), Attempts, share)
+            : Chances.AtLeastPercent(goal.Limit, Attempts, share);
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) =>

@@ -2,6 +2,7 @@ using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
 using MorningRound.Core.Wording;
@@ -39,6 +40,11 @@ public sealed record MeasuredShots : ScoringProtocol
     /// </summary>
     public double? AimDistance { get; init; }
 
+    /// <summary>
+    /// Whether the band is written for a right-handed player and turned round for a left-handed one: a path, a start direction.
+    /// </summary>
+    public bool TurnsWithHand { get; init; }
+
     /// <summary>How far the target of an aim check is; null where something else is measured.</summary>
     public MarkedLength? AimTarget() =>
         AimDistance is { } distance ? new MarkedLength(distance, Unit == Metres ? LengthUnit.Metres : LengthUnit.Yards) : null;
@@ -46,8 +52,52 @@ public sealed record MeasuredShots : ScoringProtocol
     /// <inheritdoc/>
     public override string Title => AimDistance is null ? "Measured shots" : "Aim check";
 
+    /// <summary>An aim check keeps its balls.</summary>
+    public override CountBy CountBy => AimDistance is null ? CountBy.Segment : CountBy.Drill;
+
+    /// <inheritdoc/>
+    public override ScoringProtocol FittedTo(int attempts) =>
+        AimDistance is null ? this with { Shots = Math.Clamp(attempts, 3, 100) } : this;
+
     /// <inheritdoc/>
     public override int? PlannedAttempts => Shots;
+
+    /// <summary>
+    /// Turned for the hand, in the player's unit, and an aim check at the ground's own target: the one nearest to how far a
+    /// middle iron of the bag carries, or to the drill's own distance.
+    /// </summary>
+    public override ScoringProtocol For(PlayerNumbers player)
+    {
+        var (least, most) = Bounds.Turned(Least, Most, TurnsWithHand && player.Hand == Hand.Left);
+        var own = this with
+        {
+            Least = least,
+            Most = most,
+            StartedAt = TurnsWithHand && player.Hand == Hand.Left && StartedAt is { } start ? -start : StartedAt,
+        };
+        if (AimTarget() is not { } aim)
+            return own.In(player.Unit);
+        var wanted =
+            new[] { Club.Iron7, Club.Iron6, Club.Iron8 }.Select(player.CarryOf).FirstOrDefault(c => c is not null)
+            ?? aim.ToLength();
+        return player.Targets.Count == 0
+            ? own.In(player.Unit)
+            : own.In(player.Targets.MinBy(t => Math.Abs((t.Distance.ToLength() - wanted).Yards))!.Distance);
+    }
+
+    private MeasuredShots In(MarkedLength target) => In(target.Unit) with { AimDistance = target.Value };
+
+    private MeasuredShots In(LengthUnit unit) =>
+        Bounds.FactorTo(unit, Unit) is not { } factor
+            ? this
+            : this with
+            {
+                Unit = unit.Sign(),
+                Least = Bounds.Times(Least, factor),
+                Most = Bounds.Times(Most, factor),
+                StartedAt = Bounds.Times(StartedAt, factor),
+                AimDistance = AimDistance is { } distance ? Math.Round(distance * factor) : null,
+            };
 
     /// <summary>An aim check keeps its balls: fewer say nothing.</summary>
     public override ScoringProtocol? WithCount(int attempts) => AimDistance is null ? this with { Shots = attempts } : null;
@@ -59,6 +109,10 @@ public sealed record MeasuredShots : ScoringProtocol
             new("mean", $"mean {What}", Unit, Better.None, 1),
             new("deviation", $"spread of {What}", Unit, Better.None, 1),
         ];
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share) =>
+        goal.Measure == "share" ? Chances.AtLeastPercent(goal.Limit, Shots, share) : null;
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) =>

@@ -29,6 +29,9 @@ public sealed record ParGame : ScoringProtocol
     public override string Title => "Par game";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Drill;
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Stations * Laps;
 
     /// <inheritdoc/>
@@ -42,6 +45,13 @@ public sealed record ParGame : ScoringProtocol
     /// <inheritdoc/>
     public override ScoringProtocol? Easier() =>
         Levels.LastOrDefault(l => l < Length) is var next and > 0 ? this with { Length = next } : null;
+
+    /// <summary>Every putt holed is a stroke better than one that is not, for par as for birdie.</summary>
+    public override double? ChanceOf(DrillGoal goal, double share)
+    {
+        var putts = Stations * Laps;
+        return Chances.AtLeast((putts / 2) - (int)Math.Floor(goal.Limit), putts, share);
+    }
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) =>

@@ -89,6 +89,17 @@ public static class Protocols
                 Most = 2,
             }
         ),
+        Choice(
+            "A ball at each of several lies around a green, played until it is in the hole.",
+            new UpAndDown
+            {
+                Stations =
+                [
+                    new UpAndDownStation { Lie = "short grass, 8 paces" },
+                    new UpAndDownStation { Lie = "rough, 12 paces", Par = 3 },
+                ],
+            }
+        ),
         Choice("Situations in the student's words, breathing, and one putt each.", new RehearsedScenario()),
     ];
 
@@ -123,6 +134,7 @@ public static class Protocols
             },
             ["window.clubs.bounds"] = new WindowBound { What = "", Most = 0 },
             ["calledShots.pattern"] = new PatternStep(ShotShape.Fade, 2),
+            ["upAndDown.stations"] = new UpAndDownStation { Lie = "" },
             ["proximityLevels.stations"] = new ProximityStation { Club = Club.SandWedge },
         };
 

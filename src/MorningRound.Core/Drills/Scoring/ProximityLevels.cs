@@ -2,6 +2,7 @@ using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
 using MorningRound.Core.Wording;
@@ -49,6 +50,36 @@ public sealed record ProximityLevels : ScoringProtocol
     /// <inheritdoc/>
     public override ScoringProtocol? Easier() =>
         RadiiFeet[0] < 30 ? this with { RadiiFeet = [.. RadiiFeet.Select(r => r + 1)] } : null;
+
+    /// <summary>A club that is not in the bag is replaced by the nearest one that is, the putter apart.</summary>
+    public override ScoringProtocol For(PlayerNumbers player) =>
+        this with
+        {
+            Stations =
+            [
+                .. Stations.Select(s =>
+                    player.Has(s.Club)
+                        ? s
+                        : s with
+                        {
+                            Club = player
+                                .Bag.Select(b => b.Club)
+                                .Where(c => c != Club.Putter)
+                                .OrderBy(c => Math.Abs((int)c - (int)s.Club))
+                                .FirstOrDefault(s.Club),
+                        }
+                ),
+            ],
+        };
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share)
+    {
+        if (goal.Measure != "passed" || goal.Limit > RadiiFeet.Count)
+            return null;
+        var level = 1 - Math.Pow(1 - Math.Pow(share, Stations.Count), MostTries);
+        return Math.Pow(level, Math.Ceiling(goal.Limit));
+    }
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)

@@ -18,11 +18,18 @@ public sealed record RehearsedScenario : ScoringProtocol
     public override string Title => "Rehearsed scenario";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Drill;
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Scenarios;
 
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [new("made", "holed", "", Better.Higher), new("behaved", "behaved as intended, on average", "", Better.Higher, 1)];
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share) =>
+        goal.Measure == "made" ? Chances.AtLeast((int)Math.Ceiling(goal.Limit), Scenarios, share) : null;
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) =>

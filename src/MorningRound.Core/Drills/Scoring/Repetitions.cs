@@ -14,6 +14,13 @@ public sealed record Repetitions : ScoringProtocol
     public override string Title => "Repetitions";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => Count is null ? CountBy.ExitRule : CountBy.Segment;
+
+    /// <inheritdoc/>
+    public override ScoringProtocol FittedTo(int attempts) =>
+        Count is null ? this : this with { Count = Math.Clamp(attempts, 1, MostAttempts) };
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Count;
 
     /// <inheritdoc/>

@@ -9,6 +9,22 @@ using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
 
+/// <summary>Who says how many attempts a drill has.</summary>
+public enum CountBy
+{
+    /// <summary>Neither: its own condition or the segment's exit rule ends it.</summary>
+    ExitRule,
+
+    /// <summary>The segment, by its balls and minutes.</summary>
+    Segment,
+
+    /// <summary>The drill, which needs its own number of strokes.</summary>
+    Drill,
+
+    /// <summary>The drill asks for something within a cap, which is no more than the segment's balls.</summary>
+    Cap,
+}
+
 /// <summary>
 /// How a drill is counted. Each protocol validates its parameters, says what it asks for and when it ends, scores recorded
 /// inputs, and compiles itself into a flow for the phone. Immutable.
@@ -30,6 +46,7 @@ namespace MorningRound.Core.Drills.Scoring;
 [JsonDerivedType(typeof(ProximityLevels), "proximityLevels")]
 [JsonDerivedType(typeof(MeasuredShots), "measuredShots")]
 [JsonDerivedType(typeof(RehearsedScenario), "rehearsedScenario")]
+[JsonDerivedType(typeof(UpAndDown), "upAndDown")]
 public abstract record ScoringProtocol
 {
     /// <summary>More than any drill asks for; keeps flows small enough for a phone.</summary>
@@ -57,6 +74,12 @@ public abstract record ScoringProtocol
     public virtual ScoringProtocol? Easier() => null;
 
     /// <summary>
+    /// How likely a goal is met, 0 to 1, by somebody whose every attempt succeeds with the same share, 0 to 1, whatever the
+    /// one before did. Null where the goal's measure does not follow from successes alone.
+    /// </summary>
+    public virtual double? ChanceOf(DrillGoal goal, double share) => null;
+
+    /// <summary>
     /// Whether another protocol is of the same kind with the same parameters. Lists are compared by what they hold.
     /// </summary>
     public bool IsSameAs(ScoringProtocol other) => CanonicalText.Of(this) == CanonicalText.Of(other);
@@ -74,6 +97,28 @@ public abstract record ScoringProtocol
     /// file lacks stays open; <see cref="WhatIsMissing"/> says so.
     /// </summary>
     public virtual ScoringProtocol For(PlayerNumbers player) => this;
+
+    /// <summary>Who says how many attempts there are: the segment, the drill, or neither.</summary>
+    public virtual CountBy CountBy => CountBy.ExitRule;
+
+    /// <summary>The strokes it takes to its own end, where the drill says how many; null otherwise.</summary>
+    public virtual int? OwnStrokes => CountBy == CountBy.Drill ? PlannedAttempts : null;
+
+    /// <summary>
+    /// The protocol with as many attempts as a segment has room for: as many as asked for where the segment says so, a cap that
+    /// is no more than they are, and unchanged otherwise. Never fewer than make sense.
+    /// </summary>
+    /// <param name="attempts">At least one.</param>
+    public virtual ScoringProtocol FittedTo(int attempts) => this;
+
+    /// <summary>
+    /// The protocol without its number of attempts where its result is a share, a mean or a spread: such results compare whatever
+    /// their number.
+    /// </summary>
+    internal ScoringProtocol WithoutCount() => CountBy == CountBy.Segment && IsRelative ? FittedTo(1) : this;
+
+    /// <summary>Whether the result is a share, a mean or a spread.</summary>
+    private bool IsRelative => MeasureKinds[0].Unit == "%" || this is GuessAndCheck or BallRating;
 
     /// <summary>
     /// The protocol with another number of attempts, as a trimmed session has it; null where its own condition or its stations
@@ -202,10 +247,12 @@ public abstract record ScoringProtocol
 /// <summary>Numbers as they are written for people.</summary>
 internal static class Written
 {
+    public static readonly System.Globalization.CultureInfo Culture = System.Globalization.CultureInfo.InvariantCulture;
+
     public static string Number(double value, int decimals)
     {
         var rounded = Math.Round(value, decimals, MidpointRounding.AwayFromZero);
-        var text = Math.Abs(rounded).ToString($"F{decimals}", System.Globalization.CultureInfo.InvariantCulture);
+        var text = Math.Abs(rounded).ToString($"F{decimals}", Culture);
         return rounded < 0 ? $"−{text}" : text;
     }
 

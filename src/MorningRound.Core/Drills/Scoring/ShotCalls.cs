@@ -70,11 +70,17 @@ public static class ShotCalls
     /// A number of calls from all combinations. No two neighbours with one club where there are two or more; clubs, and shapes,
     /// within one of each other in count; no call twice until the combinations run out. Each list needs at least one entry.
     /// </summary>
+    /// <param name="clubs">The clubs.</param>
+    /// <param name="shapes">The shapes.</param>
+    /// <param name="heights">The heights.</param>
+    /// <param name="targets">The targets that suit a club, at least one; an empty name for none.</param>
+    /// <param name="count">How many calls.</param>
+    /// <param name="seed">What they are drawn from.</param>
     public static IReadOnlyList<ShotCall> Draw(
         IReadOnlyList<Club> clubs,
         IReadOnlyList<ShotShape> shapes,
         IReadOnlyList<ShotHeight> heights,
-        IReadOnlyList<string> targets,
+        Func<Club, IReadOnlyList<string>> targets,
         int count,
         ulong seed
     )
@@ -83,7 +89,7 @@ public static class ShotCalls
             from club in clubs
             from shape in shapes
             from height in heights
-            from target in targets
+            from target in targets(club)
             select new ShotCall(club, shape, height, target)
         ).ToList();
         for (var attempt = 0; attempt < MostTries; attempt++)
@@ -104,7 +110,7 @@ public static class ShotCalls
         IReadOnlyList<PatternStep> pattern,
         IReadOnlyList<Club> clubs,
         IReadOnlyList<ShotHeight> heights,
-        IReadOnlyList<string> targets,
+        Func<Club, IReadOnlyList<string>> targets,
         int times,
         ulong seed
     )

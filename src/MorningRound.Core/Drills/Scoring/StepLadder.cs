@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
 using MorningRound.Core.Wording;
@@ -50,6 +51,31 @@ public sealed record StepLadder : ScoringProtocol
 
     /// <inheritdoc/>
     public override ScoringProtocol? Easier() => Start > Step ? this with { Start = Start - Step } : null;
+
+    /// <summary>Whoever thinks in metres climbs in whole metres.</summary>
+    public override ScoringProtocol For(PlayerNumbers player)
+    {
+        if (Unit != LengthUnit.Feet || player.Unit != LengthUnit.Metres)
+            return this;
+        int Metres(int feet, int least) => Math.Max(least, (int)Math.Round(feet * 0.3048, MidpointRounding.AwayFromZero));
+        var start = Metres(Start, 2);
+        return this with
+        {
+            Unit = LengthUnit.Metres,
+            Start = start,
+            Step = Metres(Step, 1),
+            Top = Math.Max(start, Metres(Top, 2)),
+        };
+    }
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share)
+    {
+        if (goal.Measure != "furthest")
+            return null;
+        var steps = Steps().Count(step => step <= goal.Limit);
+        return 1 - Math.Pow(1 - Math.Pow(share, steps), Climbs);
+    }
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path) =>

@@ -15,7 +15,10 @@ public sealed record Streak : ScoringProtocol
     /// <summary>The run asked for. It may go down on purpose in a lighter week.</summary>
     public required int Length { get; init; }
 
-    /// <summary>Attempts after which it ends all the same; null without a cap.</summary>
+    /// <summary>
+    /// Attempts after which it ends all the same: twenty in a row take 165 attempts at 85 %, and 4,174 at 70 %. Null leaves it to
+    /// the segment's balls; in a segment there is always one.
+    /// </summary>
     public int? Cap { get; init; }
 
     /// <summary>What a make is.</summary>
@@ -23,6 +26,16 @@ public sealed record Streak : ScoringProtocol
 
     /// <inheritdoc/>
     public override string Title => "Streak";
+
+    /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Cap;
+
+    /// <summary>The cap is no more than the attempts there are, and never less than the length asked.</summary>
+    public override ScoringProtocol FittedTo(int attempts) =>
+        this with
+        {
+            Cap = Math.Max(Length, Math.Min(Cap ?? MostAttempts, attempts)),
+        };
 
     /// <inheritdoc/>
     public override int? PlannedAttempts => null;
@@ -38,6 +51,24 @@ public sealed record Streak : ScoringProtocol
     /// <inheritdoc/>
     public override ScoringProtocol? Easier() =>
         Lengths.LastOrDefault(l => l < Length) is var next and > 0 ? this with { Length = next } : null;
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share) =>
+        goal.Measure == "best" && Cap is { } cap && goal.Limit <= Length
+            ? Chances.Run((int)Math.Ceiling(goal.Limit), cap, share)
+            : null;
+
+    /// <summary>
+    /// The attempts that a run takes on average without a cap: (1 − pⁿ) ÷ ((1 − p) pⁿ), so 165 for 20 at 85 %. A fact of
+    /// probability; see Feller, An Introduction to Probability Theory and Its Applications, volume 1, XIII.7.
+    /// </summary>
+    /// <param name="length">The run asked for, at least one.</param>
+    /// <param name="share">The share of attempts that succeed, above 0 and below 1.</param>
+    public static double ExpectedAttempts(int length, double share)
+    {
+        var all = Math.Pow(share, length);
+        return (1 - all) / ((1 - share) * all);
+    }
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)

@@ -50,6 +50,12 @@ public sealed record TimedSteps : ScoringProtocol
     public override string Title => "Timed or counted steps";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Drill;
+
+    /// <summary>Steps are no strokes.</summary>
+    public override int? OwnStrokes => null;
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Steps.Count * Cycles;
 
     /// <inheritdoc/>

@@ -2,6 +2,7 @@ using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
 using MorningRound.Core.Wording;
@@ -22,6 +23,11 @@ public sealed record WindowBound
 
     /// <summary>The upper end; null where it has none.</summary>
     public double? Most { get; init; }
+
+    /// <summary>
+    /// Whether it is written for a right-handed player and turned round for a left-handed one: a start direction, a side.
+    /// </summary>
+    public bool TurnsWithHand { get; init; }
 }
 
 /// <summary>The window of one club.</summary>
@@ -49,6 +55,16 @@ public sealed record Window : ScoringProtocol
     public override string Title => "Window";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Segment;
+
+    /// <inheritdoc/>
+    public override ScoringProtocol FittedTo(int attempts) =>
+        this with
+        {
+            ShotsPerClub = Math.Clamp(attempts / Math.Max(1, Clubs.Count), 1, 30),
+        };
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => Clubs.Count * ShotsPerClub;
 
     /// <inheritdoc/>
@@ -60,6 +76,44 @@ public sealed record Window : ScoringProtocol
     /// <inheritdoc/>
     public override IReadOnlyList<MeasureKind> MeasureKinds { get; } =
     [new("share", "shots through the window", "%", Better.Higher), new("hits", "hits", "", Better.Higher)];
+
+    /// <summary>With the clubs of the bag, turned for the hand, in the player's unit.</summary>
+    public override ScoringProtocol For(PlayerNumbers player) =>
+        this with
+        {
+            Clubs =
+            [
+                .. Clubs
+                    .Where(c => player.Has(c.Club))
+                    .Select(c => c with { Bounds = [.. c.Bounds.Select(b => For(b, player))] }),
+            ],
+        };
+
+    private static WindowBound For(WindowBound bound, PlayerNumbers player)
+    {
+        var (least, most) = Scoring.Bounds.Turned(bound.Least, bound.Most, bound.TurnsWithHand && player.Hand == Hand.Left);
+        var own = bound with { Least = least, Most = most };
+        return Scoring.Bounds.FactorTo(player.Unit, bound.Unit) is not { } factor
+            ? own
+            : own with
+            {
+                Unit = player.Unit.Sign(),
+                Least = Scoring.Bounds.Times(least, factor),
+                Most = Scoring.Bounds.Times(most, factor),
+            };
+    }
+
+    /// <inheritdoc/>
+    public override string? WhatIsMissing() => Clubs.Count == 0 ? "None of its clubs is in the bag." : null;
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share)
+    {
+        var shots = Clubs.Count * ShotsPerClub;
+        return goal.Measure == "hits"
+            ? Chances.AtLeast((int)Math.Ceiling(goal.Limit), shots, share)
+            : Chances.AtLeastPercent(goal.Limit, shots, share);
+    }
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)

@@ -85,6 +85,12 @@ public sealed record ZoneSets : ScoringProtocol
     public override string Title => "Zone sets";
 
     /// <inheritdoc/>
+    public override CountBy CountBy => CountBy.Drill;
+
+    /// <summary>As many sets as may be used.</summary>
+    public override int? OwnStrokes => MostSets * Zones.Count;
+
+    /// <inheritdoc/>
     public override int? PlannedAttempts => null;
 
     /// <inheritdoc/>
@@ -100,6 +106,10 @@ public sealed record ZoneSets : ScoringProtocol
 
     /// <inheritdoc/>
     public override ScoringProtocol? Easier() => Zones.All(z => z.PastInches < 60) ? Resized(6) : null;
+
+    /// <inheritdoc/>
+    public override double? ChanceOf(DrillGoal goal, double share) =>
+        goal.Measure == "cleared" ? Chances.AtLeast((int)Math.Ceiling(goal.Limit), MostSets, Math.Pow(share, Zones.Count)) : null;
 
     /// <inheritdoc/>
     protected override void Check(FieldErrors errors, string path)

@@ -61,17 +61,15 @@ internal static class CareRules
         if (segments[at] is PracticeSegment practice && practice.Minutes > most)
         {
             var length = most - before >= BreakMinutes ? Math.Min(practice.Minutes / 2, most - before) : practice.Minutes / 2;
-            var first = practice with
+            var first = practice.WithBalls(practice.Balls * length / practice.Minutes) with
             {
                 Minutes = length,
-                Balls = practice.Balls * length / practice.Minutes,
                 Holes = practice.Holes is { } all ? Math.Max(1, all * length / practice.Minutes) : null,
             };
-            var second = practice with
+            var second = practice.WithBalls(practice.Balls - first.Balls) with
             {
                 Id = NewIds.From(practice.Id, plan),
                 Minutes = practice.Minutes - length,
-                Balls = practice.Balls - first.Balls,
                 Holes = practice.Holes is { } holes ? Math.Max(1, holes - first.Holes!.Value) : null,
             };
             segments.RemoveAt(at);
@@ -130,9 +128,16 @@ internal static class CareRules
 
     private static IEnumerable<RuleHit> Hurt(PlanInput input) =>
         from segment in input.Practice
-        let hurting = input.Context.Hurt.FirstOrDefault(h => segment.Loads(h.Part, h.Side))
-        where hurting is not null
-        select new RuleHit(segment.Id, CheckSentences.Hurt.Of(hurting));
+        let hurting = input
+            .Context.Hurt.Where(h => !h.Mild)
+            .Select(h => (Hurt: h, Load: segment.LoadOn(h.Part, h.Side)))
+            .Where(h => h.Load is not null)
+            .OrderBy(h => h.Load)
+            .FirstOrDefault()
+        where hurting.Load is not null
+        select hurting.Load == LoadWeight.Heavy
+            ? new RuleHit(segment.Id, CheckSentences.Hurt.Of(hurting.Hurt))
+            : new RuleHit(segment.Id, CheckSentences.HurtALittle.Of(hurting.Hurt)) { Level = FindingLevel.Caution };
 
     private static IEnumerable<RuleHit> Minor(PlanInput input)
     {

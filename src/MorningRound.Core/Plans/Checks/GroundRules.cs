@@ -72,7 +72,7 @@ internal static class GroundRules
         from segment in input.Practice
         where segment.Drill is not null
         let lacking = segment
-            .Drill!.Drill.Equipment.Where(e => e.Substitute.Length == 0 && !input.HasEquipment(e.Item, segment.Place))
+            .Drill!.Drill.Equipment.Where(e => !e.IsMetBy(item => input.HasEquipment(item, segment.Place)))
             .ToList()
         where lacking.Count > 0
         select new RuleHit(

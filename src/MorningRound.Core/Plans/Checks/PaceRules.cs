@@ -33,16 +33,24 @@ internal static class PaceRules
                 continue;
             if (isFast ? pace <= usual.Most + 1e-9 : pace >= usual.Least - 1e-9)
                 continue;
-            var balls = isFast
-                ? (int)Math.Floor((usual.Most * segment.Minutes) + 1e-9)
-                : (int)Math.Ceiling((usual.Least * segment.Minutes) - 1e-9);
+            if (!isFast)
+            {
+                // More balls would be no better practice: slow is only said.
+                yield return new RuleHit(segment.Id, CheckSentences.PaceSlow.Of(pace, usual.Kind, usual.Least, usual.Most))
+                {
+                    Level = segment is { Phase: Phase.Block, SlowRepetitions: false } ? FindingLevel.Note : null,
+                };
+                continue;
+            }
+
+            var balls = (int)Math.Floor((usual.Most * segment.Minutes) + 1e-9);
             yield return new RuleHit(
                 segment.Id,
-                !isFast ? CheckSentences.PaceSlow.Of(pace, usual.Kind, usual.Least, usual.Most)
-                    : usual.Least > 0 ? CheckSentences.PaceFast.Of(pace, usual.Kind, usual.Least, usual.Most)
+                usual.Least > 0
+                    ? CheckSentences.PaceFast.Of(pace, usual.Kind, usual.Least, usual.Most)
                     : CheckSentences.PaceFastUpTo.Of(pace, usual.Kind, usual.Most),
                 CheckSentences.Balls.Of(balls),
-                () => input.With(segment, s => s with { Balls = Math.Max(1, balls) })
+                () => input.With(segment, s => s.WithBalls(Math.Max(1, balls)))
             );
         }
     }

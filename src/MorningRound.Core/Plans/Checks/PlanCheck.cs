@@ -11,7 +11,11 @@ internal sealed record PlanRule(FindingId Id, FindingLevel Level, Func<PlanInput
 /// <param name="Why">Why, as one plain sentence.</param>
 /// <param name="Fix">What mending would do, in a few words; null where nothing can be offered.</param>
 /// <param name="Mend">The mended plan. It never leaves out a segment.</param>
-internal sealed record RuleHit(Guid? SegmentId, Message Why, Message? Fix = null, Func<SessionPlan>? Mend = null);
+internal sealed record RuleHit(Guid? SegmentId, Message Why, Message? Fix = null, Func<SessionPlan>? Mend = null)
+{
+    /// <summary>How much this one weighs, where that is not what the rule usually weighs.</summary>
+    public FindingLevel? Level { get; init; }
+}
 
 /// <summary>
 /// Looks a plan over and says what a coach would want to know. Pure and quick: it runs at every keystroke. A fix is only offered
@@ -105,17 +109,18 @@ public static class PlanCheck
         {
             foreach (var found in rule.Find(input))
             {
+                var level = found.Level ?? rule.Level;
                 findings.Add(
                     new Finding
                     {
                         Id = rule.Id,
-                        Level = rule.Level,
+                        Level = level,
                         SegmentId = found.SegmentId,
                         Message = found.Why,
                         FixMessage = found.Fix,
                         Mend = found.Mend,
                         OverruledBecause =
-                            rule.Level == FindingLevel.Stop
+                            level == FindingLevel.Stop
                                 ? null
                                 : plan
                                     .Overruled.FirstOrDefault(o => o.Finding == rule.Id && o.SegmentId == found.SegmentId)

@@ -32,6 +32,13 @@ public sealed record PlanContext
     /// <summary>The student's season on the day; off season without a student.</summary>
     public Season Season => Student is { } file ? Seasons.On(Day, file) : Season.OffSeason;
 
+    /// <summary>What a drill leaves to the student, on a kind of ground.</summary>
+    public PlayerNumbers PlayerAt(PlaceKind place) =>
+        PlayerNumbers.Of(Student ?? new StudentFile(), Hand, Level) with
+        {
+            Targets = [.. Places.Where(p => p.Place.Kind == place).SelectMany(p => p.Place.Targets)],
+        };
+
     /// <summary>The approach by which a plan is judged: its own, or else the student's; null where neither says.</summary>
     public Approach? ApproachOf(SessionPlan plan) => plan.Constraints.Approach ?? Student?.Coach.Approach;
 }

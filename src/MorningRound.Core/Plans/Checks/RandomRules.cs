@@ -99,7 +99,7 @@ internal static class RandomRules
 
     private static IReadOnlyList<ShotCall> CallsOf(PracticeSegment segment) =>
         segment.Calls.Count > 0 ? segment.Calls
-        : segment.Drill?.Protocol() is CalledShots called ? called.List(0)
+        : segment.Protocol() is CalledShots { Clubs.Count: > 0 } called ? called.List(0)
         : [];
 
     private static int LongestRun<T>(IReadOnlyList<ShotCall> calls, Func<ShotCall, T> of)

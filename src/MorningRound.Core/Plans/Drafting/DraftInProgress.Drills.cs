@@ -111,9 +111,9 @@ internal sealed partial class DraftInProgress
             return false;
         if (_main != PlaceKind.Range && place == PlaceKind.Range && !_request.WarmedUpBefore && drill.Swing == SwingSize.Full)
             return false;
-        if (drill.Equipment.Any(e => e.Substitute.Length == 0 && !Has(e.Item, place)))
+        if (drill.Equipment.Any(e => !e.IsMetBy(item => Has(item, place))))
             return false;
-        if (!isHurtForgotten && _context.Hurt.Any(h => drill.Loads.Any(l => l.Touches(h.Part, h.Side))))
+        if (!isHurtForgotten && _context.Hurt.Any(h => drill.LoadOn(h.Part, h.Side) is { } load && h.Forbids(load)))
             return false;
         if (ClubsFor(drill, slot, place).Count == 0 && drill.ClubGroup is ClubGroup.Driver)
             return false;
@@ -129,12 +129,12 @@ internal sealed partial class DraftInProgress
             && drill.Equipment.Any(e => e.Item == Equipment.AlignmentSticks && e.Substitute.Length == 0)
         )
             return false;
-        return WhatLacks(drill) is null;
+        return WhatLacks(drill, place) is null;
     }
 
     /// <summary>What the student's file lacks for it; null without a student, whose numbers come later.</summary>
-    private string? WhatLacks(Drill drill) =>
-        _context.Student is { } student ? drill.ProtocolAt(0).For(student.Numbers).WhatIsMissing() : null;
+    private string? WhatLacks(Drill drill, PlaceKind place) =>
+        _context.Student is null ? null : drill.ProtocolAt(0).For(_context.PlayerAt(place)).WhatIsMissing();
 
     private bool OnlyMats(PlaceKind place)
     {
@@ -207,7 +207,7 @@ internal sealed partial class DraftInProgress
     {
         var drill = shelved.Drill;
         var isSlow = IsSlow(drill, slot) && drill.UsualBalls < 0.6 * drill.UsualMinutes;
-        var rung = RungFor(drill);
+        var rung = drill.BeginningRung(_context.Level);
         var isHoles = slot.Phase == Phase.OnCourse && drill.Protocol is Repetitions && place == PlaceKind.Range;
         var segment = new PracticeSegment
         {
@@ -236,6 +236,7 @@ internal sealed partial class DraftInProgress
                 DrillId = shelved.Id,
                 Drill = drill,
                 Rung = rung,
+                Goal = drill.UsualGoal(rung),
             },
         };
         if (slot.Phase == Phase.Block)
@@ -287,17 +288,6 @@ internal sealed partial class DraftInProgress
             ? []
             : [.. grounds[0].Place.ForbiddenClubs.Where(c => grounds.All(g => g.Place.ForbiddenClubs.Contains(c)))];
     }
-
-    private int RungFor(Drill drill) =>
-        drill.Ladder.Count == 0
-            ? 0
-            : _context.Level switch
-            {
-                Level.New => 0,
-                Level.Improving => drill.OwnRung() ?? 0,
-                Level.SingleFigure => Math.Min(drill.Ladder.Count - 1, (drill.OwnRung() ?? 0) + 1),
-                _ => drill.Ladder.Count - 1,
-            };
 
     private string FocusWords() => _context.Student?.Coach.Focus.Goal is { Length: > 0 } goal ? goal : "Keep it going";
 

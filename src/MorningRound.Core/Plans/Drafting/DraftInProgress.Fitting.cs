@@ -89,11 +89,7 @@ internal sealed partial class DraftInProgress
                             return s;
                         var less = Math.Min(left, (int)Math.Ceiling((double)Math.Min(over, all) * room / all));
                         left -= less;
-                        return p with
-                        {
-                            Balls = p.Balls - less,
-                            Exit = p.Balls - less == 0 && p.Exit is AfterBalls ? new AfterMinutes() : p.Exit,
-                        };
+                        return p.WithBalls(p.Balls - less);
                     }),
                 ],
             };

@@ -124,7 +124,7 @@ internal sealed partial class DraftInProgress
             // Full swings early in a long session are kept for later.
             if (_request.Minutes > 90)
                 segment = segment with { Clubs = [.. segment.Clubs.Where(c => c != Club.Driver)] };
-            if (_context.Hurt.Any(h => segment.Loads(h.Part, h.Side)))
+            if (_context.Hurt.Any(h => segment.LoadOn(h.Part, h.Side) is { } load && h.Forbids(load)))
             {
                 length -= segment.Minutes;
                 continue;

@@ -41,10 +41,7 @@ internal static class PlanEdits
             balls = Math.Clamp(balls, least, Math.Max(least, (int)Math.Floor((usual.Most * minutes) + 1e-9)));
         }
 
-        return other with
-        {
-            Balls = Math.Max(1, balls),
-        };
+        return other.WithBalls(Math.Max(1, balls));
     }
 
     /// <summary>Scales all bought balls in proportion, so that they add up to a number.</summary>
@@ -53,14 +50,7 @@ internal static class PlanEdits
             plan,
             balls,
             s => s is PracticeSegment p && p.Place.BallsAreBought() ? p.Balls : 0,
-            (s, n) =>
-                s is PracticeSegment p && p.Place.BallsAreBought()
-                    ? p with
-                    {
-                        Balls = n,
-                        Exit = n == 0 && p.Exit is AfterBalls ? new AfterMinutes() : p.Exit,
-                    }
-                    : s
+            (s, n) => s is PracticeSegment p && p.Place.BallsAreBought() ? p.WithBalls(n) : s
         );
 
     /// <summary>

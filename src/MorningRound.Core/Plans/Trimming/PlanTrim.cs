@@ -268,7 +268,7 @@ public sealed record PlanTrim
     private static TrimShare ShareOf(Segment segment)
     {
         var practice = segment as PracticeSegment;
-        var protocol = practice?.Drill?.Protocol();
+        var protocol = practice?.Protocol();
         return new TrimShare
         {
             SegmentId = segment.Id,

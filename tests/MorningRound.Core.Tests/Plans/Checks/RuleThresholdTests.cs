@@ -405,10 +405,10 @@ public sealed class RuleThresholdTests
     }
 
     [Fact]
-    public void What_is_too_slow_or_too_fast_is_mended_to_the_bound_itself()
+    public void What_is_too_fast_is_mended_to_the_bound_itself_and_what_is_slow_is_left_at_its_balls()
     {
         var slow = Irons(10, 20, 1);
-        Assert.Equal(16, BallsOf(FindingId.PaceSlow, slow));
+        Assert.Equal(1, BallsOf(FindingId.PaceSlow, slow));
         Assert.Equal(40, BallsOf(FindingId.PaceFast, slow with { Balls = 100 }));
 
         static int BallsOf(FindingId id, PracticeSegment segment) =>
@@ -430,12 +430,12 @@ public sealed class RuleThresholdTests
 
     [Theory]
     [InlineData(Phase.WarmUp, Area.Iron, false, false, 1, 80)]
-    [InlineData(Phase.Block, Area.Iron, false, false, 16, 40)]
+    [InlineData(Phase.Block, Area.Iron, false, false, 10, 40)]
     [InlineData(Phase.Block, Area.Iron, true, false, 5, 9)]
     [InlineData(Phase.Random, Area.Iron, false, false, 14, 34)]
     [InlineData(Phase.Random, Area.Iron, false, true, 7, 15)]
-    [InlineData(Phase.Block, Area.Putting, false, false, 40, 100)]
-    [InlineData(Phase.Random, Area.Putting, false, false, 10, 30)]
+    [InlineData(Phase.Block, Area.Putting, false, false, 16, 100)]
+    [InlineData(Phase.Random, Area.Putting, false, false, 10, 40)]
     public void Twenty_minutes_have_room_for_so_many_balls(
         Phase phase,
         Area area,

@@ -14,12 +14,7 @@ namespace MorningRound.Core.Tests.Plans.Drafting;
 /// <summary>Drafts from the shelf that ships, over everything a coach can answer.</summary>
 public sealed class DraftTests
 {
-    private static readonly IReadOnlyList<ShelvedDrill> Shelf = System
-        .Text.Json.JsonSerializer.Deserialize<DrillFile>(
-            File.ReadAllText(Repository.File("src/MorningRound.Server/Drills/starting-shelf.json")),
-            CoreJson.Options
-        )!
-        .Drills;
+    private static readonly IReadOnlyList<ShelvedDrill> Shelf = Given.Shelf.Drills;
 
     internal static readonly PlanContext Island = GivenPlan.Context with
     {
@@ -408,7 +403,7 @@ public sealed class DraftTests
         Assert.Equal(0, PlanTotals.Of(onRange.Plan).Balls);
         Assert.Contains(
             "No random part for skill: everything that fits loads the trail wrist or hand, which hurts and which nobody has "
-                + "cleared. There would be something for the putting green.",
+                + "cleared. There would be something for the putting green and home.",
             onRange.Compromises
         );
         Assert.Single(onRange.Compromises, c => c.Contains("could not be filled", StringComparison.Ordinal));

@@ -1,32 +1,55 @@
 import Box from '@mui/material/Box';
-import type { ReactNode } from 'react';
+import type { Schemas } from '../../api/client';
 import { clubs, lengthUnits, swingLengths } from '../../ui/format';
 import { mark } from './Figure';
 import type { Drill, Protocol } from './queries';
-
-const ink = '#1e3b30';
-const grass = '#dfe6cf';
+import {
+  armClock,
+  Ball,
+  breath,
+  face,
+  figure,
+  fringe,
+  grass,
+  headCovers,
+  hole,
+  Hole,
+  ink,
+  landing,
+  lane,
+  marks,
+  sand,
+  stations,
+  sticks,
+  towelBehind,
+  type Drawn,
+} from './setUpPictures';
 
 type Of<K extends Protocol['kind']> = Extract<Protocol, { kind: K }>;
 
-/** The set-up, drawn from the drill's own parameters. Nothing where it has no drawing. */
-export function DrillDrawing({ drill }: { drill: Drill }) {
+/** As much of a drill as its picture is drawn from. */
+export interface Pictured {
+  drawing?: Schemas['SetUpDrawing'];
+  gateMillimetres?: number | null;
+  gateCentimetresAhead?: number | null;
+  area: Schemas['Area'];
+  items: readonly Schemas['Equipment'][];
+  protocol?: Protocol | null;
+}
+
+/** What a whole drill's picture is drawn from. */
+export const pictured = ({ equipment, ...drill }: Drill): Pictured => ({
+  ...drill,
+  items: (equipment ?? []).map((e) => e.item),
+});
+
+/** The set-up, drawn from the drill's own parameters, with what it shows in words. Nothing where it has no drawing. */
+export function DrillDrawing({ drill }: { drill: Pictured }) {
   const drawn = pictureOf(drill);
   if (!drawn) return null;
   return (
     <Box component="figure" sx={{ m: 0 }}>
-      <svg
-        viewBox="0 0 400 240"
-        width="100%"
-        style={{ display: 'block', borderRadius: 12, background: grass, maxWidth: 520 }}
-        role="img"
-        aria-label={drawn.text}
-        fontFamily="inherit"
-        fontSize="13"
-        fill={ink}
-      >
-        {drawn.picture}
-      </svg>
+      <Drawing drawn={drawn} />
       <Box component="figcaption" sx={{ fontSize: 14, color: 'text.secondary', mt: 0.5 }}>
         {drawn.text}
       </Box>
@@ -34,66 +57,89 @@ export function DrillDrawing({ drill }: { drill: Drill }) {
   );
 }
 
-interface Drawn {
-  text: string;
-  picture: ReactNode;
+/** The picture alone, for a list in which the words stand beside it. */
+export function SmallDrawing({ drill }: { drill: Pictured }) {
+  const drawn = pictureOf(drill);
+  return drawn ? <Drawing drawn={drawn} /> : <Box sx={{ aspectRatio: '5 / 3', borderRadius: 1.5, bgcolor: grass }} />;
 }
 
-function pictureOf(drill: Drill): Drawn | undefined {
+const Drawing = ({ drawn }: { drawn: Drawn }) => (
+  <svg
+    viewBox="0 0 400 240"
+    width="100%"
+    style={{ display: 'block', borderRadius: 12, background: grass, maxWidth: 520 }}
+    role="img"
+    aria-label={drawn.text}
+    fontFamily="inherit"
+    fontSize="13"
+    fill={ink}
+  >
+    {drawn.picture}
+  </svg>
+);
+
+function pictureOf(drill: Pictured): Drawn | undefined {
+  const { protocol } = drill;
+  const needs = (item: Schemas['Equipment']) => drill.items.includes(item);
   switch (drill.drawing) {
     case 'aroundTheHole':
-      return aroundTheHole(drill.protocol);
+      return aroundTheHole(protocol);
     case 'ladder':
-      return drill.protocol.kind === 'stepLadder' ? ladder(drill.protocol) : undefined;
+      return protocol?.kind === 'stepLadder' ? ladder(protocol) : marks;
     case 'zones':
-      return drill.protocol.kind === 'zoneSets' ? zones(drill.protocol) : undefined;
+      return protocol?.kind === 'zoneSets' ? zones(protocol) : fringe;
     case 'gate':
-      return gate(drill.gateMillimetres ?? null);
+      return needs('headcover') ? headCovers : gate(drill.gateMillimetres ?? null, drill.gateCentimetresAhead ?? null);
     case 'sticks':
-      return sticks;
+      return drill.area === 'chip' ? lane : needs('towel') ? towelBehind : sticks;
     case 'corridor':
-      return corridor(drill.protocol);
+      return corridor(protocol);
     case 'carries':
-      return carries(drill.protocol);
+      return carries(protocol);
+    case 'landing':
+      return landing;
+    case 'sand':
+      return sand;
+    case 'stations':
+      return stations(protocol);
+    case 'figure':
+      return figure(drill.area);
+    case 'armClock':
+      return armClock;
+    case 'face':
+      return face;
+    case 'breath':
+      return breath;
+    case 'hole':
+      return hole;
     default:
       return undefined;
   }
 }
 
-const Ball = ({ x, y, r = 4 }: { x: number; y: number; r?: number }) => (
-  <circle cx={x} cy={y} r={r} fill="#fff" stroke={ink} strokeWidth="1.4" />
-);
-
-const Hole = ({ x, y }: { x: number; y: number }) => (
-  <>
-    <ellipse cx={x} cy={y} rx="7" ry="5" fill={ink} />
-    <path d={`M${x} ${y}v-44l22 9-22 9`} fill={mark} stroke={ink} strokeWidth="1.4" />
-  </>
-);
-
 /** Rings and points around a hole: a compass's distances, a par game's stations, shrinking circles, or one length. */
-function aroundTheHole(protocol: Protocol): Drawn {
+function aroundTheHole(protocol: Protocol | null | undefined): Drawn {
   const rings =
-    protocol.kind === 'compass'
+    protocol?.kind === 'compass'
       ? protocol.distances
-      : protocol.kind === 'proximityLevels'
+      : protocol?.kind === 'proximityLevels'
         ? protocol.radiiFeet
-        : protocol.kind === 'parGame'
+        : protocol?.kind === 'parGame'
           ? [protocol.length]
           : [3];
   const points =
-    protocol.kind === 'compass'
+    protocol?.kind === 'compass'
       ? protocol.points
-      : protocol.kind === 'parGame'
+      : protocol?.kind === 'parGame'
         ? protocol.stations
-        : protocol.kind === 'proximityLevels'
+        : protocol?.kind === 'proximityLevels'
           ? 0
           : 1;
-  const unit = 'unit' in protocol && protocol.unit === 'metres' ? 'm' : 'ft';
+  const unit = protocol && 'unit' in protocol && protocol.unit === 'metres' ? 'm' : 'ft';
   const largest = Math.max(...rings);
   const radius = (d: number) => (d / largest) * 96;
   const text =
-    protocol.kind === 'proximityLevels'
+    protocol?.kind === 'proximityLevels'
       ? `Circles of ${rings.join(', ')} ${unit} around the hole, the widest first.`
       : `${points === 1 ? 'One point' : `${points} points`} around the hole, at ${rings.join(', ')} ${unit}.`;
   return {
@@ -190,13 +236,13 @@ function zones(protocol: Of<'zoneSets'>): Drawn {
   };
 }
 
-function gate(millimetres: number | null): Drawn {
+function gate(millimetres: number | null, ahead: number | null): Drawn {
   const width = millimetres ?? 60;
   const scale = 1.5;
   const half = (width / 2) * scale;
   return {
     text: millimetres
-      ? `A gate ${millimetres} mm wide inside, half a foot in front of the ball; ball and gate to scale.`
+      ? `A gate ${millimetres} mm wide inside${ahead ? `, ${ahead} cm in front of the ball` : ''}; ball and gate to scale.`
       : 'The ball lies under the line and rolls along it.',
     picture: (
       <>
@@ -218,22 +264,8 @@ function gate(millimetres: number | null): Drawn {
   };
 }
 
-const sticks: Drawn = {
-  text: 'Two sticks along the target line, a club head apart; nothing where the club could strike it.',
-  picture: (
-    <>
-      <path d="M60 84H330M60 156H330" stroke={mark} strokeWidth="5" strokeLinecap="round" />
-      <Ball x={190} y={120} r={7} />
-      <path d="M210 120H372m-9-6 9 6-9 6" fill="none" stroke={ink} strokeDasharray="6 5" />
-      <text x="330" y="108">
-        target
-      </text>
-    </>
-  ),
-};
-
-function corridor(protocol: Protocol): Drawn {
-  const targets = protocol.kind === 'calledShots' ? protocol.targets : [];
+function corridor(protocol: Protocol | null | undefined): Drawn {
+  const targets = protocol?.kind === 'calledShots' ? protocol.targets : [];
   return {
     text:
       targets.length > 0
@@ -254,8 +286,8 @@ function corridor(protocol: Protocol): Drawn {
   };
 }
 
-function carries(protocol: Protocol): Drawn {
-  const cells = protocol.kind === 'carryGrid' ? protocol.cells : [];
+function carries(protocol: Protocol | null | undefined): Drawn {
+  const cells = protocol?.kind === 'carryGrid' ? protocol.cells : [];
   if (cells.length === 0)
     return {
       text: 'A landing spot to look at; where the ball runs to does not count.',

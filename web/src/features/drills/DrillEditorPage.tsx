@@ -11,7 +11,7 @@ import { Choice } from '../../ui/Field';
 import { PageHeading } from '../../ui/PageHeading';
 import { Key, Loading, ErrorNotice } from '../../ui/states';
 import { useLocalDraft } from '../../ui/useLocalDraft';
-import { DrillDrawing } from './DrillDrawing';
+import { DrillDrawing, pictured } from './DrillDrawing';
 import { ProtocolFields } from './ProtocolFields';
 import { useCheck, useDrill, useProtocols, useSaveDrill, type Drill } from './queries';
 import { TryOut } from './TryOut';
@@ -143,9 +143,10 @@ function Editor({ id, start, version }: Props) {
             drill={drill}
             set={set}
             suggested={check.data?.analysis.suggestedLadder ?? []}
+            measures={check.data?.analysis.measures ?? []}
             errorAt={errorAt}
           />
-          <DrillDrawing drill={drill} />
+          <DrillDrawing drill={pictured(drill)} />
           <Typography variant="h2">Try it</Typography>
           <TryOut drill={{ ...shown, ladder: [] }} rung={0} />
         </Box>

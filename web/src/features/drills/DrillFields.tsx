@@ -4,6 +4,7 @@ import { type Schemas } from '../../api/client';
 import { Chips } from '../../ui/Chips';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import {
+  ages,
   areas,
   bodyParts,
   clubGroups,
@@ -12,6 +13,9 @@ import {
   feedbackSources,
   hiddenThings,
   intents,
+  keysOf,
+  levels,
+  loadWeights,
   places,
   swingSizes,
 } from '../../ui/format';
@@ -156,9 +160,22 @@ export function Where({ drill, set, errorAt }: PartProps) {
           value={drill.drawing ?? 'none'}
           options={optionsOf(drawings)}
           onChange={(drawing) =>
-            set({ drawing, gateMillimetres: drawing === 'gate' ? (drill.gateMillimetres ?? null) : null })
+            set({
+              drawing,
+              gateMillimetres: drawing === 'gate' ? (drill.gateMillimetres ?? null) : null,
+              gateCentimetresAhead: drawing === 'gate' ? (drill.gateCentimetresAhead ?? null) : null,
+            })
           }
         />
+        {drill.drawing === 'gate' && (
+          <NumberField
+            label="In front of the ball, cm"
+            optional
+            value={drill.gateCentimetresAhead}
+            error={errorAt('gateCentimetresAhead')}
+            onChange={(gateCentimetresAhead) => set({ gateCentimetresAhead })}
+          />
+        )}
         {drill.drawing === 'gate' && (
           <NumberField
             label="Gate, mm"
@@ -169,6 +186,18 @@ export function Where({ drill, set, errorAt }: PartProps) {
           />
         )}
       </Box>
+      <Chips
+        label="Levels it suits; none for all"
+        names={levels}
+        value={drill.levels ?? []}
+        onChange={(value) => set({ levels: value })}
+      />
+      <Chips
+        label="Ages it suits; none for all"
+        names={ages}
+        value={drill.ages ?? []}
+        onChange={(value) => set({ ages: value })}
+      />
       <Chips
         label="Hide while practising"
         names={hiddenThings}
@@ -198,37 +227,70 @@ export function Equipment({ drill, set, errorAt }: PartProps) {
           set({ equipment: items.map((item) => needs.find((n) => n.item === item) ?? { item, substitute: '' }) })
         }
       />
-      {needs.map((need, i) => (
-        <Field
-          key={need.item}
-          label={`Instead of ${equipment[need.item].toLowerCase()}, at home`}
-          placeholder="nothing does"
-          value={need.substitute ?? ''}
-          error={errorAt(`equipment[${i}].substitute`)}
-          onChange={(e) =>
-            set({ equipment: needs.map((n) => (n === need ? { ...n, substitute: e.target.value } : n)) })
-          }
+      {needs.map((need, i) => {
+        const change = (part: Partial<typeof need>) =>
+          set({ equipment: needs.map((n) => (n === need ? { ...n, ...part } : n)) });
+        return (
+          <Box key={need.item} sx={{ pl: 1.5, borderLeft: '2px solid', borderColor: 'line' }}>
+            <Chips
+              label={`Instead of ${equipment[need.item].toLowerCase()} as well`}
+              names={equipment}
+              value={need.or ?? []}
+              error={errorAt(`equipment[${i}].or`)}
+              onChange={(or) => change({ or })}
+            />
+            <Field
+              label={`Instead of ${equipment[need.item].toLowerCase()}, at home`}
+              placeholder="nothing does"
+              value={need.substitute ?? ''}
+              error={errorAt(`equipment[${i}].substitute`)}
+              onChange={(e) => change({ substitute: e.target.value })}
+            />
+          </Box>
+        );
+      })}
+    </>
+  );
+}
+
+/** The parts of the body it loads, each on the side and with the weight that it does. */
+export function Body({ drill, set }: Omit<PartProps, 'errorAt'>) {
+  const loads = drill.loads ?? [];
+  return (
+    <>
+      {keysOf(loadWeights).map((weight) => (
+        <Chips
+          key={weight}
+          label={`Asks ${loadWeights[weight]} of`}
+          names={bodyParts}
+          value={[...new Set(loads.filter((l) => (l.weight ?? 'heavy') === weight).map((l) => l.part))]}
+          onChange={(parts) => {
+            const isOf = (l: Load) => (l.weight ?? 'heavy') === weight;
+            set({
+              loads: [
+                ...loads.filter((l) => !isOf(l) || parts.includes(l.part)),
+                ...parts
+                  .filter((part) => !loads.some((l) => isOf(l) && l.part === part))
+                  .map((part) => ({ part, weight })),
+              ],
+            });
+          }}
         />
       ))}
     </>
   );
 }
 
-/** The parts of the body it loads. */
-export function Body({ drill, set }: Omit<PartProps, 'errorAt'>) {
-  const loads = drill.loads ?? [];
-  return (
-    <Chips
-      label="Parts of the body it loads"
-      names={bodyParts}
-      value={loads.map((l) => l.part)}
-      onChange={(parts) => set({ loads: parts.map((part) => loads.find((l) => l.part === part) ?? { part }) })}
-    />
-  );
-}
+type Load = Schemas['BodyLoad'];
 
 /** Its ladder from easy to hard. */
-export function LadderFields({ drill, set, suggested, errorAt }: PartProps & { suggested: Schemas['Rung'][] }) {
+export function LadderFields({
+  drill,
+  set,
+  suggested,
+  measures,
+  errorAt,
+}: PartProps & { suggested: Schemas['Rung'][]; measures: Schemas['MeasureKind'][] }) {
   const ladder = drill.ladder ?? [];
   return (
     <Box role="group" aria-label="Ladder">
@@ -251,6 +313,12 @@ export function LadderFields({ drill, set, suggested, errorAt }: PartProps & { s
               Take out
             </Button>
           </Box>
+          <StepGoal
+            goal={rung.goal ?? null}
+            measures={measures}
+            error={errorAt(`ladder[${i}].goal.measure`) ?? errorAt(`ladder[${i}].goal.limit`)}
+            onChange={(goal) => set({ ladder: ladder.map((r, j) => (j === i ? { ...r, goal } : r)) })}
+          />
           <details>
             <summary style={{ cursor: 'pointer' }}>Its parameters</summary>
             <ProtocolFields
@@ -278,6 +346,40 @@ export function LadderFields({ drill, set, suggested, errorAt }: PartProps & { s
         <Box role="alert" sx={{ fontSize: 13.5, mt: 0.5, color: 'error.main' }}>
           {errorAt('ladder')}
         </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What is usually asked on a step. */
+function StepGoal({
+  goal,
+  measures,
+  error,
+  onChange,
+}: {
+  goal: Schemas['DrillGoal'] | null;
+  measures: Schemas['MeasureKind'][];
+  error: string | undefined;
+  onChange: (goal: Schemas['DrillGoal'] | null) => void;
+}) {
+  const asked = measures.filter((m) => m.better !== 'none');
+  if (asked.length === 0) return null;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 110px', gap: 1.5, mt: 1 }}>
+      <Choice
+        label="Usual goal in"
+        value={goal?.measure ?? ''}
+        options={[none, ...asked.map((m) => ({ value: m.name, label: m.label }))]}
+        error={error}
+        onChange={(measure) => onChange(measure === '' ? null : { measure, limit: goal?.limit ?? 0 })}
+      />
+      {goal && (
+        <NumberField
+          label={asked.find((m) => m.name === goal.measure)?.better === 'lower' ? 'At most' : 'At least'}
+          value={goal.limit}
+          onChange={(limit) => onChange({ ...goal, limit: limit ?? 0 })}
+        />
       )}
     </Box>
   );

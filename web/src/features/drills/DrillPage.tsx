@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import {
+  ages,
   areas,
   bodyParts,
   clubGroups,
@@ -12,14 +13,18 @@ import {
   feedbackSources,
   hiddenThings,
   intents,
+  keysOf,
+  levels,
+  loadWeights,
   minutes,
   places,
   swingSizes,
 } from '../../ui/format';
+import type { Schemas } from '../../api/client';
 import { PageHeading } from '../../ui/PageHeading';
 import { PhaseSign, phases } from '../../ui/phases';
 import { Loading, ErrorNotice } from '../../ui/states';
-import { DrillDrawing } from './DrillDrawing';
+import { DrillDrawing, pictured } from './DrillDrawing';
 import { useDrill, useRemoveDrill, type Drill } from './queries';
 import { TryOut } from './TryOut';
 
@@ -62,7 +67,7 @@ export function DrillPage() {
       </Box>
       {remove.error && <ErrorNotice error={remove.error} />}
       <Box sx={{ display: 'grid', gridTemplateColumns: { md: 'minmax(0, 1.15fr) minmax(0, 1fr)' }, gap: 5, mt: 2 }}>
-        <About drill={drill} />
+        <About drill={drill} analysis={analysis} />
         <Box>
           <Typography variant="h2">How it is counted</Typography>
           <Typography sx={{ mt: 0.5 }}>
@@ -74,7 +79,7 @@ export function DrillPage() {
             It gives {analysis.measures.map((m) => m.label).join(', ')}.
           </Typography>
           {(drill.ladder ?? []).length > 0 && (
-            <Ladder drill={drill} value={rung} own={analysis.ownRung} onChange={setChosen} />
+            <Ladder drill={drill} steps={analysis.steps} value={rung} own={analysis.ownRung} onChange={setChosen} />
           )}
           <Typography variant="h2" sx={{ mt: 3, mb: 1 }}>
             Try it
@@ -86,65 +91,82 @@ export function DrillPage() {
   );
 }
 
-/** The steps as a ladder: the easiest at the foot. */
+/** The steps as a ladder, the easiest at the foot, and how often the one in hand is got through. */
 function Ladder({
   drill,
+  steps,
   value,
   own,
   onChange,
 }: {
   drill: Drill;
+  steps: Schemas['StepReach'][];
   value: number;
   own: number | null;
   onChange: (rung: number) => void;
 }) {
+  const reach = steps[value];
   return (
-    <Box
-      role="radiogroup"
-      aria-label="Steps of the ladder"
-      sx={{ mt: 2, borderLeft: '3px solid', borderRight: '3px solid', borderColor: 'text.primary', width: 260 }}
-    >
-      {(drill.ladder ?? [])
-        .map((rung, i) => (
-          <Box
-            component="label"
-            key={rung.name}
-            sx={{
-              display: 'flex',
-              gap: 1,
-              px: 1.5,
-              height: 36,
-              alignItems: 'center',
-              borderBottom: '3px solid',
-              borderColor: 'text.primary',
-              bgcolor: i === value ? 'text.primary' : 'transparent',
-              color: i === value ? 'background.paper' : 'text.primary',
-              cursor: 'pointer',
-              '&:has(:focus-visible)': { outline: '3px solid', outlineColor: 'text.primary', outlineOffset: 2 },
-            }}
-          >
-            <input
-              type="radio"
-              name="rung"
-              checked={i === value}
-              onChange={() => onChange(i)}
-              style={{ position: 'absolute', opacity: 0 }}
-            />
-            {rung.name}
-            {i === own && <Box sx={{ ml: 'auto', fontSize: 13 }}>usual</Box>}
-          </Box>
-        ))
-        .reverse()}
-    </Box>
+    <>
+      <Box
+        role="radiogroup"
+        aria-label="Steps of the ladder"
+        sx={{ mt: 2, borderLeft: '3px solid', borderRight: '3px solid', borderColor: 'text.primary', width: 300 }}
+      >
+        {(drill.ladder ?? [])
+          .map((rung, i) => (
+            <Box
+              component="label"
+              key={rung.name}
+              sx={{
+                display: 'flex',
+                gap: 1,
+                px: 1.5,
+                height: 36,
+                alignItems: 'center',
+                borderBottom: '3px solid',
+                borderColor: 'text.primary',
+                bgcolor: i === value ? 'text.primary' : 'transparent',
+                color: i === value ? 'background.paper' : 'text.primary',
+                cursor: 'pointer',
+                '&:has(:focus-visible)': { outline: '3px solid', outlineColor: 'text.primary', outlineOffset: 2 },
+              }}
+            >
+              <input
+                type="radio"
+                name="rung"
+                checked={i === value}
+                onChange={() => onChange(i)}
+                style={{ position: 'absolute', opacity: 0 }}
+              />
+              {rung.name}
+              {i === own && <Box sx={{ ml: 'auto', fontSize: 13 }}>usual</Box>}
+            </Box>
+          ))
+          .reverse()}
+      </Box>
+      {reach?.goal && (
+        <Typography sx={{ mt: 1.5 }}>
+          Asked on this step: {reach.goal}.
+          {reach.chances.length > 0 && (
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {' '}
+              Who makes {reach.chances.map((c) => c.share).join(', ')} of a hundred gets there{' '}
+              {reach.chances.map((c) => c.percent).join(', ')} times in a hundred.
+            </Box>
+          )}
+        </Typography>
+      )}
+    </>
   );
 }
 
-function About({ drill }: { drill: Drill }) {
+function About({ drill, analysis }: { drill: Drill; analysis: Schemas['DrillAnalysis'] }) {
   const needs = drill.equipment ?? [];
   const loads = drill.loads ?? [];
   return (
     <Box>
-      <DrillDrawing drill={drill} />
+      <DrillDrawing drill={pictured(drill)} />
       <Typography sx={{ mt: 2, fontSize: 17 }}>{drill.setUp}</Typography>
       {(drill.cues ?? []).length > 0 && (
         <Box component="blockquote" sx={{ m: 0, mt: 1.5, pl: 2, borderLeft: '4px solid', borderColor: 'line' }}>
@@ -193,20 +215,33 @@ function About({ drill }: { drill: Drill }) {
             {needs.map((n) => (
               <div key={n.item}>
                 {equipment[n.item]}
-                {n.substitute && (
-                  <Box component="span" sx={{ color: 'text.secondary' }}>
-                    {' '}
-                    or {n.substitute}
-                  </Box>
-                )}
+                {[...(n.or ?? []).map((item) => equipment[item].toLowerCase()), n.substitute ?? '']
+                  .filter((other) => other !== '')
+                  .map((other) => (
+                    <Box key={other} component="span" sx={{ color: 'text.secondary' }}>
+                      {' '}
+                      or {other}
+                    </Box>
+                  ))}
               </div>
             ))}
           </Fact>
         )}
         {loads.length > 0 && (
           <Fact name="Loads">
-            {loads.map((l) => `${l.side ? `${l.side} ` : ''}${bodyParts[l.part].toLowerCase()}`).join(', ')}
+            {loadLines(loads).map((line) => (
+              <div key={line}>{line}</div>
+            ))}
           </Fact>
+        )}
+        {(drill.levels ?? []).length > 0 && (
+          <Fact name="Levels">{drill.levels?.map((l) => levels[l].toLowerCase()).join(', ')}</Fact>
+        )}
+        {(drill.ages ?? []).length > 0 && (
+          <Fact name="Ages">{drill.ages?.map((a) => ages[a].toLowerCase()).join(', ')}</Fact>
+        )}
+        {analysis.gateDegrees !== null && (
+          <Fact name="Gate">Lets {analysis.gateDegrees.toFixed(1)}° off the line through</Fact>
         )}
         {drill.countsTowardsSwingChange && <Fact name="Swing change">Its repetitions count</Fact>}
         {drill.whenCrowded && <Fact name="When crowded">{drill.whenCrowded}</Fact>}
@@ -220,6 +255,16 @@ function About({ drill }: { drill: Drill }) {
       )}
     </Box>
   );
+}
+
+/** What it asks of the body: the heavy loads in one line, the light ones in another. */
+function loadLines(loads: Schemas['BodyLoad'][]): string[] {
+  return keysOf(loadWeights).flatMap((weight) => {
+    const parts = loads
+      .filter((l) => (l.weight ?? 'heavy') === weight)
+      .map((l) => `${l.side ? `${l.side} ` : ''}${bodyParts[l.part].toLowerCase()}`);
+    return parts.length === 0 ? [] : [`${loadWeights[weight]} of ${parts.join(', ')}`];
+  });
 }
 
 function Fact({ name, children }: { name: string; children: ReactNode }) {

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { Checkbox } from '../../ui/Checkbox';
 import { Chips } from '../../ui/Chips';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { ListField } from '../../ui/ListField';
@@ -42,7 +43,10 @@ function Fields({ kinds, value, path, errorAt, onChange }: FieldsProps) {
       {Object.entries(kinds).map(([key, kind]) => (
         <Box
           key={key}
-          sx={{ gridColumn: ['rows', 'some', 'texts', 'text'].includes(kind.is) ? '1 / -1' : undefined, minWidth: 0 }}
+          sx={{
+            gridColumn: ['rows', 'some', 'texts', 'text', 'flag'].includes(kind.is) ? '1 / -1' : undefined,
+            minWidth: 0,
+          }}
         >
           <One
             kind={kind}
@@ -80,6 +84,8 @@ function One({ kind, value, path, errorAt, onChange }: OneProps) {
       );
     case 'text':
       return <Field label={kind.label} value={value ?? ''} error={error} onChange={(e) => onChange(e.target.value)} />;
+    case 'flag':
+      return <Checkbox label={kind.label} checked={(value as boolean | undefined) ?? false} onChange={onChange} />;
     case 'numbers':
       return (
         <ListField

@@ -8,6 +8,7 @@ import { Choice, Field, optionsOf } from '../../ui/Field';
 import { areas, count, equipment, intents, minutes, places } from '../../ui/format';
 import { PhaseSign, phaseOrder, phases } from '../../ui/phases';
 import { Empty, Loading, ErrorNotice } from '../../ui/states';
+import { SmallDrawing } from './DrillDrawing';
 import { useProtocols, useShelf, type Search } from './queries';
 
 type Summary = Schemas['DrillSummary'];
@@ -19,6 +20,9 @@ interface Props {
   action: (drill: Summary, name: string) => ReactNode;
 }
 
+/** How many are drawn at once: more is asked for. */
+const page = 24;
+
 const anything = { value: '', label: 'any' } as const;
 
 /** The search over the shelf and what it finds. */
@@ -26,7 +30,11 @@ export function Shelf({ search, onSearch, action }: Props) {
   const found = useShelf(search);
   const protocols = useProtocols();
   const [showsEquipment, setShowsEquipment] = useState(search.atHand !== undefined);
-  const set = (part: Search) => onSearch({ ...search, ...part });
+  const [shown, setShown] = useState(page);
+  const set = (part: Search) => {
+    setShown(page);
+    onSearch({ ...search, ...part });
+  };
   return (
     <>
       <Box
@@ -129,56 +137,52 @@ export function Shelf({ search, onSearch, action }: Props) {
           {count(found.data.length, 'drill')}
         </Typography>
       )}
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {found.data?.map((drill) => (
-          <DrillLine key={drill.id} drill={drill} action={action} />
+      <Box
+        component="ul"
+        sx={{
+          listStyle: 'none',
+          m: 0,
+          mt: 1.5,
+          p: 0,
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 240px), 1fr))',
+          columnGap: 3,
+          rowGap: 3.5,
+        }}
+      >
+        {found.data?.slice(0, shown).map((drill) => (
+          <DrillTile key={drill.id} drill={drill} action={action} />
         ))}
       </Box>
+      {found.data && found.data.length > shown && (
+        <Button variant="outlined" onClick={() => setShown((n) => n + page)} sx={{ mt: 3 }}>
+          {count(Math.min(page, found.data.length - shown), 'more drill')}
+        </Button>
+      )}
     </>
   );
 }
 
-function DrillLine({ drill, action }: { drill: Summary; action: Props['action'] }) {
+/** A drill as its set-up is drawn, and what a coach decides by. */
+function DrillTile({ drill, action }: { drill: Summary; action: Props['action'] }) {
   return (
-    <Box
-      component="li"
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr', md: '110px minmax(0, 2.2fr) 110px minmax(0, 1fr) 130px' },
-        columnGap: 3,
-        py: 1.25,
-        alignItems: 'baseline',
-        borderBottom: '1px solid',
-        borderColor: 'line',
-      }}
-    >
-      <Box sx={{ color: 'text.secondary' }}>{areas[drill.area]}</Box>
-      <Box>
-        {action(drill, drill.name)}
-        <Box sx={{ color: 'text.secondary' }}>{drill.purpose}</Box>
+    <Box component="li" sx={{ display: 'flex', flexDirection: 'column', minWidth: 0 }}>
+      <SmallDrawing drill={{ ...drill.picture, area: drill.area }} />
+      <Box sx={{ mt: 1, display: 'flex', alignItems: 'baseline', gap: 1 }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>{action(drill, drill.name)}</Box>
+        <Box sx={{ display: 'flex', gap: 0.5 }}>
+          {phaseOrder
+            .filter((p) => drill.phases.includes(p))
+            .map((p) => (
+              <PhaseSign key={p} phase={p} named size={18} />
+            ))}
+        </Box>
       </Box>
-      <Box sx={{ display: 'flex', gap: 0.75 }}>
-        {phaseOrder
-          .filter((p) => drill.phases.includes(p))
-          .map((p) => (
-            <PhaseSign key={p} phase={p} named size={20} />
-          ))}
-      </Box>
-      <Box>
-        {drill.scoring}
-        {drill.steps > 0 && (
-          <Box component="span" sx={{ color: 'text.secondary' }}>
-            , {count(drill.steps, 'step')}
-          </Box>
-        )}
-      </Box>
-      <Box sx={{ whiteSpace: 'nowrap' }}>
-        {minutes(drill.usualMinutes)}
-        {drill.usualBalls > 0 && (
-          <Box component="span" sx={{ color: 'text.secondary' }}>
-            , {count(drill.usualBalls, 'ball')}
-          </Box>
-        )}
+      <Box sx={{ fontSize: 15 }}>{drill.purpose}</Box>
+      <Box sx={{ color: 'text.secondary', fontSize: 14, mt: 0.25 }}>
+        {areas[drill.area]}, {minutes(drill.usualMinutes)}
+        {drill.usualBalls > 0 && `, ${count(drill.usualBalls, 'ball')}`}
+        {drill.steps > 0 && `, ${count(drill.steps, 'step')}`}
       </Box>
     </Box>
   );

@@ -10,6 +10,7 @@ const shapes = { straight: 'Straight', draw: 'Draw', fade: 'Fade' };
 export type Kind =
   | { is: 'number'; label: string; optional?: boolean }
   | { is: 'text'; label: string }
+  | { is: 'flag'; label: string }
   | { is: 'numbers'; label: string }
   | { is: 'texts'; label: string }
   | { is: 'one'; label: string; names: Record<string, string> }
@@ -19,6 +20,12 @@ export type Kind =
 const number = (label: string): Kind => ({ is: 'number', label });
 const maybe = (label: string): Kind => ({ is: 'number', label, optional: true });
 const text = (label: string): Kind => ({ is: 'text', label });
+const flag = (label: string): Kind => ({ is: 'flag', label });
+const yardsOrMetres: Kind = {
+  is: 'one',
+  label: 'Unit',
+  names: { yards: lengthUnits.yards, metres: lengthUnits.metres },
+};
 const puttUnit: Kind = { is: 'one', label: 'Unit', names: { feet: lengthUnits.feet, metres: lengthUnits.metres } };
 
 /** The parameters of every way to score. What they may be is checked on the server; here they only have names. */
@@ -35,7 +42,7 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
     cycles: number('Times over'),
   },
   makeRate: { attempts: number('Attempts'), make: text('A make is') },
-  streak: { length: number('In a row'), cap: maybe('At most so many attempts'), make: text('A make is') },
+  streak: { length: number('In a row'), cap: number('At most so many attempts'), make: text('A make is') },
   compass: {
     distances: { is: 'numbers', label: 'Distances, near to far' },
     unit: puttUnit,
@@ -79,7 +86,7 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
     },
     ballsPerCell: number('Balls a cell'),
     tolerancePercent: number('Tolerance, %'),
-    unit: { is: 'one', label: 'Unit', names: { yards: lengthUnits.yards, metres: lengthUnits.metres } },
+    unit: yardsOrMetres,
   },
   ballRating: {
     balls: number('Balls'),
@@ -94,6 +101,7 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
       names: { length: 'Length', rise: 'Rise', slope: 'Slope', aimPoint: 'Aim point', carry: 'Carry' },
     },
     attempts: number('Attempts'),
+    carryUnit: yardsOrMetres,
   },
   window: {
     clubs: {
@@ -106,7 +114,13 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
           is: 'rows',
           label: 'Numbers',
           one: 'number',
-          row: { what: text('What'), unit: text('Unit'), least: maybe('At least'), most: maybe('At most') },
+          row: {
+            what: text('What'),
+            unit: text('Unit'),
+            least: maybe('At least'),
+            most: maybe('At most'),
+            turnsWithHand: flag('Turned for left-handers'),
+          },
           fresh: rows['window.clubs.bounds'],
         },
       },
@@ -146,6 +160,17 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
     shots: number('Shots'),
     startedAt: maybe('Where it started'),
     aimDistance: maybe('Aim check: distance'),
+    turnsWithHand: flag('Band turned for left-handers'),
+  },
+  upAndDown: {
+    stations: {
+      is: 'rows',
+      label: 'Stations',
+      one: 'station',
+      row: { lie: text('Lie and length'), par: number('Par') },
+      fresh: rows['upAndDown.stations'],
+    },
+    rounds: number('Times round'),
   },
   rehearsedScenario: { scenarios: number('Scenarios') },
 };

@@ -42,6 +42,7 @@ export function CallsFields({
     // Neither heights nor a declared pattern are asked for here.
     heights: ['normal' as const],
     pattern: [],
+    aims: [],
   };
   const drawn = useQuery({
     queryKey: planKeys.calls(protocol, seed),

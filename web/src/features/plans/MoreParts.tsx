@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import type { Schemas } from '../../api/client';
 import { Checkbox } from '../../ui/Checkbox';
 import { Chips } from '../../ui/Chips';
@@ -42,10 +43,72 @@ export function How({ segment, errorAt, onChange }: PartProps) {
   );
 }
 
+/** Parts of a segment, such as wedges first and then the longer clubs. Their balls are the segment's. */
+function MadeOf({ segment, errorAt, onChange }: PartProps) {
+  const { parts } = segment;
+  const set = (next: Schemas['SegmentPart'][]) =>
+    onChange({
+      parts: next,
+      balls: next.length > 0 ? next.reduce((sum, p) => sum + (p.balls ?? 0), 0) : segment.balls,
+    });
+  return (
+    <Box role="group" aria-label="What it is made of" sx={{ display: 'grid', gap: 1 }}>
+      {parts.map((part, i) => {
+        const change = (of: Partial<Schemas['SegmentPart']>) =>
+          set(parts.map((p, j) => (j === i ? { ...p, ...of } : p)));
+        return (
+          <Box key={i} sx={{ pl: 1.5, borderLeft: '2px solid', borderColor: 'line', display: 'grid', gap: 1 }}>
+            <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-end', flexWrap: 'wrap' }}>
+              <Box sx={{ flex: '1 1 160px' }}>
+                <Field
+                  label={`Part ${i + 1}`}
+                  value={part.label}
+                  error={errorAt(`parts[${i}].label`)}
+                  onChange={(e) => change({ label: e.target.value })}
+                />
+              </Box>
+              <Stepper
+                label="Balls of it"
+                value={part.balls ?? 0}
+                most={400}
+                error={errorAt(`parts[${i}].balls`)}
+                onChange={(balls) => change({ balls })}
+              />
+              <Button onClick={() => set(parts.filter((_, j) => j !== i))} aria-label={`Take out part ${i + 1}`}>
+                Take out
+              </Button>
+            </Box>
+            <Chips
+              label={`Clubs of part ${i + 1}`}
+              names={clubs}
+              value={part.clubs ?? []}
+              onChange={(value) => change({ clubs: value })}
+            />
+          </Box>
+        );
+      })}
+      {errorAt('parts') && (
+        <Box role="alert" sx={{ fontSize: 13.5, color: 'error.main' }}>
+          {errorAt('parts')}
+        </Box>
+      )}
+      {parts.length < 6 && (
+        <Button
+          onClick={() => set([...parts, { label: '', clubs: [], balls: parts.length === 0 ? segment.balls : 0 }])}
+          sx={{ justifySelf: 'start', ml: -1.25 }}
+        >
+          {parts.length === 0 ? 'Make parts of it' : 'Another part'}
+        </Button>
+      )}
+    </Box>
+  );
+}
+
 export function ClubsAndRoutine({ segment, errorAt, onChange }: PartProps) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Chips label="Clubs" names={clubs} value={segment.clubs} onChange={(value) => onChange({ clubs: value })} />
+      <MadeOf {...{ segment, errorAt, onChange }} />
       <Box sx={{ display: 'flex', columnGap: 3, rowGap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
         {segment.phase === 'warmUp' && (
           <Checkbox

@@ -40,7 +40,7 @@ export function PlannedDrillFields({ planned, errorAt, onChange }: Props) {
             value={String(rung)}
             options={ladder.map((r, i) => ({ value: String(i), label: r.name }))}
             error={errorAt('rung')}
-            onChange={(i) => set({ rung: Number(i) })}
+            onChange={(i) => set({ rung: Number(i), goal: ladder[Number(i)]?.goal ?? goal ?? null })}
           />
         )}
         {measures.length > 0 && (

@@ -40,7 +40,7 @@ const fieldsOf: Record<Section, string[]> = {
   task: ['instruction', 'cue', 'focus'],
   how: ['exit.criterion'],
   drill: ['drill.rung', 'drill.goal.measure', 'drill.goal.limit', 'drill.modifiers.effortPercent'],
-  clubs: ['declaredRun'],
+  clubs: ['declaredRun', 'parts'],
   aids: [],
   counted: ['skill', 'criterion', 'fairwayYards', 'realFairwayYards'],
   calls: [],
@@ -87,7 +87,9 @@ function Fields({
             label="Balls"
             value={segment.balls}
             most={400}
-            onChange={(balls) => onChange({ balls })}
+            onChange={(balls) =>
+              onChange(segment.parts.length === 0 ? { balls } : { balls, parts: shared(segment.parts, balls) })
+            }
             error={errorAt('balls')}
           />
         )}
@@ -111,6 +113,19 @@ function Fields({
       )}
     </Box>
   );
+}
+
+/** The parts of a segment with more or fewer balls: the last of them takes the difference. */
+function shared(parts: PracticeSegment['parts'], balls: number): PracticeSegment['parts'] {
+  let left = balls - parts.reduce((sum, p) => sum + (p.balls ?? 0), 0);
+  return parts
+    .toReversed()
+    .map((part) => {
+      const next = Math.max(0, (part.balls ?? 0) + left);
+      left -= next - (part.balls ?? 0);
+      return { ...part, balls: next };
+    })
+    .toReversed();
 }
 
 /** What belongs to one phase only does not follow the segment into another. */

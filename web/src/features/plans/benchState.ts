@@ -23,6 +23,7 @@ const noFields = {
   balls: 0,
   holes: null,
   clubs: [],
+  parts: [],
   cue: '',
   feedback: null,
   drill: null,
@@ -100,7 +101,13 @@ export function segmentOf({ id, drill, analysis }: Schemas['DrillView'], place: 
     instruction: drill.setUp,
     cue: drill.cues?.[0] ?? '',
     feedback: drill.feedback ?? null,
-    drill: { drillId: id, drill, rung: analysis.ownRung ?? 0, modifiers: {}, goal: null },
+    drill: {
+      drillId: id,
+      drill,
+      rung: analysis.ownRung ?? 0,
+      modifiers: {},
+      goal: drill.ladder?.[analysis.ownRung ?? 0]?.goal ?? null,
+    },
   };
 }
 

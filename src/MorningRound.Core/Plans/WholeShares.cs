@@ -1,6 +1,6 @@
 using MorningRound.Core.Units;
 
-namespace MorningRound.Core.Plans.Trimming;
+namespace MorningRound.Core.Plans;
 
 /// <summary>
 /// Divides whole numbers by whole numbers, so that a phone comes to the same as the server. Its twin is in the phone.
