@@ -96,6 +96,21 @@ public enum FindingId
 
     /// <summary>A minor without a guardian's consent.</summary>
     Minor,
+
+    /// <summary>A long club before anything short.</summary>
+    LongFirst,
+
+    /// <summary>More full swings, or fewer pauses, than this student should have.</summary>
+    Dose,
+
+    /// <summary>Random without anything to aim at or to count by.</summary>
+    NoTarget,
+
+    /// <summary>A club, an instrument or a target that is not there.</summary>
+    NotThere,
+
+    /// <summary>More than a warm-up on the day of a competition.</summary>
+    CompetitionDay,
 }
 
 /// <summary>Everything the check of a plan says, and what its fixes are called.</summary>
@@ -240,11 +255,13 @@ internal static class CheckSentences
     public static readonly Sentence KeepTo = new("check.keepTo", "Keep to: {0}");
     public static readonly Sentence WindFromBehind = new(
         "check.windFromBehind",
-        "The wind comes from behind and pulls the swing; technique is better into it or off the trail side."
+        "The wind blows from behind the shot and pulls the swing along. Technique is better into the face of the shot or with the "
+            + "wind on the chest; or leave it as it is and say why."
     );
-    public static readonly Sentence WindOffLeadSide = new(
-        "check.windOffLeadSide",
-        "The wind comes off the lead side and pulls the swing; technique is better into it or off the trail side."
+    public static readonly Sentence WindOnBack = new(
+        "check.windOnBack",
+        "The wind blows onto the player's back and pushes the swing. Technique is better with the wind on the chest or into the "
+            + "face of the shot; or leave it as it is and say why."
     );
     public static readonly Sentence CompetitionNear = new(
         "check.competitionNear",
@@ -264,5 +281,37 @@ internal static class CheckSentences
     );
     public static readonly Sentence MakeBridge = new("check.makeBridge", "Make it the bridge to the day's focus");
     public static readonly Sentence TakeTechniqueOut = new("check.takeTechniqueOut", "Take the technique out of it");
+    public static readonly Sentence LongFirst = new(
+        "check.longFirst",
+        "The {0} comes before any ball with a wedge and before any shorter swing."
+    );
+    public static readonly Sentence ShortClubsFirst = new("check.shortClubsFirst", "The shorter clubs first");
+    public static readonly Sentence DoseInHour = new(
+        "check.doseInHour",
+        "{0} full swings within an hour are many for {1}; {2} are enough."
+    );
+    public static readonly Sentence DoseInSession = new(
+        "check.doseInSession",
+        "{0} full swings in one session are many for {1}; {2} are enough."
+    );
+    public static readonly Sentence DoseDriver = new(
+        "check.doseDriver",
+        "{0} drivers in a row are many for {1}; after {2} something else."
+    );
+    public static readonly Sentence DosePause = new("check.dosePause", "{0} minutes without a pause are long for {1}.");
+    public static readonly Sentence FewerFullSwings = new("check.fewerFullSwings", "{0} full swings in all");
+    public static readonly Sentence WhoUnderTwelve = new("check.whoUnderTwelve", "somebody under twelve");
+    public static readonly Sentence WhoOverSixty = new("check.whoOverSixty", "somebody over sixty");
+    public static readonly Sentence WhoNew = new("check.whoNew", "somebody new to the game");
+    public static readonly Sentence WhoComesBack = new("check.whoComesBack", "somebody who is coming back");
+    public static readonly Sentence NoTarget = new(
+        "check.noTarget",
+        "The shot changes, but nothing says what it is aimed at or what counts."
+    );
+    public static readonly Sentence ClubNotThere = new("check.clubNotThere", "The {0} is not in the bag.");
+    public static readonly Sentence ThingNotThere = new("check.thingNotThere", "Neither the student nor the place has a {0}.");
+    public static readonly Sentence TargetNotThere = new("check.targetNotThere", "There is no “{0}” there.");
+    public static readonly Sentence WatchTheBall = new("check.watchTheBall", "Watch the ball instead");
+    public static readonly Sentence CompetitionDay = new("check.competitionDay", "{0} is played that day: a warm-up is enough.");
     public static readonly Sentence SomeOfSquad = new("check.someOfSquad", "{0}: {1}");
 }

@@ -22,10 +22,40 @@ public sealed record FocusChain
     /// <summary>Where it should be; empty where nobody said.</summary>
     public string Goal { get; init; } = "";
 
+    /// <summary>The area it belongs to; null where nobody said.</summary>
+    public Area? Area { get; init; }
+
+    /// <summary>The finer thing inside the area, such as "start line"; empty where nobody said.</summary>
+    public string Skill { get; init; } = "";
+
+    /// <summary>What is measured, as drills measure it; null where it is no number.</summary>
+    public FocusQuantity? Quantity { get; init; }
+
     /// <summary>
     /// Deliberate repetitions asked for in all; null where they are not counted. A swing change takes 3,000–5,000.
     /// </summary>
     public int? RepetitionsAsked { get; init; }
+}
+
+/// <summary>
+/// The number that a focus is about: what a drill measures, where it started, and the band it should come to.
+/// </summary>
+public sealed record FocusQuantity
+{
+    /// <summary>What is measured, in the words of the drill that measures it: "club path", "start direction".</summary>
+    public required string What { get; init; }
+
+    /// <summary>Its unit; empty for a plain number.</summary>
+    public string Unit { get; init; } = "";
+
+    /// <summary>Where it stood when the change began; null where nobody measured.</summary>
+    public double? Start { get; init; }
+
+    /// <summary>The lower end of the band; null where it has none.</summary>
+    public double? Least { get; init; }
+
+    /// <summary>The upper end of the band; null where it has none.</summary>
+    public double? Most { get; init; }
 }
 
 /// <summary>A stretch of the week in which the student can practise.</summary>

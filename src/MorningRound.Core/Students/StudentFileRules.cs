@@ -21,6 +21,7 @@ public static class StudentFileRules
     /// <summary>The most entries of a list.</summary>
     public const int MostEntries = 40;
     private const double LongestCarryYards = 400;
+    private const double Largest = 999;
 
     /// <summary>Everything wrong, each with its path; empty when the file can be kept.</summary>
     /// <param name="file">The file.</param>
@@ -91,6 +92,7 @@ public static class StudentFileRules
             .AllowText(coachs.Focus.Measured, $"{path}.focus.measured", LongestLine)
             .AllowText(coachs.Focus.Now, $"{path}.focus.now", LongestLine)
             .AllowText(coachs.Focus.Goal, $"{path}.focus.goal", LongestLine)
+            .AllowText(coachs.Focus.Skill, $"{path}.focus.skill", LongestLine)
             .Require(
                 coachs.Focus.RepetitionsAsked is null or (>= 100 and <= 20_000),
                 $"{path}.focus.repetitionsAsked",
@@ -106,6 +108,21 @@ public static class StudentFileRules
                 $"{path}.wedgeGrid",
                 "Each club and swing length has one number."
             );
+        if (coachs.Focus.Quantity is { } quantity)
+        {
+            var at = $"{path}.focus.quantity";
+            errors
+                .RequireText(quantity.What, $"{at}.what", LongestLine)
+                .AllowText(quantity.Unit, $"{at}.unit", 10)
+                .Require(quantity.Least is not null || quantity.Most is not null, $"{at}.least", "A band needs an end.")
+                .Require((quantity.Least ?? -Largest) <= (quantity.Most ?? Largest), $"{at}.most", "The lower end comes first.")
+                .Require(
+                    new[] { quantity.Start, quantity.Least, quantity.Most }.All(n => n is null || Math.Abs(n.Value) <= Largest),
+                    $"{at}.start",
+                    $"Numbers lie between −{Largest} and {Largest}."
+                );
+        }
+
         CheckLines(coachs.SetUpBasics, $"{path}.setUpBasics", errors);
         for (var i = 0; i < coachs.Bag.Count; i++)
         {

@@ -71,7 +71,9 @@ public sealed record DrillPicture(
             drill.GateMillimetres,
             drill.GateCentimetresAhead,
             [.. drill.Equipment.Select(e => e.Item)],
-            drill.Drawing is SetUpDrawing.AroundTheHole or SetUpDrawing.Ladder or SetUpDrawing.Zones ? drill.Protocol : null
+            drill.Drawing is SetUpDrawing.AroundTheHole or SetUpDrawing.Ladder or SetUpDrawing.Zones or SetUpDrawing.Stations
+                ? drill.Protocol
+                : null
         );
 }
 

@@ -24,7 +24,7 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
         if (studentId is not { } id)
             return new PlanContext { Day = on, Places = await PlacesAsync(caller, cancel) };
         var (file, level, hand) = await StudentAsync(caller, id, cancel);
-        var (hurt, load) = await history.OfAsync(caller, id, file, on, cancel);
+        var (hurt, load, lastPractised) = await history.OfAsync(caller, id, file, on, cancel);
         return new PlanContext
         {
             Day = on,
@@ -34,6 +34,7 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
             Places = await PlacesAsync(caller, cancel),
             Hurt = hurt,
             Load = load,
+            LastPractised = lastPractised,
         };
     }
 

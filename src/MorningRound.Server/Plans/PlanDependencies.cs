@@ -11,8 +11,8 @@ namespace MorningRound.Server.Plans;
 /// </summary>
 public interface IPracticeHistory
 {
-    /// <summary>What hurts a student and was not cleared, and the load of the week of a day.</summary>
-    Task<(IReadOnlyList<HurtPart> Hurt, WeekLoad? Load)> OfAsync(
+    /// <summary>What hurts a student and was not cleared, the load of the week of a day, and the last day of practice.</summary>
+    Task<(IReadOnlyList<HurtPart> Hurt, WeekLoad? Load, DateOnly? LastPractised)> OfAsync(
         Caller caller,
         Guid studentId,
         StudentFile file,

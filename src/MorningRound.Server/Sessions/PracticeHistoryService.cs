@@ -17,7 +17,7 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
     /// <summary>Four weeks before this one, and one more, which says that there is history.</summary>
     private const int DaysOfLoad = 42;
 
-    public async Task<(IReadOnlyList<HurtPart> Hurt, WeekLoad? Load)> OfAsync(
+    public async Task<(IReadOnlyList<HurtPart> Hurt, WeekLoad? Load, DateOnly? LastPractised)> OfAsync(
         Caller caller,
         Guid studentId,
         StudentFile file,
@@ -33,9 +33,17 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             .ToListAsync(cancel);
         return (
             OpenPain.HurtParts(file, await pain.OpenAsync(caller, studentId, file, cancel)),
-            Load.Of(logs, IsoWeek.Of(day).Monday).ForPlanning()
+            Load.Of(logs, IsoWeek.Of(day).Monday).ForPlanning(),
+            logs.Count > 0 ? logs.Max(l => l.Day) : await LastBeforeAsync(caller, studentId, oldest, cancel)
         );
     }
+
+    /// <summary>Asked only of somebody who has not practised for weeks.</summary>
+    private Task<DateOnly?> LastBeforeAsync(Caller caller, Guid studentId, DateOnly day, CancellationToken cancel) =>
+        db
+            .SessionLogs.AsNoTracking()
+            .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId && l.Day < day)
+            .MaxAsync(l => (DateOnly?)l.Day, cancel);
 
     public async Task<IReadOnlyDictionary<Guid, IReadOnlyList<HurtPart>>> HurtOfSquadAsync(
         Caller caller,

@@ -12,7 +12,7 @@ namespace MorningRound.Core.Tests.Drills;
 public class FlowMutationTests
 {
     private const ulong Seed = 5;
-    private const int Sequences = 360;
+    private const int Sequences = 600;
 
     public static TheoryData<string> Names => FlowAgreementTests.Names;
 

@@ -138,12 +138,13 @@ internal static class Flow
             Negative = negative,
         };
 
-    public static FlowEffect SetInput(string register) =>
+    public static FlowEffect SetInput(string register, bool negative = false) =>
         new()
         {
             Register = register,
             Do = FlowChange.Set,
             Kind = FlowOperand.Input,
+            Negative = negative,
         };
 
     public static FlowEffect AddRegister(string register, string from) =>

@@ -17,7 +17,7 @@ namespace MorningRound.Core.Drills.Scoring;
 public sealed record AimCheck(Angle Offset, Angle Scatter, Angle? Correction, Message Said)
 {
     /// <summary>The largest scatter, in degrees, at which a correction is offered. The product's own default.</summary>
-    public const double LargestScatterDegrees = 2;
+    public const double LargestScatterDegrees = 4;
 
     /// <summary>The day's one line in English.</summary>
     public string Text => Said.In();

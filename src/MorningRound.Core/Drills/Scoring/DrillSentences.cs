@@ -30,6 +30,7 @@ internal static class DrillSentences
     public static readonly Sentence Guesses = new("result.guesses", "{0}");
     public static readonly Sentence NoBias = new("result.noBias", "No bias in {0}; {1} of {2} within tolerance.");
     public static readonly Sentence Bias = new("result.bias", "{0} by {1:0.0} {2}; {3} of {4} within tolerance.");
+    public static readonly Sentence AndWrongSide = new("result.andWrongSide", "{0} On the wrong side {1}×.");
     public static readonly Sentence TooFewToAim = new("result.tooFewToAim", "Too few balls to say where it goes today.");
     public static readonly Sentence MeanInBand = new("result.meanInBand", "Mean {0:0.0;−0.0}{1}; in the band {2}.");
     public static readonly Sentence MeanFromStart = new(

@@ -38,15 +38,8 @@ public sealed record GuessAndCheck : ScoringProtocol
     {
         [GuessedQuantity.Length] = ("length", "ft", 10, 0, "You over-read length", "You under-read length"),
         [GuessedQuantity.Rise] = ("rise", "in", 0, 1, "You over-read rise", "You under-read rise"),
-        [GuessedQuantity.Slope] = (
-            "slope",
-            "%",
-            0,
-            0.5,
-            "You read the slope too far to the right",
-            "You read the slope too far to the left"
-        ),
-        [GuessedQuantity.AimPoint] = ("aim point", "in", 0, 2, "You aim too far to the right", "You aim too far to the left"),
+        [GuessedQuantity.Slope] = ("slope", "%", 0, 0.5, "You over-read slope", "You under-read slope"),
+        [GuessedQuantity.AimPoint] = ("aim point", "in", 0, 2, "You aim too far outside", "You aim too close to the hole"),
         [GuessedQuantity.Carry] = ("carry", "yd", 4, 0, "You guess carries too long", "You guess carries too short"),
     };
 
@@ -85,11 +78,14 @@ public sealed record GuessAndCheck : ScoringProtocol
             .. Quantities.Select(q => new MeasureKind($"within{q}", $"{Kinds[q].Name} within tolerance", "%", Better.Higher)),
             .. Quantities.Select(q => new MeasureKind(
                 $"bias{q}",
-                $"{Kinds[q].Name}, guess minus measured",
+                $"{Kinds[q].Name}, guess minus measured{(IsSigned(q) ? ", by size" : "")}",
                 UnitOf(q),
                 Better.None,
                 1
             )),
+            .. Quantities
+                .Where(IsSigned)
+                .Select(q => new MeasureKind(WrongSide(q), $"{Kinds[q].Name} on the wrong side", "", Better.None)),
         ];
 
     /// <inheritdoc/>
@@ -108,12 +104,17 @@ public sealed record GuessAndCheck : ScoringProtocol
     protected override AttemptFlow CompileWith(ulong seed)
     {
         var flow = new FlowBuilder()
-            .Registers(["attempts", .. Quantities.Select(Difference), .. Quantities.Select(Guessed)])
+            .Registers([
+                "attempts",
+                .. Quantities.Select(Difference),
+                .. Quantities.Select(Guessed),
+                .. Quantities.Where(IsSigned).SelectMany(q => new[] { WrongSide(q), Side(q) }),
+            ])
             .Counted(Attempts)
             .Display("{0} of {1}", Flow.Value("attempts"), Flow.Count);
         foreach (var q in Quantities)
             flow.Display(
-                $"{Kinds[q].Name}, guess minus measured: {{0}} {UnitOf(q)} on average",
+                $"{Kinds[q].Name}, guess minus measured{(IsSigned(q) ? " by size" : "")}: {{0}} {UnitOf(q)} on average",
                 Flow.Mean(Difference(q), "attempts", 1)
             );
         for (var i = 0; i < Quantities.Count; i++)
@@ -125,7 +126,22 @@ public sealed record GuessAndCheck : ScoringProtocol
                     $"guess{i}",
                     $"Your guess: {kind.Name}",
                     RangeOf(q).Asked("Guess", UnitOf(q), SidesOf(q)),
-                    Flow.Part(Flow.Always, [Flow.SetInput(Guessed(q))], next)
+                    IsSigned(q)
+                        ?
+                        [
+                            .. Flow.Part(
+                                Flow.Number(1, RangeOf(q).Most),
+                                [Flow.SetInput(Guessed(q)), Flow.Set(Side(q), 1)],
+                                next
+                            ),
+                            .. Flow.Part(
+                                Flow.Number(RangeOf(q).Least, -1),
+                                [Flow.SetInput(Guessed(q), negative: true), Flow.Set(Side(q), -1)],
+                                next
+                            ),
+                            .. Flow.Part(Flow.Always, [Flow.Set(Guessed(q), 0), Flow.Set(Side(q), 0)], next),
+                        ]
+                        : Flow.Part(Flow.Always, [Flow.SetInput(Guessed(q))], next)
                 )
                 .At(i, step: FlowStep.Guess);
         }
@@ -135,14 +151,29 @@ public sealed record GuessAndCheck : ScoringProtocol
         for (var i = 0; i < Quantities.Count; i++)
         {
             var (q, kind) = (Quantities[i], Kinds[Quantities[i]]);
-            FlowEffect[] measured = [Flow.AddInput(Guessed(q), negative: true)];
+            var isLast = i + 1 == Quantities.Count;
+            var next = isLast ? "guess0" : $"measure{i + 1}";
+            IEnumerable<FlowTransition> Measured(FlowGuard[] when, params FlowEffect[] then) =>
+                isLast
+                    ? Flow.DoneWhenCounted(when, [.. then, .. counted, Flow.Add("attempts")], next)
+                    : Flow.Part(when, then, next);
+            FlowEffect[] above = [Flow.AddInput(Guessed(q), negative: true)];
+            FlowEffect[] below = [Flow.AddInput(Guessed(q))];
+            var (over, under) = (Flow.Number(1, RangeOf(q).Most), Flow.Number(RangeOf(q).Least, -1));
             flow.State(
                     $"measure{i}",
                     $"Measured: {kind.Name}",
                     RangeOf(q).Asked("Measured", UnitOf(q), SidesOf(q)),
-                    i + 1 < Quantities.Count
-                        ? Flow.Part(Flow.Always, measured, $"measure{i + 1}")
-                        : Flow.DoneWhenCounted(Flow.Always, [.. measured, .. counted, Flow.Add("attempts")], "guess0")
+                    IsSigned(q)
+                        ?
+                        [
+                            .. Measured(over.And(Side(q), 0), above),
+                            .. Measured(over, [.. above, Flow.Add(WrongSide(q))]),
+                            .. Measured(under.And(Side(q), 1), [.. below, Flow.Add(WrongSide(q))]),
+                            .. Measured(under, below),
+                            .. Measured(Flow.Always),
+                        ]
+                        : Measured(Flow.Always, above)
                 )
                 .At(i, step: FlowStep.Measure);
         }
@@ -172,8 +203,13 @@ public sealed record GuessAndCheck : ScoringProtocol
 
             for (var i = 0; i < Quantities.Count; i++)
             {
-                tally[Difference(Quantities[i])] += guesses[i] - measured[i];
-                tally.Keep(Difference(Quantities[i]), guesses[i] - measured[i]);
+                var q = Quantities[i];
+                // Too far to the left and too far to the right are both too far: sizes are compared, and wrong sides counted apart.
+                var difference = IsSigned(q) ? Math.Abs(guesses[i]) - Math.Abs(measured[i]) : guesses[i] - measured[i];
+                tally[Difference(q)] += difference;
+                tally.Keep(Difference(q), difference);
+                if (IsSigned(q) && Math.Sign(guesses[i]) * Math.Sign(measured[i]) < 0)
+                    tally[WrongSide(q)]++;
                 if (IsWithin(Quantities[i], guesses[i], measured[i]))
                     tally[$"within{Quantities[i]}"]++;
             }
@@ -189,6 +225,8 @@ public sealed record GuessAndCheck : ScoringProtocol
         var differences = tally.Kept(Difference(q));
         if (measure.StartsWith("spread", StringComparison.Ordinal))
             return Sample.Deviation(differences);
+        if (measure.StartsWith("wrongSide", StringComparison.Ordinal))
+            return differences.Count == 0 ? null : tally[measure];
         if (measure.StartsWith("bias", StringComparison.Ordinal))
             return Sample.Mean(differences);
         return differences.Count == 0 ? null : 100.0 * tally[measure] / differences.Count;
@@ -207,9 +245,19 @@ public sealed record GuessAndCheck : ScoringProtocol
                         var kind = Kinds[q];
                         var bias = Math.Round(Sample.Mean(tally.Kept(Difference(q)))!.Value, 1, MidpointRounding.AwayFromZero);
                         var (within, all) = (tally[$"within{q}"], tally["attempts"]);
-                        return bias == 0
-                            ? DrillSentences.NoBias.Of(kind.Name, within, all)
-                            : DrillSentences.Bias.Of(bias > 0 ? kind.Over : kind.Under, Math.Abs(bias), UnitOf(q), within, all);
+                        var told =
+                            bias == 0
+                                ? DrillSentences.NoBias.Of(kind.Name, within, all)
+                                : DrillSentences.Bias.Of(
+                                    bias > 0 ? kind.Over : kind.Under,
+                                    Math.Abs(bias),
+                                    UnitOf(q),
+                                    within,
+                                    all
+                                );
+                        return IsSigned(q) && tally[WrongSide(q)] is > 0 and var wrong
+                            ? DrillSentences.AndWrongSide.Of(told, wrong)
+                            : told;
                     }),
                 ]
             )
@@ -236,6 +284,13 @@ public sealed record GuessAndCheck : ScoringProtocol
         };
 
     private string UnitOf(GuessedQuantity q) => q == GuessedQuantity.Carry ? CarryUnit.Sign() : Kinds[q].Unit;
+
+    private static bool IsSigned(GuessedQuantity q) => RangeOf(q) == NumberRange.Signed;
+
+    private static string WrongSide(GuessedQuantity q) => $"wrongSide{q}";
+
+    /// <summary>The side that was guessed: 1, −1, or 0 for neither.</summary>
+    private static string Side(GuessedQuantity q) => $"_side{q}";
 
     private static string Difference(GuessedQuantity q) => $"difference{q}";
 

@@ -9,6 +9,9 @@ internal static class BalanceRules
     /// <summary>From this length on a session has to leave the block.</summary>
     private const int TransferMinutes = 45;
 
+    /// <summary>How much of the minutes has to be planned, in percent, before shares are judged. The product's own number.</summary>
+    private const int FilledPercent = 80;
+
     public static IEnumerable<PlanRule> All { get; } =
     [
         new(FindingId.PhaseOrder, FindingLevel.Advice, PhaseOrder),
@@ -44,6 +47,9 @@ internal static class BalanceRules
     private static IEnumerable<RuleHit> Balance(PlanInput input)
     {
         if (input.MinutesAfterWarmUp == 0 || input.Context.ApproachOf(input.Plan) is not { } approach)
+            yield break;
+        // While most of the plan is still to be written its shares say nothing.
+        if (input.Plan.Constraints.Minutes is { } there && input.Minutes * 100 < FilledPercent * there)
             yield break;
         var bands = Approaches.Bands(approach, input.Context.Season, input.Context.Level);
         var name = Approaches.All.Single(s => s.Approach == approach).Name;

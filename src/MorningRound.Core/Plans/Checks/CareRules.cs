@@ -18,6 +18,7 @@ internal static class CareRules
         new(FindingId.Fatigue, FindingLevel.Caution, Fatigue),
         new(FindingId.Hurt, FindingLevel.Stop, Hurt),
         new(FindingId.Minor, FindingLevel.Stop, Minor),
+        new(FindingId.CompetitionDay, FindingLevel.Caution, CompetitionDay),
     ];
 
     private static IEnumerable<RuleHit> NoBreak(PlanInput input)
@@ -52,10 +53,10 @@ internal static class CareRules
     /// between.
     /// The time comes off the longest segment where there is none to spare.
     /// </summary>
-    private static SessionPlan WithPause(PlanInput input, int at, int running, int most)
+    internal static SessionPlan WithPause(PlanInput input, int at, int running, int most)
     {
-        var isFull = input.Plan.Constraints.Minutes is { } there && input.Minutes + input.WalkMinutes + BreakMinutes > there;
-        var plan = isFull ? PlanEdits.TakingFromLongest(input.Plan, BreakMinutes) : input.Plan;
+        var lacking = input.Minutes + input.WalkMinutes + BreakMinutes - (input.Plan.Constraints.Minutes ?? int.MaxValue);
+        var plan = lacking > 0 ? PlanEdits.TakingFromLongest(input.Plan, Math.Min(BreakMinutes, lacking)) : input.Plan;
         var before = running - input.Plan.Segments[at].Minutes;
         List<Segment> segments = [.. plan.Segments];
         if (segments[at] is PracticeSegment practice && practice.Minutes > most)
@@ -138,6 +139,16 @@ internal static class CareRules
         select hurting.Load == LoadWeight.Heavy
             ? new RuleHit(segment.Id, CheckSentences.Hurt.Of(hurting.Hurt))
             : new RuleHit(segment.Id, CheckSentences.HurtALittle.Of(hurting.Hurt)) { Level = FindingLevel.Caution };
+
+    private static IEnumerable<RuleHit> CompetitionDay(PlanInput input)
+    {
+        var day = input.Context.Day;
+        if (
+            !input.IsOnlyWarmUp
+            && input.Context.Student?.Own.Competitions.FirstOrDefault(c => day >= c.FirstDay && day <= c.LastDay) is { } played
+        )
+            yield return new RuleHit(null, CheckSentences.CompetitionDay.Of(played.Name));
+    }
 
     private static IEnumerable<RuleHit> Minor(PlanInput input)
     {

@@ -16,6 +16,7 @@ internal static class GroundRules
         new(FindingId.Place, FindingLevel.Stop, WrongPlace),
         new(FindingId.Equipment, FindingLevel.Stop, MissingEquipment),
         new(FindingId.WrongGreen, FindingLevel.Advice, WrongGreen),
+        new(FindingId.NotThere, FindingLevel.Caution, NotThere),
     ];
 
     private static IEnumerable<RuleHit> WrongPlace(PlanInput input)
@@ -96,7 +97,76 @@ internal static class GroundRules
             yield break;
         if (Math.Abs(here - near.GreenSpeedFeet!.Value) <= GreenFeet)
             yield break;
-        foreach (var segment in input.Practice.Where(s => s.Place == PlaceKind.PuttingGreen && s.EffectiveSkill == "pace"))
+        foreach (var segment in input.Practice.Where(s => s.Place == PlaceKind.PuttingGreen && IsPacePutting(s)))
             yield return new RuleHit(segment.Id, CheckSentences.WrongGreen.Of(here, near.Name, near.GreenSpeedFeet.Value));
     }
+
+    /// <summary>
+    /// Whether putts are made for pace: the skill says so, or, without a drill, the words of the segment do.
+    /// </summary>
+    internal static bool IsPacePutting(PracticeSegment segment) =>
+        segment.Part() == GamePart.Putting
+        && (
+            segment.EffectiveSkill.Length > 0
+                ? segment.EffectiveSkill == "pace"
+                : PaceWords.Any(word =>
+                    $"{segment.Title} {segment.Instruction}".Contains(word, StringComparison.OrdinalIgnoreCase)
+                )
+        );
+
+    private static readonly string[] PaceWords = ["pace", "lag", "speed of the green"];
+
+    /// <summary>What a segment names and nobody has: a club, an instrument, a target. What stops it already is not said twice.</summary>
+    private static IEnumerable<RuleHit> NotThere(PlanInput input)
+    {
+        var bag = input.Context.Student?.Coach.Bag.Select(b => b.Club).ToHashSet() ?? [];
+        foreach (var segment in input.Practice)
+        {
+            var missing = bag.Count == 0 ? [] : ClubsOf(segment).Where(c => !bag.Contains(c)).Distinct().ToList();
+            if (missing.Count > 0)
+            {
+                yield return segment.Parts.Count == 0 && segment.Clubs.Any(bag.Contains)
+                    ? new RuleHit(
+                        segment.Id,
+                        CheckSentences.ClubNotThere.Of(missing),
+                        CheckSentences.LeaveOut.Of(),
+                        () => input.With(segment, s => s with { Clubs = [.. s.Clubs.Where(bag.Contains)] })
+                    )
+                    : new RuleHit(segment.Id, CheckSentences.ClubNotThere.Of(missing));
+                continue;
+            }
+
+            var isStopped =
+                segment.Drill?.Drill.Equipment.Any(e => !e.IsMetBy(i => input.HasEquipment(i, segment.Place))) == true;
+            if (!isStopped && Instrument(segment) is { } thing && !input.HasEquipment(thing, segment.Place))
+            {
+                yield return new RuleHit(
+                    segment.Id,
+                    CheckSentences.ThingNotThere.Of(thing),
+                    CheckSentences.WatchTheBall.Of(),
+                    () => input.With(segment, s => s with { Feedback = FeedbackSource.BallFlight })
+                );
+                continue;
+            }
+
+            var targets = input.Grounds(segment.Place).SelectMany(p => p.Targets).Select(t => t.Name).ToHashSet();
+            if (
+                targets.Count > 0
+                && segment.Calls.FirstOrDefault(c => c.Target.Length > 0 && !targets.Contains(c.Target)) is { } call
+            )
+                yield return new RuleHit(segment.Id, CheckSentences.TargetNotThere.Of(call.Target));
+        }
+    }
+
+    private static IEnumerable<Club> ClubsOf(PracticeSegment segment) =>
+        segment.Clubs.Concat(segment.Parts.SelectMany(p => p.Clubs));
+
+    /// <summary>The instrument that the segment itself takes its answers from; null where it needs none.</summary>
+    private static Equipment? Instrument(PracticeSegment segment) =>
+        segment.Feedback switch
+        {
+            FeedbackSource.LaunchNumbers => Equipment.LaunchMonitor,
+            FeedbackSource.Mirror when segment.Drill?.Drill.Feedback != FeedbackSource.Mirror => Equipment.Mirror,
+            _ => null,
+        };
 }

@@ -35,6 +35,7 @@ public static class PlanCheck
         .. RandomRules.All,
         .. GroundRules.All,
         .. CareRules.All,
+        .. DoseRules.All,
     ];
 
     /// <summary>

@@ -29,6 +29,9 @@ public sealed record PlanContext
     /// <summary>What the student has done lately; null where it is not known.</summary>
     public WeekLoad? Load { get; init; }
 
+    /// <summary>The day of the last practice that was logged; null where nothing ever was.</summary>
+    public DateOnly? LastPractised { get; init; }
+
     /// <summary>The student's season on the day; off season without a student.</summary>
     public Season Season => Student is { } file ? Seasons.On(Day, file) : Season.OffSeason;
 

@@ -16,6 +16,7 @@ internal static class RandomRules
     [
         new(FindingId.SameClubRun, FindingLevel.Advice, SameClubRun),
         new(FindingId.RepeatedCall, FindingLevel.Advice, RepeatedCall),
+        new(FindingId.NoTarget, FindingLevel.Advice, NoTarget),
         new(FindingId.SimTooWide, FindingLevel.Note, SimTooWide),
         new(FindingId.AidsOut, FindingLevel.Note, AidsOut),
     ];
@@ -70,6 +71,15 @@ internal static class RandomRules
                 : new RuleHit(segment.Id, CheckSentences.RepeatedCall.Of(run));
         }
     }
+
+    /// <summary>A drill always names what counts; a plain instruction has to.</summary>
+    private static IEnumerable<RuleHit> NoTarget(PlanInput input) =>
+        from segment in input.Practice
+        where
+            segment is { Phase: Phase.Random, Balls: > 0, Calls.Count: 0, FairwayYards: null }
+            && segment.EffectiveSkill != "reading"
+            && string.IsNullOrWhiteSpace(segment.EffectiveCriterion)
+        select new RuleHit(segment.Id, CheckSentences.NoTarget.Of());
 
     private static IEnumerable<RuleHit> SimTooWide(PlanInput input) =>
         from segment in input.Practice

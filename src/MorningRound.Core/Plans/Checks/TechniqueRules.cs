@@ -1,6 +1,7 @@
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
+using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Plans.Checks;
@@ -25,23 +26,32 @@ internal static class TechniqueRules
     private static IEnumerable<PracticeSegment> Technique(PlanInput input) =>
         input.Practice.Where(s => s.Intent == Intent.Technique);
 
-    private static IEnumerable<RuleHit> NoFocus(PlanInput input)
+    private static IEnumerable<RuleHit> NoFocus(PlanInput input) =>
+        from segment in Technique(input)
+        where string.IsNullOrWhiteSpace(segment.Focus)
+        let focus = FocusFor(segment, input)
+        select new RuleHit(
+            segment.Id,
+            CheckSentences.NoFocus.Of(),
+            CheckSentences.SetFocus.Of(focus),
+            () => input.With(segment, s => s with { Focus = focus })
+        );
+
+    /// <summary>
+    /// The student's focus where the segment is of its area; a number of one area says nothing in another. Where the file does
+    /// not say which area it is, only a focus without numbers is taken.
+    /// </summary>
+    private static string FocusFor(PracticeSegment segment, PlanInput input)
     {
-        var own = input.Context.Student?.Coach.Focus.Goal ?? "";
-        var focus = own.Length > 0 ? own : KeepItGoing;
-        return from segment in Technique(input)
-            where string.IsNullOrWhiteSpace(segment.Focus)
-            select new RuleHit(
-                segment.Id,
-                CheckSentences.NoFocus.Of(),
-                CheckSentences.SetFocus.Of(focus),
-                () => input.With(segment, s => s with { Focus = focus })
-            );
+        var focus = input.Context.Student?.Coach.Focus ?? new FocusChain();
+        var isOfIt = focus.Area is { } area ? segment.EffectiveArea == area : !focus.Goal.Any(char.IsDigit);
+        return focus.Goal.Length > 0 && isOfIt ? focus.Goal : KeepItGoing;
     }
 
+    /// <summary>On a putt for pace the ball itself says how it was.</summary>
     private static IEnumerable<RuleHit> NoFeedback(PlanInput input) =>
         from segment in Technique(input)
-        where segment.Balls > 0 && segment.EffectiveFeedback is null
+        where segment.Balls > 0 && segment.EffectiveFeedback is null && !GroundRules.IsPacePutting(segment)
         select new RuleHit(
             segment.Id,
             CheckSentences.NoFeedback.Of(),
@@ -71,7 +81,10 @@ internal static class TechniqueRules
 
     private static bool Same(string a, string b) => string.Equals(a.Trim(), b.Trim(), StringComparison.OrdinalIgnoreCase);
 
-    /// <summary>Into the wind, or off the trail side, is what coaches prefer for technique; schools differ.</summary>
+    /// <summary>
+    /// Into the face of the shot, or onto the chest, is what coaches prefer for technique; schools differ. A right-hander's chest
+    /// looks to the right of the target line, a left-hander's to the left.
+    /// </summary>
     private static IEnumerable<RuleHit> Wind(PlanInput input)
     {
         if (
@@ -83,11 +96,11 @@ internal static class TechniqueRules
         if (input.Context.Hand == Hand.Left)
             angle = (360 - angle) % 360;
         var isWith = angle is > 135 and < 225;
-        var isOffLead = angle is >= 225 and < 315;
-        if (!isWith && !isOffLead)
+        var isOnBack = angle is >= 225 and < 315;
+        if (!isWith && !isOnBack)
             yield break;
         foreach (var segment in Technique(input).Where(s => s.Balls > 0 && s.Place == PlaceKind.Range))
-            yield return new RuleHit(segment.Id, (isWith ? CheckSentences.WindFromBehind : CheckSentences.WindOffLeadSide).Of());
+            yield return new RuleHit(segment.Id, (isWith ? CheckSentences.WindFromBehind : CheckSentences.WindOnBack).Of());
     }
 
     private static IEnumerable<RuleHit> CompetitionNear(PlanInput input)
@@ -106,16 +119,7 @@ internal static class TechniqueRules
                 segment.Id,
                 CheckSentences.CompetitionNear.Of(near.Name),
                 CheckSentences.UsualPace.Of(),
-                () =>
-                    input.With(
-                        segment,
-                        s =>
-                            s with
-                            {
-                                SlowRepetitions = false,
-                                Balls = Math.Max(s.Balls, (int)Math.Ceiling(s.Minutes * UsualPace.BlockLeast)),
-                            }
-                    )
+                () => input.With(segment, s => s with { SlowRepetitions = false })
             );
         }
     }

@@ -14,6 +14,7 @@ internal static class WarmUpRules
     public static IEnumerable<PlanRule> All { get; } =
     [
         new(FindingId.NoWarmUp, FindingLevel.Caution, NoWarmUp),
+        new(FindingId.LongFirst, FindingLevel.Caution, LongFirst),
         new(FindingId.WarmUpScored, FindingLevel.Advice, Scored),
         new(FindingId.WarmUpTechnical, FindingLevel.Advice, Technical),
     ];
@@ -45,14 +46,54 @@ internal static class WarmUpRules
                         "Wrists 3 in and 3 out, arm circles small and big, side bends 5 a side, turns with a club across the "
                         + "chest.",
                 };
+                var lacking =
+                    input.Minutes + input.WalkMinutes + StretchMinutes - (input.Plan.Constraints.Minutes ?? int.MaxValue);
                 var shorter =
-                    input.Plan.Constraints.Minutes is { } there && input.Minutes + input.WalkMinutes + StretchMinutes > there
-                        ? PlanEdits.TakingFromLongest(input.Plan, StretchMinutes)
-                        : input.Plan;
+                    lacking > 0 ? PlanEdits.TakingFromLongest(input.Plan, Math.Min(StretchMinutes, lacking)) : input.Plan;
                 return shorter with { Segments = [stretch, .. shorter.Segments] };
             }
         );
     }
+
+    /// <summary>
+    /// A wood, hybrid or driver before any ball with a wedge or any swing below full. Inside a segment its parts, else its clubs
+    /// as they are listed, are the order.
+    /// </summary>
+    private static IEnumerable<RuleHit> LongFirst(PlanInput input)
+    {
+        if (input.Plan.Constraints.WarmedUpBefore)
+            yield break;
+        foreach (var segment in input.Practice.Where(s => s.Balls > 0 && s.Part() != GamePart.Putting))
+        {
+            foreach (var (clubs, swing) in InOrder(segment))
+            {
+                if (swing is SwingSize.Chip or SwingSize.Half or SwingSize.ThreeQuarter)
+                    yield break;
+                foreach (var club in clubs)
+                {
+                    if (club is >= Club.PitchingWedge and <= Club.LobWedge)
+                        yield break;
+                    if (club > Club.Hybrid)
+                        continue;
+                    var sorted = segment.Clubs.OrderByDescending(c => c).ToList();
+                    yield return segment.Parts.Count == 0 && sorted.Count > 0 && sorted[0] >= Club.PitchingWedge
+                        ? new RuleHit(
+                            segment.Id,
+                            CheckSentences.LongFirst.Of(club),
+                            CheckSentences.ShortClubsFirst.Of(),
+                            () => input.With(segment, s => s with { Clubs = sorted })
+                        )
+                        : new RuleHit(segment.Id, CheckSentences.LongFirst.Of(club));
+                    yield break;
+                }
+            }
+        }
+    }
+
+    private static IEnumerable<(IReadOnlyList<Club> Clubs, SwingSize? Swing)> InOrder(PracticeSegment segment) =>
+        segment.Parts.Count == 0
+            ? [(segment.Clubs, segment.EffectiveSwing)]
+            : segment.Parts.Select(p => (p.Clubs.Count == 0 ? segment.Clubs : p.Clubs, p.Swing ?? segment.EffectiveSwing));
 
     /// <summary>Stretching, or swings smaller than full ones.</summary>
     private static bool Warms(PracticeSegment segment) =>

@@ -14,6 +14,19 @@ internal static class PlanEdits
         Scale(plan, minutes - plan.Segments.Count, s => s.Minutes - 1, (s, n) => Lasting(s, n + 1));
 
     /// <summary>
+    /// What comes after the warm-up made longer by so many minutes, in proportion and at its pace: a warm-up does not grow because
+    /// there is time.
+    /// </summary>
+    public static SessionPlan Lengthened(SessionPlan plan, int minutes)
+    {
+        bool Grows(Segment s) => s is PracticeSegment { Phase: not Phase.WarmUp };
+        var now = plan.Segments.Where(Grows).Sum(s => s.Minutes);
+        return now == 0
+            ? plan
+            : Scale(plan, now + minutes, s => Grows(s) ? s.Minutes : 0, (s, n) => Grows(s) ? Lasting(s, n) : s);
+    }
+
+    /// <summary>
     /// A segment of another length at its pace: balls in proportion, and within the usual pace where they were; holes only as
     /// far as it takes to stay within two to five minutes each.
     /// </summary>

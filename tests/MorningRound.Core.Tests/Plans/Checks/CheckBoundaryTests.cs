@@ -58,7 +58,7 @@ public sealed class CheckBoundaryTests
 
     [Theory]
     [InlineData(45, 45)]
-    [InlineData(49, 45)]
+    [InlineData(49, 49)]
     [InlineData(50, 50)]
     [InlineData(60, 50)]
     public void Stretching_takes_time_from_the_others_only_where_there_is_none_to_spare(int minutes, int lasts)
@@ -71,7 +71,7 @@ public sealed class CheckBoundaryTests
 
     [Theory]
     [InlineData(0, 80)]
-    [InlineData(2, 80)]
+    [InlineData(2, 82)]
     [InlineData(3, 83)]
     [InlineData(20, 83)]
     public void A_pause_takes_time_from_the_others_only_where_there_is_none_to_spare(int spare, int lasts)

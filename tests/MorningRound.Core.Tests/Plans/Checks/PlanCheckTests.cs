@@ -467,6 +467,57 @@ public sealed class PlanCheckTests
             }
         ),
         new(
+            FindingId.LongFirst,
+            FindingLevel.Caution,
+            GivenPlan.With(HalfSwings, s => s with { Swing = SwingSize.Full, Clubs = [Club.Wood3, Club.PitchingWedge] }),
+            GivenPlan.With(HalfSwings, s => s with { Swing = SwingSize.Full, Clubs = [Club.PitchingWedge, Club.Wood3] })
+        ),
+        new(
+            FindingId.Dose,
+            FindingLevel.Advice,
+            Only(Unjudged, Stretch, HalfSwings, Technique with { Minutes = 21, Balls = 41 }),
+            Only(Unjudged, Stretch, HalfSwings, Technique with { Minutes = 21, Balls = 40 }),
+            Context with
+            {
+                Level = Level.New,
+            }
+        ),
+        new(
+            FindingId.NoTarget,
+            FindingLevel.Advice,
+            GivenPlan.With(CalledIrons, s => s with { Criterion = "" }),
+            GivenPlan.With(CalledIrons, s => s with { Criterion = "In the lane" })
+        ),
+        new(
+            FindingId.NotThere,
+            FindingLevel.Caution,
+            Clean,
+            Clean,
+            With(f => f with { Coach = f.Coach with { Bag = Bag(Club.Iron5, Club.Iron6, Club.Iron7, Club.PitchingWedge) } }),
+            With(f =>
+                f with
+                {
+                    Coach = f.Coach with { Bag = Bag(Club.Iron5, Club.Iron6, Club.Iron7, Club.Iron8, Club.PitchingWedge) },
+                }
+            )
+        ),
+        new(
+            FindingId.CompetitionDay,
+            FindingLevel.Caution,
+            Clean,
+            Clean,
+            Context with
+            {
+                Day = InFiveDays.FirstDay,
+                Student = Adult with { Own = Adult.Own with { Competitions = [InFiveDays] } },
+            },
+            Context with
+            {
+                Day = InFiveDays.FirstDay.AddDays(-1),
+                Student = Adult with { Own = Adult.Own with { Competitions = [InFiveDays] } },
+            }
+        ),
+        new(
             FindingId.Minor,
             FindingLevel.Stop,
             Clean,
@@ -490,6 +541,8 @@ public sealed class PlanCheckTests
         {
             Segments = [Stretch with { Minutes = stretch }, HalfSwings with { Minutes = swings }, Technique, CalledIrons, Holes],
         };
+
+    private static IReadOnlyList<BagClub> Bag(params Club[] clubs) => [.. clubs.Select(c => new BagClub { Club = c })];
 
     private static PlannedDrill Loading =>
         Planned(new Repetitions(), d => d with { Loads = [new BodyLoad { Part = BodyPart.AnotherPart }] });
@@ -690,7 +743,10 @@ public sealed class PlanCheckTests
                 Walks = [new WalkTo(range.Id, 6)],
             },
         };
-        var putts = Segment(9, "Putts", Phase.Random, Intent.Skill, Area.Putting, 10, 10, PlaceKind.PuttingGreen);
+        var putts = Segment(9, "Putts", Phase.Random, Intent.Skill, Area.Putting, 10, 10, PlaceKind.PuttingGreen) with
+        {
+            Criterion = "Holed",
+        };
         var plan = Only(new PlanConstraints { Minutes = 38 }, Stretch, HalfSwings, Technique, putts);
         Assert.Contains("6 of them walking", Assert.Single(PlanCheck.Run(plan, Context with { Places = [range, green] })).Why);
         Assert.Empty(PlanCheck.Run(plan, Context));
@@ -810,7 +866,7 @@ public sealed class PlanCheckTests
     public void For_a_squad_what_holds_for_some_names_them_and_what_holds_for_all_keeps_its_fix()
     {
         var plan = GivenPlan.With(Technique, s => s with { Focus = "" });
-        var minor = With(f => f with { Coach = f.Coach with { Age = AgeBand.UnderTwelve } });
+        var minor = With(f => f with { Coach = f.Coach with { Age = AgeBand.TwelveToSeventeen } });
         var found = PlanCheck.RunForSquad(
             plan,
             Context with

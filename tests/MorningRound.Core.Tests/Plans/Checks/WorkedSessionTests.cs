@@ -104,6 +104,7 @@ public sealed class WorkedSessionTests
             Segment(3, "Called tee shots", Phase.Random, Intent.Skill, Area.Wood, 25, 30) with
             {
                 Clubs = [Club.Driver, Club.Wood3],
+                Criterion = "In the fairway named",
             }
         );
 
@@ -130,6 +131,7 @@ public sealed class WorkedSessionTests
             {
                 Clubs = [Club.PitchingWedge, Club.Iron8, Club.Iron6, Club.Hybrid],
                 DeclaredRun = 5,
+                Criterion = "Aimed where it was meant",
             },
             Segment(5, "Quick holes", Phase.OnCourse, Intent.Performance, Area.Iron, 15, 14) with
             {
@@ -213,6 +215,7 @@ public sealed class WorkedSessionTests
             {
                 Clubs = [Club.PitchingWedge, Club.GapWedge, Club.SandWedge],
                 DeclaredRun = 3,
+                Criterion = "Within four per cent of the number",
             },
             Technical(
                 Segment(4, "Technique, checked and left", Phase.Block, Intent.Technique, Area.Iron, 15, 12) with

@@ -10,6 +10,7 @@ import {
   face,
   figure,
   fringe,
+  fromBothSides,
   grass,
   headCovers,
   hole,
@@ -126,7 +127,7 @@ function aroundTheHole(protocol: Protocol | null | undefined): Drawn {
         ? protocol.radiiFeet
         : protocol?.kind === 'parGame'
           ? [protocol.length]
-          : [3];
+          : [];
   const points =
     protocol?.kind === 'compass'
       ? protocol.points
@@ -136,7 +137,8 @@ function aroundTheHole(protocol: Protocol | null | undefined): Drawn {
           ? 0
           : 1;
   const unit = protocol && 'unit' in protocol && protocol.unit === 'metres' ? 'm' : 'ft';
-  const largest = Math.max(...rings);
+  const largest = Math.max(...rings, 1);
+  if (rings.length === 0) return fromBothSides;
   const radius = (d: number) => (d / largest) * 96;
   const text =
     protocol?.kind === 'proximityLevels'

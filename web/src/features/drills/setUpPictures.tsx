@@ -103,6 +103,20 @@ export const headCovers: Drawn = {
   ),
 };
 
+/** Putts to one hole from either side of a slope. */
+export const fromBothSides: Drawn = {
+  text: 'Putts to one hole from either side.',
+  picture: (
+    <>
+      <ellipse cx="200" cy="124" rx="168" ry="92" fill={green} />
+      <Ball x={92} y={182} r={6} />
+      <Ball x={318} y={182} r={6} />
+      <Way d="M100 176Q142 96 194 122M310 176Q262 104 208 122" />
+      <Hole x={200} y={126} />
+    </>
+  ),
+};
+
 /** Marks along a line, near and far. */
 export const marks: Drawn = {
   text: 'Marks along the line of the putt, near and far.',
