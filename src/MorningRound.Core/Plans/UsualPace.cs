@@ -9,6 +9,10 @@ internal static class UsualPace
     /// <summary>The slowest usual pace in block, in balls per minute.</summary>
     public const double BlockLeast = 0.5;
 
+    public const double RandomLeast = 0.7;
+    public const double PuttingBlockLeast = 0.8;
+    public const double PuttingRandomLeast = 0.5;
+
     public const double LeastMinutesPerHole = 2;
     public const double MostMinutesPerHole = 5;
 
@@ -27,7 +31,9 @@ internal static class UsualPace
         {
             if (segment.Phase == Phase.OnCourse || segment.EffectiveSkill == "reading")
                 return null;
-            return segment.Phase == Phase.Block ? (0.8, 5, "putting in block") : (0.5, 2, "random putting");
+            return segment.Phase == Phase.Block
+                ? (PuttingBlockLeast, 5, "putting in block")
+                : (PuttingRandomLeast, 2, "random putting");
         }
 
         return segment.Phase switch
@@ -35,7 +41,7 @@ internal static class UsualPace
             Phase.Block when segment.SlowRepetitions => (0.25, 0.45, "slow repetitions"),
             Phase.Block => (BlockLeast, 2.0, "block"),
             Phase.Random when segment.FullRoutine => (0.35, 0.75, "random with the full routine"),
-            Phase.Random => (0.7, 1.7, "random"),
+            Phase.Random => (RandomLeast, 1.7, "random"),
             _ => null,
         };
     }

@@ -32,6 +32,12 @@ public sealed record PlanContext
     /// <summary>The day of the last practice that was logged; null where nothing ever was.</summary>
     public DateOnly? LastPractised { get; init; }
 
+    /// <summary>How far results fall short of their goals, by area; empty where nothing is known.</summary>
+    public IReadOnlyList<AreaLoss> Losses { get; init; } = [];
+
+    /// <summary>The areas of the last two sessions; empty where nothing is known.</summary>
+    public IReadOnlyList<Area> RecentAreas { get; init; } = [];
+
     /// <summary>The student's season on the day; off season without a student.</summary>
     public Season Season => Student is { } file ? Seasons.On(Day, file) : Season.OffSeason;
 

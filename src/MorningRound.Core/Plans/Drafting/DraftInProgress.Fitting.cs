@@ -12,10 +12,76 @@ internal sealed partial class DraftInProgress
     private const int MostFixes = 30;
     private const int MinutesAHole = 4;
     private const int BallsAHole = 3;
+    private const int LongestWhole = 90;
 
-    /// <summary>Within each part of the game, block before what changes.</summary>
+    /// <summary>From so many minutes on a visit with a range and a green uses both. The product's own number.</summary>
+    private const int HoldsBothFrom = 60;
+    private const int OtherPlaceMinutes = 8;
+
+    /// <summary>
+    /// Where a visit of an hour or more has a range and a green, both are used: the part that is split for it keeps its phase and
+    /// intent, so that the shares stay as they are.
+    /// </summary>
+    private IEnumerable<Slot> WithBothPlaces(IReadOnlyList<Slot> slots)
+    {
+        PlaceKind[] greens = [PlaceKind.PuttingGreen, PlaceKind.ChippingGreen];
+        var other =
+            _main == PlaceKind.Range ? greens.Cast<PlaceKind?>().FirstOrDefault(g => _request.Places.Contains(g!.Value))
+            : greens.Contains(_main) && _request.Places.Contains(PlaceKind.Range) && _request.Balls >= 10 ? PlaceKind.Range
+            : null;
+        if (other is not { } place || _request.Minutes < HoldsBothFrom || _approach == Approach.SlowBuild)
+            return slots;
+        var split =
+            slots.LastOrDefault(s => s is { Phase: Phase.OnCourse, Minutes: >= 2 * OtherPlaceMinutes })
+            ?? slots.LastOrDefault(s => s is { Phase: not Phase.Block, Minutes: >= 2 * OtherPlaceMinutes });
+        if (split is null || (_approach == Approach.Sharpen && place != PlaceKind.Range))
+            return slots;
+        return slots.SelectMany(s =>
+            s != split
+                ? [s]
+                : new[]
+                {
+                    s with
+                    {
+                        Minutes = s.Minutes - OtherPlaceMinutes,
+                    },
+                    s with
+                    {
+                        Minutes = OtherPlaceMinutes,
+                        Only = place,
+                    },
+                }
+        );
+    }
+
+    /// <summary>
+    /// One place after the other, the main one first, so that nobody walks twice; within each part of the game, block before what
+    /// changes.
+    /// </summary>
     private void PutInOrder()
     {
+        PlaceKind[] order =
+        [
+            _main,
+            PlaceKind.Range,
+            PlaceKind.ChippingGreen,
+            PlaceKind.Bunker,
+            PlaceKind.PuttingGreen,
+            PlaceKind.Home,
+            PlaceKind.Course,
+        ];
+        var sorted = _segments
+            .Select((s, i) => (Segment: s, At: i))
+            .OrderBy(s =>
+                s.Segment is PracticeSegment { Phase: Phase.WarmUp }
+                    ? -1
+                    : Array.IndexOf(order, ((PracticeSegment)s.Segment).Place)
+            )
+            .ThenBy(s => s.At)
+            .Select(s => s.Segment)
+            .ToList();
+        _segments.Clear();
+        _segments.AddRange(sorted);
         for (var i = 0; i < _segments.Count; i++)
         {
             if (_segments[i] is not PracticeSegment { Phase: Phase.Block } block || block.Part() is not { } part)
@@ -35,7 +101,17 @@ internal sealed partial class DraftInProgress
     {
         var walks = new PlanInput(new SessionPlan { Title = "", Segments = _segments }, _context).WalkMinutes;
         var over = _segments.Sum(s => s.Minutes) + walks + pauses - _request.Minutes;
-        while (over > 0 && _segments.OfType<PracticeSegment>().Where(s => s.Minutes > 1).MaxBy(s => s.Minutes) is { } longest)
+        while (
+            over > 0
+            && _segments
+                .OfType<PracticeSegment>()
+                .Where(s => s.Minutes > 1)
+                // A drill with a number of its own takes what it takes, as long as something else can give way.
+                .OrderBy(s => s.Drill?.Protocol().OwnStrokes is null || s.Minutes > MostSegment ? 0 : 1)
+                .ThenByDescending(s => s.Minutes)
+                .FirstOrDefault()
+                is { } longest
+        )
         {
             var less = Math.Min(over, Math.Max(1, longest.Minutes / 8));
             var at = _segments.IndexOf(longest);
@@ -109,27 +185,6 @@ internal sealed partial class DraftInProgress
             _ when UsualPace.Of(segment) is { } usual => (int)Math.Ceiling(usual.Least * segment.Minutes),
             _ => Math.Min(segment.Balls, 1),
         };
-
-    private static int BallsFor(PracticeSegment segment)
-    {
-        if (segment.Drill is not { Drill: { UsualBalls: > 0 } drill })
-            return segment.Drill is null ? segment.Balls : 0;
-        if (segment.Holes is { } holes)
-            return BallsAHole * holes;
-        var pace = (double)drill.UsualBalls / drill.UsualMinutes;
-        if (UsualPace.Of(segment) is { } usual)
-            pace = Math.Clamp(pace, usual.Least + 0.05, usual.Most);
-        return Math.Max(1, (int)Math.Round(pace * segment.Minutes, MidpointRounding.AwayFromZero));
-    }
-
-    /// <summary>A segment of other length, with the balls and holes that fit it.</summary>
-    private static PracticeSegment Resized(PracticeSegment segment, int minutes)
-    {
-        var other = segment with { Minutes = minutes, Holes = segment.Holes is null ? null : HolesIn(minutes) };
-        return other with { Balls = segment.Drill is null ? segment.Balls * minutes / segment.Minutes : BallsFor(other) };
-    }
-
-    private static int HolesIn(int minutes) => Math.Clamp(minutes / MinutesAHole, 1, PlanRules.MostHoles);
 
     /// <summary>What can still be put right is put right, the heaviest first.</summary>
     private SessionPlan Mended(SessionPlan plan)

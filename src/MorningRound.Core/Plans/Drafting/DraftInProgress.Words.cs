@@ -1,48 +1,145 @@
 using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.Places;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Units;
 using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Plans.Drafting;
 
-/// <summary>What a draft says: its purpose, why each segment is there, and what kept it from being whole.</summary>
+/// <summary>What a draft says: its title and purpose, why each segment is there, and what kept it from being whole.</summary>
 internal sealed partial class DraftInProgress
 {
+    /// <summary>What most of the practice is about, which may be another area than the one it began from.</summary>
+    private Area MainArea()
+    {
+        var practice = Practised().ToList();
+        if (practice.Any(s => s.Area == _about.Area || (s.Holes is not null && !_about.IsShortGame)))
+            return _about.Area;
+        return practice
+                .Where(s => s.Area is not null and not Area.Mind)
+                .GroupBy(s => s.Area!.Value)
+                .OrderByDescending(g => g.Sum(s => s.Minutes))
+                .FirstOrDefault()
+                ?.Key
+            ?? _about.Area;
+    }
+
+    private IEnumerable<PracticeSegment> Practised() => _segments.OfType<PracticeSegment>().Where(s => s.Phase != Phase.WarmUp);
+
+    private string Title()
+    {
+        var skills = Practised()
+            .Where(s => s.Area == MainArea())
+            .GroupBy(s => s.EffectiveSkill)
+            .OrderByDescending(g => g.Sum(s => s.Minutes))
+            .Select(g => g.Key)
+            .Where(s => s.Length > 0)
+            .Take(2)
+            .ToList();
+        var name = Capital(TitleOf(MainArea()));
+        return skills.Count == 0
+            ? $"{name}, {_request.Minutes} min"
+            : $"{name}: {string.Join(" and ", skills)}, {_request.Minutes} min";
+    }
+
+    /// <summary>
+    /// In the words of the area. The coach's focus where the plan works on it; its number only where the plan measures it.
+    /// </summary>
     private string Purpose()
     {
-        var goal = _context.Student?.Coach.Focus.Goal ?? "";
-        var what = Name(_area).ToLowerInvariant();
-        return _approach switch
+        var area = MainArea();
+        if (_approach == Approach.Sharpen)
+            return $"Take {DraftArea.Named(area)} along as it is, and touch nothing";
+        var focus = _context.Student?.Coach.Focus;
+        var practice = _segments.OfType<PracticeSegment>().ToList();
+        // The focus is the purpose where some part of the plan works on it, and its number only where the plan measures it.
+        if (focus?.Goal.Length > 0 && practice.Any(s => s.Focus == focus.Goal))
         {
-            Approach.Sharpen => $"Take {what} to the course as it is, and touch nothing",
-            Approach.PlayIt => $"Play {what} with one ball and a card",
-            _ when goal.Length > 0 => goal,
-            _ => $"{Name(_area)}: first the same shot, then proof that it holds",
-        };
+            var isMeasured =
+                focus.Quantity is { } quantity
+                && practice.Any(s => s.Drill?.Drill.Protocol is MeasuredShots measured && measured.What == quantity.What);
+            if (isMeasured || !focus.Goal.Any(char.IsDigit))
+                return focus.Goal;
+            if (focus.Skill.Length > 0)
+                return $"{Capital(focus.Skill)}: first where it is seen, then where it counts";
+        }
+
+        return PurposeOf(area);
     }
 
-    /// <summary>The last scored part decides.</summary>
+    private string PurposeOf(Area area) =>
+        _approach == Approach.PlayIt
+            ? $"Play, with one ball and a card, and see what {DraftArea.Named(area)} {(IsPlural(area) ? "are" : "is")} worth today"
+            : area switch
+            {
+                Area.Putting => "Start putts on the line and give them one pace",
+                Area.Chip => "Land the chip where you look, and leave a putt you hole",
+                Area.Pitch => "Repeat a pitch before you change it",
+                Area.Bunker => "Out with the first, then close",
+                Area.Wedge => "Know the number, and hit it with the first ball",
+                Area.Iron => "Start the iron where you look, and keep it when the club changes",
+                Area.Wood => "Meet the long clubs clean, and use them at something",
+                Area.Driver => "Stand to the driver the same way, and find fairways that change",
+                Area.Body => "Move better before anything is hit",
+                _ => "Keep the routine when it matters",
+            };
+
+    /// <summary>One that the plan counts: the goal of the last part that has one, in the order of the climb.</summary>
     private string SuccessTest()
     {
-        var last = _segments.OfType<PracticeSegment>().LastOrDefault(s => s.Drill is not null && s.Phase != Phase.WarmUp);
-        return last is null
-            ? "It was done without hurry"
-            : $"{last.Title}: {char.ToLowerInvariant(last.EffectiveCriterion[0])}{last.EffectiveCriterion[1..]}, more often "
-                + "than not";
+        var goals = Practised().Where(s => s.Drill?.Goal is not null).ToList();
+        var focus = _context.Student?.Coach.Focus;
+        var asked =
+            goals.LastOrDefault(s => s.Area == MainArea() && s.EffectiveSkill == focus?.Skill)
+            ?? goals.LastOrDefault(s => s.Area == MainArea())
+            ?? goals.LastOrDefault();
+        if (asked?.Drill is { Goal: { } goal } planned)
+            return $"{asked.Title}: {planned.Protocol().InWords(goal)}";
+        return _segments.OfType<PracticeSegment>().LastOrDefault(s => s.Holes is not null) is { } holes
+            ? $"Every one of the {(holes.Holes == 1 ? "holes" : $"{holes.Holes} holes")} finished with one ball"
+            : "Every repetition was looked at before the next";
     }
 
-    private Message Reason(ShelvedDrill shelved, Slot slot, PlaceKind place)
+    private Message Reason(ShelvedDrill shelved, Slot slot)
     {
+        var drill = shelved.Drill;
+        var focus = _context.Student?.Coach.Focus;
         var why =
             _request.Pinned.Contains(shelved.Id) ? DraftSentences.Pinned.Of()
-            : shelved.Drill.Area == _area
-                ? (_request.Recent.Contains(shelved.Id) ? DraftSentences.ItsAreaAgain : DraftSentences.ItsArea).Of(
-                    Name(_area).ToLowerInvariant()
-                )
-            : place == _main ? DraftSentences.FitsThePlace.Of()
-            : DraftSentences.NearestThing.Of();
-        return DraftSentences.Both.Of(slot.Why, why);
+            : slot.Only is { } only ? DraftSentences.OtherPlace.Of(only)
+            : focus?.Area == drill.Area && focus.Skill.Length > 0 && drill.Skill == focus.Skill
+                ? DraftSentences.IsTheFocus.Of(focus.Skill)
+            : slot.Phase != Phase.Block && drill.Skill == _blockSkill && drill.Area == _about.Area
+                ? DraftSentences.SameSkillChanging.Of(drill.Skill)
+            : slot.Intent == Intent.Technique && AidFits(drill)
+                ? DraftSentences.FitsTheFault.Of(_context.Student!.Coach.Focus.Fault)
+            : drill.Area == _about.Area ? (_isAreaSaid ? DraftSentences.ForTheSkill.Of(drill.Skill) : _about.Why)
+            : IsHoles(drill) ? DraftSentences.HolesUseTheClubs.Of()
+            : drill.Area == Area.Mind ? DraftSentences.ForTheHead.Of()
+            : !IsForeign(drill) ? DraftSentences.NextTo.Of(DraftArea.Named(drill.Area), DraftArea.Named(_about.Area))
+            : DraftSentences.ForAChange.Of(DraftArea.Named(drill.Area));
+        _isAreaSaid |= drill.Area == _about.Area;
+        if (_request.Recent.Contains(shelved.Id))
+            why = DraftSentences.Both.Of(why, DraftSentences.AgainLately.Of());
+        return DraftSentences.Both.Of(SlotWhy(slot, drill), why);
+    }
+
+    private bool _isAreaSaid;
+
+    /// <summary>Why the part is there; what is only true of some drills is said of those.</summary>
+    private Message SlotWhy(Slot slot, Drill drill)
+    {
+        if (_approach != Approach.Sharpen || slot.Only is not null)
+            return slot.Why;
+        return (slot.Phase, slot.Intent, drill) switch
+        {
+            (Phase.Random, _, { Area: Area.Wedge }) => slot.Why,
+            (Phase.Random, _, _) => DraftSentences.ChangesWithoutHurry.Of(),
+            (_, Intent.Skill, { Skill: not "start line" }) => DraftSentences.SameShotToTrust.Of(),
+            _ => slot.Why,
+        };
     }
 
     /// <summary>
@@ -68,10 +165,17 @@ internal sealed partial class DraftInProgress
             );
         }
 
+        if (DoseRules.Who(_context) is { } who && plan.Practice().Any(s => DoseRules.FullSwings(s) > 0))
+            Compromise(null, DraftSentences.DoseSaid.Of(MostFullSwings(), who.Of(), DoseRules.MinutesWithoutPause));
         var walks = new PlanInput(plan, _context).WalkMinutes;
         var unfilled = _request.Minutes - plan.Segments.Sum(s => s.Minutes) - walks;
         if (unfilled * 10 > _request.Minutes)
-            Compromise(null, DraftSentences.Unfilled.Of(unfilled, Words(_request.Places)));
+            Compromise(
+                null,
+                _request.Places.Contains(PlaceKind.Range) && _ballsLeft < DraftArea.LeastBalls
+                    ? DraftSentences.UnfilledWithoutBalls.Of(unfilled, _request.Balls)
+                    : DraftSentences.Unfilled.Of(unfilled, Words(_request.Places))
+            );
         foreach (var found in PlanCheck.Run(plan, _context).Where(f => f.Level > FindingLevel.Note && f.Id != FindingId.Minor))
             Compromise(null, DraftSentences.NotPutRight.Of(found.Message));
     }
@@ -98,16 +202,23 @@ internal sealed partial class DraftInProgress
             )
         );
 
-    private static string Name(Area area) =>
+    /// <summary>A ground as one is on it: "on the range", "at home".</summary>
+    internal static string At(PlaceKind place) => place == PlaceKind.Home ? "at home" : $"on {Words([place])}";
+
+    private static string TitleOf(Area area) =>
         area switch
         {
-            Area.Chip => "Chipping",
-            Area.Pitch => "Pitching",
-            Area.Wedge => "Wedges",
-            Area.Iron => "Irons",
-            Area.Wood => "Woods",
-            Area.Body => "Body",
-            Area.Mind => "A calm head",
-            _ => area.ToString(),
+            Area.Chip => "chipping",
+            Area.Pitch => "pitching",
+            Area.Bunker => "bunker",
+            Area.Wedge => "wedges",
+            Area.Iron => "irons",
+            Area.Wood => "woods and hybrids",
+            Area.Mind => "a calm head",
+            _ => area.ToString().ToLowerInvariant(),
         };
+
+    private static bool IsPlural(Area area) => area is Area.Wedge or Area.Iron or Area.Wood;
+
+    private static string Capital(string text) => text.Length == 0 ? text : $"{char.ToUpperInvariant(text[0])}{text[1..]}";
 }

@@ -1,8 +1,10 @@
 using MorningRound.Core.Drills;
 using MorningRound.Core.Golf;
+using MorningRound.Core.Places;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Plans.Editing;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Wording;
 
@@ -14,53 +16,128 @@ internal sealed partial class DraftInProgress
     private const int MinutesWithoutBreak = 60;
     private const int MinutesWithoutBreakWhenHot = 30;
     private const int PauseMinutes = 3;
+    private const int LeastWarmUpBalls = 5;
 
     private readonly DraftRequest _request;
     private readonly PlanContext _context;
     private readonly IReadOnlyList<ShelvedDrill> _shelf;
+    private readonly IReadOnlyDictionary<Guid, int> _usedBefore;
     private readonly Approach _approach;
-    private readonly Area _area;
+    private readonly DraftArea _about;
     private readonly PlaceKind _main;
+    private readonly Competition? _near;
+    private readonly bool _needsCare;
     private readonly SplitMix64 _random;
+    private readonly int _variant;
     private readonly List<Segment> _segments = [];
     private readonly Dictionary<Guid, Message> _reasons = [];
     private readonly List<(Phase? About, Message Message)> _compromises = [];
     private readonly HashSet<Guid> _used = [];
     private string _blockSkill = "";
-    private string _blockCriterion = "";
+    private Area? _blockArea;
+    private int _foreign;
+    private int _room;
+    private int _ballsLeft;
     private int _ids;
 
-    public DraftInProgress(DraftRequest request, PlanContext context, IReadOnlyList<ShelvedDrill> shelf)
+    public DraftInProgress(
+        DraftRequest request,
+        PlanContext context,
+        IReadOnlyList<ShelvedDrill> shelf,
+        IReadOnlyDictionary<Guid, int> usedBefore,
+        int variant
+    )
     {
         _request = request;
         _context = context;
         _shelf = shelf;
-        _approach = request.Approach ?? context.Student?.Coach.Approach ?? Approach.ThreeParts;
-        _random = new SplitMix64((ulong)(request.Variant + 1) * 7919);
-        _main = request.Places[0];
-        _area = AreaFor(request, context);
-        if (
-            !SuitedPlaces(_area).Contains(_main)
-            && request.Places.FirstOrDefault(p => SuitedPlaces(_area).Contains(p), _main) is var suited
-        )
-            _main = suited;
+        _usedBefore = usedBefore;
+        _variant = variant;
+        _near = context.Student?.Own.Competitions.FirstOrDefault(c =>
+            context.Day >= (c.ArrivalDay ?? c.FirstDay) && context.Day <= c.LastDay
+        );
+        _approach =
+            request.Approach
+            ?? (
+                context.Season == Season.CompetitionWeek
+                    ? Approach.Sharpen
+                    : context.Student?.Coach.Approach ?? Approach.ThreeParts
+            );
+        _ballsLeft = request.Balls;
+        _random = new SplitMix64((ulong)(variant + 1) * 7919);
+        _about = DraftArea.Of(request, context);
+        _needsCare = DoseRules.Who(context) is not null;
+        var suited = DraftArea.SuitedPlaces(_about.Area);
+        _main = request.Places.OrderBy(p => Array.IndexOf(suited, p) is >= 0 and var at ? at : 99).First();
+        if (!suited.Contains(_main))
+            _main = request.Places[0];
     }
 
     public Drafted Draft()
     {
-        var most = _request.Hot ? MinutesWithoutBreakWhenHot : MinutesWithoutBreak;
+        if (_near is { } competition)
+            return IsPlayed(competition) ? BeforePlaying(competition) : OnArrival(competition);
+        if (_request.Area is { } asked && !DraftArea.IsThere(asked, _request))
+        {
+            Compromise(
+                null,
+                DraftSentences.NotThereAtAll.Of(
+                    Capital(DraftArea.Named(asked)),
+                    $"{string.Join(" or ", _request.Places.Select(At))} with {_request.Balls} range balls"
+                )
+            );
+            return Nothing();
+        }
+
+        var most = MostWithoutBreak();
         var pauses = (_request.Minutes - 1) / most;
         var left = _request.Minutes - (pauses * PauseMinutes);
         left -= WarmUp(left);
+        _room = left;
         // Walks are known once the places are; they are taken off the parts afterwards.
-        foreach (var slot in Slots(left))
-            Fill(slot);
+        var over = 0;
+        foreach (var slot in WithBothPlaces([.. Slots(left)]))
+            over = Fill(slot with { Minutes = slot.Minutes + over });
+        if (over > 0)
+            Spread(over);
+        HoldArea();
+        if (!Practised().Any())
+            return Nothing();
         PutInOrder();
         FitToTime(pauses * PauseMinutes);
         PlacePauses(most);
+        return Finished();
+    }
+
+    /// <summary>
+    /// What was asked for, or set as the focus, has two thirds of the practice with its neighbours: what is too much of something
+    /// else goes, even where nothing takes its place.
+    /// </summary>
+    private void HoldArea()
+    {
+        if (!IsAreaHeld)
+            return;
+        bool IsOwn(PracticeSegment s) => s.Drill is not { } planned || !IsForeign(planned.Drill);
+        while (3 * Practised().Where(IsOwn).Sum(s => s.Minutes) < 2 * Practised().Sum(s => s.Minutes))
+        {
+            var other = Practised().Last(s => !IsOwn(s));
+            _segments.Remove(other);
+            if (_compromises.All(c => c.About is not null))
+                Compromise(null, DraftSentences.TooLittleOf.Of(Capital(DraftArea.Named(_about.Area))));
+        }
+    }
+
+    /// <summary>Care asks for a pause sooner, and so does heat.</summary>
+    private int MostWithoutBreak() =>
+        _request.Hot ? MinutesWithoutBreakWhenHot
+        : _needsCare ? DoseRules.MinutesWithoutPause
+        : MinutesWithoutBreak;
+
+    private Drafted Finished()
+    {
         var plan = new SessionPlan
         {
-            Title = $"{Name(_area)}, {_request.Minutes} min",
+            Title = Title(),
             Purpose = Purpose(),
             SuccessTest = SuccessTest(),
             Constraints = new PlanConstraints
@@ -78,15 +155,30 @@ internal sealed partial class DraftInProgress
         NameWhatIsMissing(plan);
         return new Drafted(
             plan,
-            [
-                .. plan.Segments.Select(s => new SegmentReason(
-                    s.Id,
-                    _reasons
-                        .GetValueOrDefault(s.Id, (s is Pause ? DraftSentences.WaterBeforeLong : DraftSentences.PutIn).Of())
-                        .In()
-                )),
-            ],
-            [.. _compromises.Select(c => c.Message.In())]
+            [.. plan.Segments.Select(s => new SegmentReason(s.Id, ReasonOf(s, plan).In()))],
+            [.. _compromises.Select(c => c.Message.In()).Distinct()],
+            []
+        );
+    }
+
+    /// <summary>Why a segment is there; the second half of one that a pause has parted is there for the same reason.</summary>
+    private Message ReasonOf(Segment segment, SessionPlan plan) =>
+        _reasons.TryGetValue(segment.Id, out var why) ? why
+        : segment is Pause ? DraftSentences.WaterBeforeLong.Of()
+        : plan.Segments.FirstOrDefault(s => s.Title == segment.Title && _reasons.ContainsKey(s.Id)) is { } first
+            ? _reasons[first.Id]
+        : DraftSentences.PutIn.Of();
+
+    /// <summary>Where no drill fits there is no plan: a warm-up alone, or minutes that nothing fills, help nobody.</summary>
+    private Drafted Nothing()
+    {
+        if (_compromises.Count == 0)
+            Compromise(null, DraftSentences.NothingFits.Of(Words(_request.Places), _request.Balls));
+        return new Drafted(
+            null,
+            [],
+            [.. _compromises.Where(c => c.About != Phase.WarmUp).Select(c => c.Message.In()).Distinct()],
+            []
         );
     }
 
@@ -99,45 +191,79 @@ internal sealed partial class DraftInProgress
             return 0;
         }
 
-        var isLong = _main == PlaceKind.Range && minutes >= 10;
-        if (!isLong)
+        if (minutes < 10 || _main == PlaceKind.Home)
         {
-            if (minutes < 10 || _main == PlaceKind.Home)
-            {
-                Compromise(Phase.WarmUp, (minutes < 10 ? DraftSentences.TooShortForWarmUp : DraftSentences.NoWarmUpAtHome).Of());
-                return 0;
-            }
+            Compromise(Phase.WarmUp, (minutes < 10 ? DraftSentences.TooShortForWarmUp : DraftSentences.NoWarmUpAtHome).Of());
+            return 0;
+        }
 
+        if (_main != PlaceKind.Range)
+        {
             var loosening = Math.Clamp(minutes / 12, 2, 5);
             Add(StretchSegment(loosening), DraftSentences.BodyFirst.Of());
             return loosening;
         }
 
-        var bag = _context.Student?.Coach.Bag.Select(b => b.Club).ToList() ?? [];
-        var length = Math.Clamp(minutes / 6, WarmUps.Shortest, 15);
-        foreach (var part in WarmUps.Of(length, WarmUpBefore.Block, _context.Day, bag, Forbidden()))
+        var length = Math.Clamp(minutes / 6, WarmUps.Shortest, 14);
+        var warmUp = WarmUps.Of(WarmUpFor(length));
+        // A quarter of the bucket at most; swings without balls are no part of their own.
+        var bucket = _request.Balls / 4;
+        foreach (var part in warmUp.Parts.Where(p => p.Place == PlaceKind.Range || p.Balls == 0))
         {
-            var segment = WarmUps.ToSegment(part, NextId());
-            // Without balls the swings are made all the same.
-            if (_request.Balls < 20)
-                segment = segment with { Balls = 0, Exit = new AfterMinutes() };
-            // Full swings early in a long session are kept for later.
-            if (_request.Minutes > 90)
-                segment = segment with { Clubs = [.. segment.Clubs.Where(c => c != Club.Driver)] };
-            if (_context.Hurt.Any(h => segment.LoadOn(h.Part, h.Side) is { } load && h.Forbids(load)))
+            var segment = WarmUps.ToSegment(part, NextId()) with { Place = PlaceKind.Range };
+            if (segment.Balls > 0)
             {
-                length -= segment.Minutes;
-                continue;
+                var balls = Math.Min(segment.Balls, bucket);
+                if (balls < LeastWarmUpBalls || (balls < segment.Balls && segment.Swing == SwingSize.Full))
+                    continue;
+                bucket -= balls;
+                _ballsLeft -= balls;
+                segment = segment.WithBalls(balls);
             }
 
-            Add(segment, segment.Intent == Intent.Body ? DraftSentences.BodyFirst.Of() : DraftSentences.SmallSwingsFirst.Of());
+            Add(
+                segment,
+                segment.Intent == Intent.Body ? DraftSentences.BodyFirst.Of()
+                    : segment.Swing == SwingSize.Full ? warmUp.Reason
+                    : DraftSentences.SmallSwingsFirst.Of()
+            );
         }
 
-        return length;
+        return _segments.Sum(s => s.Minutes);
     }
 
+    private WarmUpRequest WarmUpFor(int minutes, WarmUpBefore before = WarmUpBefore.Block) =>
+        new()
+        {
+            Minutes = minutes,
+            Before = before,
+            Day = _context.Day,
+            School = _request.WarmUp ?? WarmUpSchool.TwoAClub,
+            Bag = [.. _context.Student?.Coach.Bag.Select(b => b.Club) ?? []],
+            // Full swings early in a long session are kept for later.
+            Without =
+            [
+                .. Forbidden(PlaceKind.Range),
+                .. _context.Student?.Own.DislikedClubs ?? [],
+                .. _request.Minutes > 90 ? [Club.Driver] : Array.Empty<Club>(),
+            ],
+            Level = _context.Level,
+            Age = _context.Student?.Coach.Age ?? AgeBand.Adult,
+            Hurt = _context.Hurt,
+        };
+
     private PracticeSegment StretchSegment(int minutes) =>
-        WarmUps.ToSegment(new WarmUpPart("Stretch", WarmUps.Stretches, Area.Body, null, _main, minutes, 0, []), NextId());
+        WarmUps.ToSegment(
+            new WarmUpPart
+            {
+                Title = "Stretch",
+                Text = Stretches.InWords(minutes, _context.Hurt),
+                Area = Area.Body,
+                Place = _main,
+                Minutes = minutes,
+            },
+            NextId()
+        );
 
     /// <summary>The parts an approach asks for, in the order of the climb.</summary>
     private IEnumerable<Slot> Slots(int minutes)
@@ -214,8 +340,8 @@ internal sealed partial class DraftInProgress
             new Guid(
                 _request.Minutes,
                 (short)_request.Balls,
-                (short)_request.Variant,
-                (byte)_area,
+                (short)_variant,
+                (byte)_about.Area,
                 (byte)_approach,
                 (byte)_main,
                 0,
@@ -228,5 +354,10 @@ internal sealed partial class DraftInProgress
         );
 
     /// <summary>A stretch of the plan to be filled: what it is for, and how many minutes it has.</summary>
-    private sealed record Slot(Phase Phase, Intent Intent, int Minutes, Message Why);
+    /// <param name="Phase">The phase.</param>
+    /// <param name="Intent">The intent.</param>
+    /// <param name="Minutes">How long it is.</param>
+    /// <param name="Why">Why it is there.</param>
+    /// <param name="Only">The only ground it is filled from; null for any of the visit's.</param>
+    private sealed record Slot(Phase Phase, Intent Intent, int Minutes, Message Why, PlaceKind? Only = null);
 }

@@ -1,4 +1,5 @@
 using MorningRound.Core.Golf;
+using MorningRound.Core.Places;
 using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.Plans.Drafting;
@@ -15,6 +16,9 @@ public sealed record DraftRequest
     /// <summary>The most range balls of a draft.</summary>
     public const int MostBalls = 200;
 
+    /// <summary>The most students a draft is made for together.</summary>
+    public const int MostStudents = 12;
+
     /// <summary>Minutes for the whole visit, 5 to 180.</summary>
     public required int Minutes { get; init; }
 
@@ -24,11 +28,14 @@ public sealed record DraftRequest
     /// <summary>Where it can be held; the first is where it mostly is.</summary>
     public required IReadOnlyList<PlaceKind> Places { get; init; }
 
-    /// <summary>The school; null takes the student's, or else "three parts".</summary>
+    /// <summary>The school; null takes "sharpen" in a competition's week, else the student's, or else "three parts".</summary>
     public Approach? Approach { get; init; }
 
-    /// <summary>What it is mostly about; null takes what the student believes is weak, or else what the place is for.</summary>
+    /// <summary>What it is mostly about; null takes the focus, then results, then beliefs, then what was not done lately.</summary>
     public Area? Area { get; init; }
+
+    /// <summary>How the warm-up goes up the bag; null takes two a club.</summary>
+    public WarmUpSchool? WarmUp { get; init; }
 
     /// <summary>Whether the day is hot, which asks for pauses twice as often.</summary>
     public bool Hot { get; init; }
@@ -48,6 +55,9 @@ public sealed record DraftRequest
     /// <summary>Drills that must be in it where they can be.</summary>
     public IReadOnlyCollection<Guid> Pinned { get; init; } = [];
 
+    /// <summary>Drills the student has done before: in a competition's week nothing new is begun.</summary>
+    public IReadOnlyCollection<Guid> Known { get; init; } = [];
+
     /// <summary>Everything wrong, each with its path; empty when a draft can be made.</summary>
     public IReadOnlyList<FieldError> Check() =>
         new FieldErrors()
@@ -62,6 +72,7 @@ public sealed record DraftRequest
             )
             .RequireBetween(Variant, 0, 1000, "variant", "drafts")
             .RequireAtMost(Recent.Count, 200, "recent")
+            .RequireAtMost(Known.Count, 500, "known")
             .RequireAtMost(Pinned.Count, 40, "pinned")
             .Found;
 }
@@ -69,14 +80,21 @@ public sealed record DraftRequest
 /// <summary>Why a segment is in a draft.</summary>
 public sealed record SegmentReason(Guid SegmentId, string Why);
 
-/// <summary>A drafted plan with its reasons.</summary>
-/// <param name="Plan">The plan.</param>
+/// <summary>What would work where the answers do not.</summary>
+/// <param name="Place">The ground.</param>
+/// <param name="Text">What there would be, in a sentence.</param>
+public sealed record DraftOffer(PlaceKind Place, string Text);
+
+/// <summary>A drafted plan with its reasons; or, where nothing honest fits, no plan but the reason and what would work.</summary>
+/// <param name="Plan">The plan; null where nothing honest can be drafted.</param>
 /// <param name="Reasons">A line for every segment, in order.</param>
 /// <param name="Compromises">What kept the draft from being whole, each in a sentence; empty when nothing did.</param>
+/// <param name="Offers">What would work instead; empty where there is a plan.</param>
 /// <param name="HasMoreVariants">Whether the same answers give a different plan too.</param>
 public sealed record Drafted(
-    SessionPlan Plan,
+    SessionPlan? Plan,
     IReadOnlyList<SegmentReason> Reasons,
     IReadOnlyList<string> Compromises,
+    IReadOnlyList<DraftOffer> Offers,
     bool HasMoreVariants = false
 );

@@ -6,10 +6,6 @@ namespace MorningRound.Core.Plans.Drafting;
 internal static class DraftSentences
 {
     public static readonly Sentence BodyFirst = new("draft.bodyFirst", "The body first.");
-    public static readonly Sentence SmallSwingsFirst = new(
-        "draft.smallSwingsFirst",
-        "Small swings before bigger ones; nothing is counted."
-    );
     public static readonly Sentence HalfTheSame = new("draft.halfTheSame", "Half of it the same shot over and over.");
     public static readonly Sentence HalfThatChanges = new("draft.halfThatChanges", "Half of it a shot that changes.");
     public static readonly Sentence HolesToFinish = new("draft.holesToFinish", "And holes to finish with.");
@@ -38,10 +34,68 @@ internal static class DraftSentences
         "No warm-up of its own: nothing at home is swung in full."
     );
     public static readonly Sentence Pinned = new("draft.pinned", "Pinned.");
-    public static readonly Sentence ItsArea = new("draft.itsArea", "It is {0}, and not from the last two sessions.");
-    public static readonly Sentence ItsAreaAgain = new("draft.itsAreaAgain", "It is {0}, though it was there lately.");
-    public static readonly Sentence FitsThePlace = new("draft.fitsThePlace", "It fits the place.");
-    public static readonly Sentence NearestThing = new("draft.nearestThing", "The nearest thing there is.");
+    public static readonly Sentence AskedFor = new("draft.askedFor", "It is for {0}, as asked.");
+    public static readonly Sentence FocusArea = new("draft.focusArea", "The coach's focus is {0}.");
+    public static readonly Sentence FocusSkill = new("draft.focusSkill", "The coach's focus is {0}, {1}.");
+    public static readonly Sentence LosesMost = new(
+        "draft.losesMost",
+        "Results lose most with {0}: {1} % short of what was asked, over {2} results."
+    );
+    public static readonly Sentence BelievedWeak = new("draft.believedWeak", "The student believes {0} to be weak.");
+    public static readonly Sentence NotLately = new("draft.notLately", "There was nothing for {0} lately.");
+    public static readonly Sentence WhatThePlaceIsFor = new("draft.whatThePlaceIsFor", "It is what the place is for.");
+    public static readonly Sentence ForTheSkill = new("draft.forTheSkill", "Here for {0}.");
+    public static readonly Sentence ChangesWithoutHurry = new(
+        "draft.changesWithoutHurry",
+        "A shot that changes, without hurry and without repair."
+    );
+    public static readonly Sentence SameShotToTrust = new(
+        "draft.sameShotToTrust",
+        "The same shot until it is trusted, and no longer."
+    );
+    public static readonly Sentence SmallSwingsFirst = new("draft.smallSwingsFirst", "Small swings before bigger ones.");
+    public static readonly Sentence NotThereAtAll = new("draft.notThereAtAll", "{0} cannot be practised {1}.");
+    public static readonly Sentence TooShortForPart = new(
+        "draft.tooShortForPart",
+        "No {0} part: the visit is too short for one."
+    );
+    public static readonly Sentence IsTheFocus = new("draft.isTheFocus", "It is the coach's focus: {0}.");
+    public static readonly Sentence SameSkillChanging = new(
+        "draft.sameSkillChanging",
+        "The same {0} as in block, now that the shot changes."
+    );
+    public static readonly Sentence FitsTheFault = new("draft.fitsTheFault", "It answers the fault: {0}.");
+    public static readonly Sentence HolesUseTheClubs = new("draft.holesUseTheClubs", "Holes ask for the same clubs, once each.");
+    public static readonly Sentence ForTheHead = new("draft.forTheHead", "The head is part of it.");
+    public static readonly Sentence NextTo = new("draft.nextTo", "{0}, next to {1}.");
+    public static readonly Sentence ForAChange = new("draft.forAChange", "For a change: {0}.");
+    public static readonly Sentence OtherPlace = new(
+        "draft.otherPlace",
+        "The {0} is there too, and an hour is long in one place."
+    );
+    public static readonly Sentence AgainLately = new("draft.againLately", "It was there lately; nothing newer fits as well.");
+    public static readonly Sentence ArrivalPace = new(
+        "draft.arrivalPace",
+        "How fast these greens are is the first thing to know."
+    );
+    public static readonly Sentence ArrivalChips = new("draft.arrivalChips", "How the ball comes out of this grass.");
+    public static readonly Sentence ArrivalIsShort = new(
+        "draft.arrivalIsShort",
+        "It is the day of arriving at {0}: {1} minutes are enough, the rest is for walking the course and resting."
+    );
+    public static readonly Sentence ArrivalNeedsGreen = new(
+        "draft.arrivalNeedsGreen",
+        "It is the day of arriving at {0}: what helps is a putting or a chipping green, not swings."
+    );
+    public static readonly Sentence OnlyAWarmUp = new(
+        "draft.onlyAWarmUp",
+        "{0} is played that day: a warm-up, and nothing else."
+    );
+    public static readonly Sentence DoseSaid = new(
+        "draft.doseSaid",
+        "At most {0} full swings and a pause at least every {2} minutes: it is for {1}."
+    );
+    public static readonly Sentence WouldWork = new("draft.wouldWork", "What would work {0}: {1}.");
     public static readonly Sentence Both = new("draft.both", "{0} {1}");
     public static readonly Sentence AllThatFitsHurts = new(
         "draft.allThatFitsHurts",
@@ -52,10 +106,6 @@ internal static class DraftSentences
         "no drill on the shelf fits {0} with {1} balls and what there is at hand"
     );
     public static readonly Sentence NoPartFor = new("draft.noPartFor", "No {0} part for {1}: {2}.");
-    public static readonly Sentence NoPartForButElsewhere = new(
-        "draft.noPartForButElsewhere",
-        "No {0} part for {1}: {2}. There would be something for {3}."
-    );
     public static readonly Sentence NoRoomForWarmUp = new("draft.noRoomForWarmUp", "No warm-up part: there is no room for one.");
     public static readonly Sentence ApproachAsksForNone = new(
         "draft.approachAsksForNone",
@@ -65,6 +115,14 @@ internal static class DraftSentences
     public static readonly Sentence Unfilled = new(
         "draft.unfilled",
         "{0} minutes could not be filled: the shelf has nothing more that fits {1}."
+    );
+    public static readonly Sentence UnfilledWithoutBalls = new(
+        "draft.unfilledWithoutBalls",
+        "{0} minutes could not be filled: the {1} range balls are used up."
+    );
+    public static readonly Sentence TooLittleOf = new(
+        "draft.tooLittleOf",
+        "{0}: too little of it fits this student and this place to fill the time, and something else would be another plan."
     );
     public static readonly Sentence NotPutRight = new("draft.notPutRight", "It could not be put right: {0}");
     public static readonly Sentence FewBalls = new(

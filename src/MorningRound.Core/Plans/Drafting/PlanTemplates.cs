@@ -501,7 +501,19 @@ public static class PlanTemplates
             minutes,
             null,
             null,
-            [.. WarmUps.Of(minutes, WarmUpBefore.Round, day, [], []).Select(p => WarmUps.ToSegment(p, Guid.Empty))]
+            [
+                .. WarmUps
+                    .Of(
+                        new WarmUpRequest
+                        {
+                            Minutes = minutes,
+                            Before = WarmUpBefore.Round,
+                            Day = day,
+                            School = WarmUpSchool.FixedFives,
+                        }
+                    )
+                    .Parts.Select(p => WarmUps.ToSegment(p, Guid.Empty)),
+            ]
         );
 
     private static PracticeSegment Segment(
@@ -571,7 +583,7 @@ public static class PlanTemplates
         };
 
     private static PracticeSegment Stretch(int minutes, PlaceKind place = PlaceKind.Range) =>
-        Segment("Stretch", Phase.WarmUp, Intent.Body, Area.Body, minutes, 0, WarmUps.Stretches, place);
+        Segment("Stretch", Phase.WarmUp, Intent.Body, Area.Body, minutes, 0, Stretches.InWords(minutes, []), place);
 
     private static PracticeSegment Slow(int minutes, int balls) =>
         Technique(

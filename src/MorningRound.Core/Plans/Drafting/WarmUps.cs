@@ -1,30 +1,9 @@
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Units;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Plans.Drafting;
-
-/// <summary>What a warm-up leads to.</summary>
-public enum WarmUpBefore
-{
-    /// <summary>The first tee: the minutes are those left until then.</summary>
-    Round,
-
-    /// <summary>A block on the range.</summary>
-    Block,
-}
-
-/// <summary>One part of a warm-up.</summary>
-public sealed record WarmUpPart(
-    string Title,
-    string Text,
-    Area Area,
-    SwingSize? Swing,
-    PlaceKind Place,
-    int Minutes,
-    int Balls,
-    IReadOnlyList<Club> Clubs
-);
 
 /// <summary>
 /// Warm-ups of any length from five minutes, from the bag and the date. Common practice, no source. Everything is said in lead
@@ -38,72 +17,54 @@ public static class WarmUps
     /// <summary>The fewest minutes before a round for which the range is used at all.</summary>
     private const int RangeFrom = 15;
 
+    /// <summary>From so many minutes on a warm-up ends with a few soft wedges to settle.</summary>
     private const int FullFrom = 25;
 
     /// <summary>Easy balls a minute at most: fifteen take about four minutes.</summary>
-    private const double MostPace = 4;
+    private const double MostPace = 3.75;
 
-    /// <summary>The stretches, counted.</summary>
-    public const string Stretches =
-        "Wrists 3 in and 3 out; forearms 5 and 5; arm circles small 5 and big 5, both ways; side bends 5 a side; forward bend "
-        + "5; turns with a club across the chest 5, each foot back in turn.";
-
-    private static readonly Club[] Standard =
-    [
-        Club.Driver,
-        Club.Wood3,
-        Club.Hybrid,
-        Club.Iron4,
-        Club.Iron5,
-        Club.Iron6,
-        Club.Iron7,
-        Club.Iron8,
-        Club.Iron9,
-        Club.PitchingWedge,
-        Club.SandWedge,
-        Club.Putter,
-    ];
+    private const int MostStretching = 5;
 
     /// <summary>
-    /// The irons and woods between wedge and driver for a day: 9, 7, 5, hybrid on odd days of the month, 8, 6, 4, 3 wood on even
-    /// ones. What the bag lacks or the place forbids is skipped.
+    /// A warm-up. Throws <see cref="ArgumentOutOfRangeException"/> below <see cref="Shortest"/>. The minutes of its parts add up to
+    /// those asked for.
     /// </summary>
-    public static IReadOnlyList<Club> Rotation(DateOnly day, IReadOnlyCollection<Club> clubs) =>
-        [
-            .. (
-                day.Day % 2 == 1
-                    ? new[] { Club.Iron9, Club.Iron7, Club.Iron5, Club.Hybrid }
-                    : [Club.Iron8, Club.Iron6, Club.Iron4, Club.Wood3]
-            ).Where(clubs.Contains),
-        ];
-
-    /// <summary>
-    /// The clubs there are to warm up with: the bag without what is forbidden; a usual bag where none is known.
-    /// </summary>
-    public static IReadOnlyList<Club> Usable(IReadOnlyCollection<Club> bag, IReadOnlyCollection<Club> forbidden) =>
-        [.. (bag.Count == 0 ? Standard : bag).Except(forbidden)];
-
-    /// <summary>
-    /// A warm-up of a given length in minutes. Throws <see cref="ArgumentOutOfRangeException"/> below <see cref="Shortest"/>.
-    /// The minutes of its parts add up to those asked for.
-    /// </summary>
-    public static IReadOnlyList<WarmUpPart> Of(
-        int minutes,
-        WarmUpBefore before,
-        DateOnly day,
-        IReadOnlyCollection<Club> bag,
-        IReadOnlyCollection<Club> forbidden
-    )
+    public static WarmUp Of(WarmUpRequest request)
     {
-        ArgumentOutOfRangeException.ThrowIfLessThan(minutes, Shortest);
-        var clubs = Usable(bag, forbidden);
-        return (before, minutes) switch
+        ArgumentOutOfRangeException.ThrowIfLessThan(request.Minutes, Shortest, nameof(request));
+        var parts =
+            request is { Before: WarmUpBefore.Round, Minutes: < RangeFrom } || !request.MaySwing(SwingSize.Half)
+                ? WithoutRange(request)
+                : OnRange(request);
+        return new WarmUp(
+            parts,
+            (parts.Any(p => p.Place == PlaceKind.Range && p.Balls > 0) ? SchoolOf(request) : WarmUpSentences.WhyWithoutRange).Of()
+        );
+    }
+
+    /// <summary>
+    /// The clubs between the wedge and the longest for a day: every second iron of the bag by the parity of the running day, the
+    /// pitching wedge, hybrids, woods and the driver every time. A beginner or a junior has a short and a middle iron and at most one
+    /// wood. Short clubs first.
+    /// </summary>
+    public static IReadOnlyList<Club> UpTheBag(WarmUpRequest request)
+    {
+        var clubs = request.Clubs().OrderByDescending(c => c).ToList();
+        if (request.HasOwnWarmUp)
         {
-            (WarmUpBefore.Round, < RangeFrom) => WithoutRange(minutes),
-            (WarmUpBefore.Round, < FullFrom) => Twenty(minutes, day, clubs),
-            (WarmUpBefore.Round, _) => Full(minutes, day, clubs),
-            _ => BeforeBlock(minutes, day, clubs),
-        };
+            Club? Nearest(params Club[] wanted) => wanted.Cast<Club?>().FirstOrDefault(c => clubs.Contains(c!.Value));
+            Club?[] few =
+            [
+                Nearest(Club.Iron9, Club.Iron8, Club.PitchingWedge),
+                Nearest(Club.Iron7, Club.Iron6),
+                Nearest(Club.Hybrid, Club.Wood7, Club.Wood5, Club.Wood3, request.Level == Level.New ? Club.Hybrid : Club.Driver),
+            ];
+            return [.. few.OfType<Club>()];
+        }
+
+        var irons = clubs.Where(c => c is >= Club.Iron3 and <= Club.Iron9).ToList();
+        var today = irons.Where((_, i) => (i + request.Day.DayNumber) % 2 == 0).ToList();
+        return [.. clubs.Where(c => c is Club.PitchingWedge or <= Club.Hybrid || today.Contains(c))];
     }
 
     /// <summary>A part as a segment of a plan.</summary>
@@ -121,255 +82,245 @@ public static class WarmUps
             Swing = part.Swing,
             Place = part.Place,
             Clubs = part.Clubs,
-            Exit = part.Balls > 0 ? new UntilMet { Criterion = "contact is centred" } : new AfterMinutes(),
+            Exit = part.Exit,
         };
 
-    private static WarmUpPart Stretch(int minutes, PlaceKind place = PlaceKind.Range) =>
-        new("Stretch", Stretches, Area.Body, null, place, minutes, 0, []);
+    private static Sentence SchoolOf(WarmUpRequest request) =>
+        request.HasOwnWarmUp
+            ? WarmUpSentences.WhyOwn
+            : request.School switch
+            {
+                WarmUpSchool.UntilCentred => WarmUpSentences.WhyUntilCentred,
+                WarmUpSchool.FixedFives => WarmUpSentences.WhyFixedFives,
+                WarmUpSchool.Free => WarmUpSentences.WhyFree,
+                _ => WarmUpSentences.WhyTwoAClub,
+            };
 
     /// <summary>
     /// Two minutes of five each of putting for pace and chipping, the rest walking and stretching: no full swing in it.
     /// </summary>
-    private static List<WarmUpPart> WithoutRange(int minutes)
+    private static List<WarmUpPart> WithoutRange(WarmUpRequest request)
     {
-        var putting = Math.Max(1, minutes * 2 / 5);
-        var chipping = Math.Max(1, minutes * 2 / 5);
-        return
-        [
-            new("Walk and stretch", Stretches, Area.Body, null, PlaceKind.PuttingGreen, minutes - putting - chipping, 0, []),
-            new(
-                "A few chips",
-                "Short chips to a spot, one after the other. Nothing is counted.",
-                Area.Chip,
-                SwingSize.Chip,
-                PlaceKind.ChippingGreen,
-                chipping,
-                3 * chipping,
-                [Club.SandWedge]
-            ),
-            new(
-                "Putts for pace",
-                "Long ones across the green, for the feel of its speed. No hole.",
-                Area.Putting,
-                SwingSize.Putt,
-                PlaceKind.PuttingGreen,
-                putting,
-                3 * putting,
-                [Club.Putter]
-            ),
-        ];
+        var each = Math.Max(1, request.Minutes * 2 / 5);
+        var mayChip = request.MaySwing(SwingSize.Chip);
+        var mayPutt = request.MaySwing(SwingSize.Putt);
+        var stretching = request.Minutes - (mayChip ? each : 0) - (mayPutt ? each : 0);
+        var parts = new List<WarmUpPart>
+        {
+            new()
+            {
+                Title = "Walk and stretch",
+                Text = Stretches.InWords(stretching, request.Hurt),
+                Area = Area.Body,
+                Place = PlaceKind.PuttingGreen,
+                Minutes = stretching,
+            },
+        };
+        if (mayChip)
+            parts.Add(
+                new WarmUpPart
+                {
+                    Title = "A few chips",
+                    Text = "Short chips to a spot, one after the other. Nothing is counted.",
+                    Area = Area.Chip,
+                    Swing = SwingSize.Chip,
+                    Place = PlaceKind.ChippingGreen,
+                    Minutes = each,
+                    Balls = 3 * each,
+                    Clubs = [request.FirstClub()],
+                }
+            );
+        if (mayPutt)
+            parts.Add(Putts(each));
+        return parts;
     }
+
+    private static WarmUpPart Putts(int minutes) =>
+        new()
+        {
+            Title = "Putts for pace",
+            Text = "Long ones across the green, for the feel of its speed. No hole.",
+            Area = Area.Putting,
+            Swing = SwingSize.Putt,
+            Place = PlaceKind.PuttingGreen,
+            Minutes = minutes,
+            Balls = 3 * minutes,
+            Clubs = [Club.Putter],
+        };
 
     /// <summary>
-    /// Stretch, tiny and growing wedges, a short iron for speed only, a mid iron for the aim, one longer club, two drivers, chips
-    /// and putts.
+    /// Stretching, low-energy wedges, then the school's own part, before a round chips and putts, and of a full one a few soft
+    /// wedges to settle.
     /// </summary>
-    private static List<WarmUpPart> Twenty(int minutes, DateOnly day, IReadOnlyList<Club> clubs)
+    private static List<WarmUpPart> OnRange(WarmUpRequest request)
     {
-        var rotation = Rotation(day, clubs);
-        var wedge = Wedge(clubs);
-        var shortIron = rotation.FirstOrDefault(c => c is Club.Iron9 or Club.Iron8, wedge);
-        var midIron = rotation.FirstOrDefault(c => c is Club.Iron7 or Club.Iron6, shortIron);
-        Club[] last =
-        [
-            .. rotation.Where(c => c is Club.Hybrid or Club.Wood3 or Club.Iron5 or Club.Iron4).TakeLast(1),
-            .. clubs.Where(c => c == Club.Driver),
-        ];
-        var stretch = Math.Max(2, minutes / 5);
-        var green = Math.Max(3, minutes / 4);
-        var aim = Math.Max(3, minutes / 5);
-        var up = last.Length == 0 ? 0 : Math.Max(1, minutes / 8);
-        return
-        [
-            Stretch(stretch),
-            new(
-                "Fifteen easy ones",
-                $"Five tiny wedges, five growing ones, then five with the {shortIron.InWords()} for speed only.",
-                Area.Wedge,
-                SwingSize.Half,
-                PlaceKind.Range,
-                minutes - stretch - aim - up - green,
-                15,
-                Distinct(wedge, shortIron)
-            ),
-            new(
-                "Aim check",
-                $"Five with the {midIron.InWords()}, whole routine, at one target. Five more only to verify. The day's aim is "
-                    + "one line; nothing in the swing is touched.",
-                Area.Iron,
-                SwingSize.Full,
-                PlaceKind.Range,
-                aim,
-                5,
-                [midIron]
-            ),
-            .. up == 0
-                ? Array.Empty<WarmUpPart>()
-                :
-                [
-                    new(
-                        "Two of each longer one",
-                        "Two balls a club, never a third.",
-                        Area.Wood,
-                        SwingSize.Full,
-                        PlaceKind.Range,
-                        up,
-                        2 * last.Length,
-                        last
-                    ),
-                ],
-            new(
-                "Chips and putts for pace",
-                "A few chips to a spot, then long putts for the speed of the green.",
-                Area.Putting,
-                SwingSize.Putt,
-                PlaceKind.PuttingGreen,
-                green,
-                2 * green,
-                [Club.Putter]
-            ),
-        ];
+        var isRound = request.Before == WarmUpBefore.Round;
+        var isFull = request.Minutes >= FullFrom;
+        var stretching = Math.Clamp(request.Minutes / (isRound ? 5 : 3), 2, MostStretching);
+        var green = isRound ? Math.Max(3, request.Minutes / 4) : 0;
+        var settling = isFull ? 2 : 0;
+        var left = request.Minutes - stretching - green - settling;
+        // Of a short one only the wedges; of a longer one they take the smaller part.
+        var first = request.FirstClub();
+        var hasLonger = request.MaySwing(SwingSize.Full) && UpTheBag(request).Any(c => c != first);
+        var wedges = left < 6 || !hasLonger ? left : Math.Clamp(left * 2 / 5, 2, 6);
+        var parts = new List<WarmUpPart>
+        {
+            new()
+            {
+                Title = "Stretch",
+                Text = Stretches.InWords(stretching, request.Hurt),
+                Area = Area.Body,
+                Place = PlaceKind.Range,
+                Minutes = stretching,
+            },
+            Wedges(request, first, wedges),
+        };
+        if (left > wedges)
+            parts.AddRange(Longer(request, first, left - wedges));
+        if (settling > 0)
+            parts.Add(
+                new WarmUpPart
+                {
+                    Title = "Soft wedges to settle",
+                    Text = "A few soft ones, and leave.",
+                    Area = Area.Wedge,
+                    Swing = SwingSize.Half,
+                    Place = PlaceKind.Range,
+                    Minutes = settling,
+                    Balls = 4,
+                    Clubs = [first],
+                }
+            );
+        if (green > 0)
+            parts.Add(
+                Putts(green) with
+                {
+                    Title = "Chips and putts for pace",
+                    Text = "A few chips to a spot, then long putts for the speed of the green.",
+                    Balls = 2 * green,
+                }
+            );
+        return parts;
     }
 
-    /// <summary>
-    /// Five minutes of stretching, fifteen low-energy wedges, two each up the bag, a few soft wedges to settle.
-    /// </summary>
-    private static List<WarmUpPart> Full(int minutes, DateOnly day, IReadOnlyList<Club> clubs)
+    private static WarmUpPart Wedges(WarmUpRequest request, Club first, int minutes)
     {
-        var wedge = Wedge(clubs);
-        Club[] bag = UpTheBag(day, clubs);
-        var settle = 2;
-        var upBag = Math.Max(4, bag.Length);
-        var wedges = 5;
-        var green = Math.Max(0, minutes - 5 - wedges - upBag - settle);
-        var stretch = minutes - wedges - upBag - settle - green;
-        return
-        [
-            Stretch(stretch),
-            new(
-                "Fifteen wedges",
-                "From 25 to 30 yards, low energy, growing. Until ready: bad ones mean nothing.",
-                Area.Wedge,
-                SwingSize.Half,
-                PlaceKind.Range,
-                wedges,
-                15,
-                [wedge]
-            ),
-            new(
-                "Two each up the bag",
-                "Two balls a club, never a third: the bad one is left behind.",
-                Area.Iron,
-                SwingSize.Full,
-                PlaceKind.Range,
-                upBag,
-                2 * bag.Length,
-                bag
-            ),
-            new(
-                "Soft wedges to settle",
-                "A few soft ones, and leave.",
-                Area.Wedge,
-                SwingSize.Half,
-                PlaceKind.Range,
-                settle,
-                4,
-                [wedge]
-            ),
-            .. green == 0
-                ? Array.Empty<WarmUpPart>()
-                :
-                [
-                    new(
-                        "Chips and putts for pace",
-                        "A few chips to a spot, then long putts for the speed of the green.",
-                        Area.Putting,
-                        SwingSize.Putt,
-                        PlaceKind.PuttingGreen,
-                        green,
-                        2 * green,
-                        [Club.Putter]
-                    ),
-                ],
-        ];
+        var isFives = request is { School: WarmUpSchool.FixedFives, HasOwnWarmUp: false };
+        var balls = Math.Min(15, (int)(minutes * 2.5));
+        return new WarmUpPart
+        {
+            Title = isFives ? "Tiny ones, growing ones" : "Easy wedges",
+            Text = isFives
+                ? "Five tiny swings, then five that grow, with a turn away between them."
+                : "From 25 to 30 yards, low energy, growing. Until ready: bad ones mean nothing.",
+            Area = Area.Wedge,
+            Swing = SwingSize.Half,
+            Place = PlaceKind.Range,
+            Minutes = minutes,
+            Balls = isFives ? Math.Min(10, Math.Max(5, balls / 5 * 5)) : balls,
+            Clubs = [first],
+            Exit = isFives ? new AfterBalls() : new UntilMet { Criterion = "contact is centred three times running" },
+        };
     }
 
-    /// <summary>Stretch, wedges, up the bag; of a short one only the first two.</summary>
-    private static List<WarmUpPart> BeforeBlock(int minutes, DateOnly day, IReadOnlyList<Club> clubs)
+    private static IEnumerable<WarmUpPart> Longer(WarmUpRequest request, Club first, int minutes)
     {
-        var stretch = Math.Clamp(minutes / 2, 2, 5);
-        var left = minutes - stretch;
-        var wedge = Wedge(clubs);
-        if (left < 6)
-            return
-            [
-                Stretch(stretch),
-                new(
-                    "Wedges",
-                    "From 25 to 30 yards, growing. Until contact is centred.",
-                    Area.Wedge,
-                    SwingSize.Half,
-                    PlaceKind.Range,
-                    left,
-                    Math.Min(15, (int)(left * 2.5)),
-                    [wedge]
-                ),
-            ];
-        Club[] bag = UpTheBag(day, clubs);
-        var wedges = left / 2;
-        var up = left - wedges;
-        Club[] some = [.. bag.Take(Math.Max(1, (int)Math.Min(bag.Length, up * MostPace / 2)))];
-        return
-        [
-            Stretch(stretch),
-            new(
-                "Wedges",
-                "From 25 to 30 yards, growing. Until contact is centred.",
-                Area.Wedge,
-                SwingSize.Half,
-                PlaceKind.Range,
-                wedges,
-                Math.Min(20, wedges * 2),
-                [wedge]
-            ),
-            new(
-                "Two each up the bag",
-                "Two balls a club, never a third.",
-                Area.Iron,
-                SwingSize.Full,
-                PlaceKind.Range,
-                up,
-                2 * some.Length,
-                some
-            ),
-        ];
+        var clubs = UpTheBag(request).Where(c => c != first).ToList();
+        var most = (int)(minutes * MostPace);
+        WarmUpPart Part(string title, string text, Area area, int length, int balls, params Club[] of) =>
+            new()
+            {
+                Title = title,
+                Text = text,
+                Area = area,
+                Swing = SwingSize.Full,
+                Place = PlaceKind.Range,
+                Minutes = length,
+                Balls = Math.Max(1, Math.Min(balls, (int)(length * MostPace))),
+                Clubs = of,
+                Exit = new AfterBalls(),
+            };
+        var middle = clubs.FirstOrDefault(c => c is Club.Iron7 or Club.Iron6, clubs.Count > 0 ? clubs[0] : first);
+        switch (request.HasOwnWarmUp ? WarmUpSchool.UntilCentred : request.School)
+        {
+            case WarmUpSchool.UntilCentred:
+                var few = request.HasOwnWarmUp || clubs.Count <= 3 ? clubs : [clubs[0], middle, clubs[^1]];
+                yield return Part(
+                    request.HasOwnWarmUp ? "A few clubs, smooth" : "Longer, once it is centred",
+                    $"{Named(few)}: no longer club before contact is centred three times running with this one.",
+                    Area.Iron,
+                    minutes,
+                    4 * few.Count,
+                    [.. few]
+                ) with
+                {
+                    Exit = new UntilMet { Criterion = "contact is centred with each of them" },
+                };
+                yield break;
+            case WarmUpSchool.FixedFives:
+                var aim = minutes >= 6 ? minutes / 2 : minutes;
+                if (minutes > aim)
+                {
+                    var shortIron = clubs.FirstOrDefault(c => c is Club.Iron9 or Club.Iron8, middle);
+                    Club[] longest = clubs.Contains(Club.Driver) ? [Club.Driver] : [.. clubs.TakeLast(1)];
+                    yield return Part(
+                        "Five for speed, two long ones",
+                        $"Five with the {shortIron.InWords()} for speed only, then two with the {longest[0].InWords()}.",
+                        Area.Iron,
+                        minutes - aim,
+                        7,
+                        [.. new[] { shortIron }.Concat(longest).Distinct()]
+                    );
+                }
+
+                yield return Part(
+                    "Aim check",
+                    $"Five with the {middle.InWords()}, whole routine, at one target; five more only to verify. The day's aim is one "
+                        + "line, and nothing in the swing is touched.",
+                    Area.Iron,
+                    aim,
+                    5,
+                    middle
+                ) with
+                {
+                    IsAimCheck = true,
+                };
+                yield break;
+            case WarmUpSchool.Free:
+                yield return Part(
+                    "Odd shapes",
+                    $"With the {middle.InWords()}: a big curve one way, a big one the other, as low as you can, as high as you can. Then "
+                        + "two as you like with the longest club.",
+                    Area.Iron,
+                    minutes,
+                    Math.Min(12, most),
+                    [.. new[] { middle }.Concat(clubs.TakeLast(1)).Distinct()]
+                );
+                yield break;
+            default:
+                Club[] some = [.. Spread(clubs, Math.Max(1, most / 2))];
+                yield return Part(
+                    "Two each up the bag",
+                    "Two balls a club, never a third: the bad one is left behind.",
+                    Area.Iron,
+                    minutes,
+                    2 * some.Length,
+                    some
+                );
+                yield break;
+        }
     }
 
-    /// <summary>Wedge, the day's rotation, the other of hybrid and 3 wood, driver.</summary>
-    private static Club[] UpTheBag(DateOnly day, IReadOnlyList<Club> clubs)
+    /// <summary>So many of the clubs, from the shortest to the longest; all of them where there are no more.</summary>
+    private static IEnumerable<Club> Spread(IReadOnlyList<Club> clubs, int most) =>
+        clubs.Count <= most
+            ? clubs
+            : Enumerable.Range(0, most).Select(i => clubs[most == 1 ? 0 : i * (clubs.Count - 1) / (most - 1)]);
+
+    private static string Named(IReadOnlyList<Club> clubs)
     {
-        var rotation = Rotation(day, clubs);
-        var other = rotation.Contains(Club.Hybrid) ? Club.Wood3 : Club.Hybrid;
-        Club[] wanted =
-        [
-            Wedge(clubs),
-            .. rotation.Where(c => c is not (Club.Hybrid or Club.Wood3)),
-            Club.Hybrid,
-            Club.Wood3,
-            Club.Driver,
-        ];
-        return
-        [
-            .. wanted
-                .Where(c => clubs.Contains(c) && (c is not (Club.Hybrid or Club.Wood3) || rotation.Contains(c) || c == other))
-                .Distinct(),
-        ];
+        var words = string.Join(", ", clubs.Select(c => c.InWords()));
+        return words.Length == 0 ? "The longer clubs" : $"{char.ToUpperInvariant(words[0])}{words[1..]}";
     }
-
-    /// <summary>The pitching wedge, or what the bag has nearest to it.</summary>
-    private static Club Wedge(IReadOnlyList<Club> clubs) =>
-        clubs.Where(c => c != Club.Putter).OrderBy(c => Math.Abs((int)c - (int)Club.PitchingWedge)).Cast<Club?>().FirstOrDefault()
-        ?? Club.PitchingWedge;
-
-    private static Club[] Distinct(params Club[] clubs) => [.. clubs.Distinct()];
 }

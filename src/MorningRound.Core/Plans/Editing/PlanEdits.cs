@@ -37,7 +37,8 @@ internal static class PlanEdits
         var other = practice with { Minutes = minutes };
         if (practice.Holes is { } holes && UsualPace.FitsHoles(practice.Minutes, holes))
             other = other with { Holes = Math.Clamp(holes, UsualPace.LeastHoles(minutes), UsualPace.MostHoles(minutes)) };
-        if (practice.Balls == 0)
+        // A drill with a number of strokes of its own keeps it, however long it has.
+        if (practice.Balls == 0 || practice.Drill?.Protocol().OwnStrokes == practice.Balls)
             return other;
         var share =
             practice.Holes is > 0 and { } before && other.Holes is { } after

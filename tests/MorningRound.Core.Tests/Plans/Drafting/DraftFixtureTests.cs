@@ -78,7 +78,12 @@ public sealed class DraftFixtureTests
             ];
             text.Append("# ").AppendJoin("; ", answers.Where(a => a.Length > 0)).AppendLine();
             var drafted = DraftTests.Draft(request, context);
-            Write(text, drafted.Plan, drafted.Reasons.ToDictionary(r => r.SegmentId, r => r.Why));
+            if (drafted.Plan is { } plan)
+                Write(text, plan, drafted.Reasons.ToDictionary(r => r.SegmentId, r => r.Why));
+            else
+                text.AppendLine("No plan.");
+            foreach (var offer in drafted.Offers)
+                text.AppendLine(CultureInfo.InvariantCulture, $"> {offer.Text}");
             foreach (var compromise in drafted.Compromises)
                 text.AppendLine(CultureInfo.InvariantCulture, $"! {compromise}");
             text.AppendLine();
@@ -92,16 +97,37 @@ public sealed class DraftFixtureTests
     {
         var text = new StringBuilder();
         Club[] half = [Club.Driver, Club.Hybrid, Club.Iron5, Club.Iron7, Club.Iron9, Club.SandWedge, Club.Putter];
-        foreach (var before in Enum.GetValues<WarmUpBefore>())
-        foreach (var minutes in new[] { 5, 7, 10, 14, 15, 19, 20, 24, 25, 30, 40, 60 })
-        foreach (var (day, bag, forbidden) in new[] { (5, Array.Empty<Club>(), Array.Empty<Club>()), (6, half, [Club.Driver]) })
+        var usual = new WarmUpRequest
         {
-            text.AppendLine(
-                CultureInfo.InvariantCulture,
-                $"# {minutes} min before {before} on the {day}th{(bag.Length > 0 ? ", half a bag, no driver" : "")}"
-            );
-            var parts = WarmUps.Of(minutes, before, new DateOnly(2026, 5, day), bag, forbidden);
-            foreach (var (part, i) in parts.Select((part, i) => (part, i)))
+            Minutes = 5,
+            Before = WarmUpBefore.Round,
+            Day = new DateOnly(2026, 5, 5),
+        };
+        (string Who, WarmUpRequest Request)[] people =
+        [
+            ("a usual bag", usual),
+            (
+                "half a bag, no driver, the day after",
+                usual with
+                {
+                    Day = new DateOnly(2026, 5, 6),
+                    Bag = half,
+                    Without = [Club.Driver],
+                }
+            ),
+            ("a beginner", usual with { Level = Level.New, Bag = half }),
+            ("a junior", usual with { Age = AgeBand.UnderTwelve }),
+            ("a sore trail wrist", usual with { Hurt = [new HurtPart(BodyPart.WristOrHand, BodySide.Trail)] }),
+            ("a stiff lower back", usual with { Hurt = [new HurtPart(BodyPart.LowerBack, null, Mild: true)] }),
+        ];
+        foreach (var (who, request) in people)
+        foreach (var before in Enum.GetValues<WarmUpBefore>())
+        foreach (var minutes in who == "a usual bag" ? new[] { 5, 7, 10, 14, 15, 19, 20, 25, 30, 60 } : [5, 15, 20, 30])
+        foreach (var school in Enum.GetValues<WarmUpSchool>())
+        {
+            var warmUp = WarmUps.Of(request with { Minutes = minutes, Before = before, School = school });
+            text.AppendLine(CultureInfo.InvariantCulture, $"# {who}: {minutes} min before {before}, {school} | {warmUp.Why}");
+            foreach (var (part, i) in warmUp.Parts.Select((part, i) => (part, i)))
                 Write(text, WarmUps.ToSegment(part, GivenPlan.IdOf(i)), null);
             text.AppendLine();
         }
@@ -155,7 +181,10 @@ public sealed class DraftFixtureTests
                 practice.Cue,
                 practice.Exit.InWords(practice),
                 practice.Priority == 2 ? "" : $"priority {practice.Priority}",
-                practice.Drill is { } drill ? $"[{drill.Drill.Name}, step {drill.Rung}]" : practice.Instruction,
+                practice.Drill is { } drill
+                    ? $"[{drill.Drill.Name}, step {drill.Rung}, {(drill.Goal is { } goal ? drill.Protocol().InWords(goal) : "no goal")}]"
+                    : "",
+                practice.Instruction,
             };
             text.Append(": ").Append(segment.Title).Append(" | ").AppendJoin("; ", details.Where(d => d.Length > 0));
         }

@@ -1,0 +1,571 @@
+using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Places;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Plans.Drafting;
+using MorningRound.Core.Students;
+using MorningRound.Core.Tests.Plans.Checks;
+using MorningRound.Core.Units;
+
+namespace MorningRound.Core.Tests.Plans.Drafting;
+
+/// <summary>
+/// What a coach would sign: for a student and a wish, what must be in the draft and what must not. Written before the drafts were;
+/// common practice, no source.
+/// </summary>
+public sealed class SignedDraftTests
+{
+    /// <summary>A student, a wish, and what is looked for in the draft.</summary>
+    /// <param name="Says">What is being asked for, as a coach would say it.</param>
+    /// <param name="Who">The student.</param>
+    /// <param name="Request">The wish.</param>
+    /// <param name="Must">What must hold of the draft.</param>
+    public sealed record Case(string Says, PlanContext Who, DraftRequest Request, Func<Drafted, bool> Must)
+    {
+        public override string ToString() => Says;
+    }
+
+    private static readonly Club[] FullBag =
+    [
+        Club.Driver,
+        Club.Wood3,
+        Club.Hybrid,
+        Club.Iron5,
+        Club.Iron6,
+        Club.Iron7,
+        Club.Iron8,
+        Club.Iron9,
+        Club.PitchingWedge,
+        Club.GapWedge,
+        Club.SandWedge,
+        Club.Putter,
+    ];
+
+    private static readonly Club[] HalfBag =
+    [
+        Club.Wood5,
+        Club.Hybrid,
+        Club.Iron7,
+        Club.Iron9,
+        Club.PitchingWedge,
+        Club.SandWedge,
+        Club.Putter,
+    ];
+
+    private static PlanContext Student(
+        Level level = Level.Improving,
+        Club[]? bag = null,
+        Func<StudentFile, StudentFile>? with = null,
+        Func<PlanContext, PlanContext>? and = null
+    )
+    {
+        var file = DraftTests.Island.Student! with
+        {
+            Coach = new CoachSection
+            {
+                Bag =
+                [
+                    .. (bag ?? FullBag).Select(c => new BagClub
+                    {
+                        Club = c,
+                        Carry = c == Club.Putter ? null : new MarkedLength(150 + (9 * (Club.Iron7 - c)), LengthUnit.Yards),
+                    }),
+                ],
+            },
+        };
+        var context = DraftTests.Island with { Level = level, Student = with?.Invoke(file) ?? file };
+        return and?.Invoke(context) ?? context;
+    }
+
+    private static Func<StudentFile, StudentFile> Focus(Area area, string skill, string goal, string? measured = null) =>
+        f =>
+            f with
+            {
+                Coach = f.Coach with
+                {
+                    Focus = new FocusChain
+                    {
+                        Fault = "",
+                        Goal = goal,
+                        Area = area,
+                        Skill = skill,
+                        Quantity = measured is null
+                            ? null
+                            : new FocusQuantity
+                            {
+                                What = measured,
+                                Unit = "°",
+                                Least = -3,
+                                Most = 3,
+                            },
+                    },
+                },
+            };
+
+    private static Func<StudentFile, StudentFile> Plays(int inDays, int? arrivesIn = null, double? green = null) =>
+        f =>
+            f with
+            {
+                Own = f.Own with
+                {
+                    Competitions =
+                    [
+                        new Competition
+                        {
+                            Id = GivenPlan.IdOf(80),
+                            Name = "Reed Cup",
+                            FirstDay = GivenPlan.Day.AddDays(inDays),
+                            LastDay = GivenPlan.Day.AddDays(inDays + 1),
+                            ArrivalDay = arrivesIn is { } days ? GivenPlan.Day.AddDays(days) : null,
+                            GreenSpeedFeet = green,
+                        },
+                    ],
+                },
+            };
+
+    private static Func<PlanContext, PlanContext> Hurts(BodyPart part, BodySide? side = null, bool mild = false) =>
+        c => c with { Hurt = [new HurtPart(part, side, mild)] };
+
+    private static DraftRequest Wish(int minutes, int balls, params PlaceKind[] places) =>
+        new()
+        {
+            Minutes = minutes,
+            Balls = balls,
+            Places = places,
+        };
+
+    private static IEnumerable<PracticeSegment> Practice(Drafted d) => d.Plan!.Practice().Where(s => s.Phase != Phase.WarmUp);
+
+    private static int Minutes(Drafted d, Func<PracticeSegment, bool> of) => Practice(d).Where(of).Sum(s => s.Minutes);
+
+    private static bool HasClub(Drafted d, Func<Club, bool> which) => d.Plan!.Practice().Any(s => s.Clubs.Any(which));
+
+    private static bool Says(Drafted d, string text) =>
+        d.Reasons.Any(r => r.Why.Contains(text, StringComparison.Ordinal))
+        || d.Compromises.Any(c => c.Contains(text, StringComparison.Ordinal));
+
+    private static bool MostlyOf(Drafted d, params Area[] areas) =>
+        3 * Minutes(d, s => areas.Contains(s.Area!.Value) || s.Holes is not null || s.Area == Area.Mind)
+        >= 2 * Minutes(d, _ => true);
+
+    private static readonly PlaceKind[] Everywhere =
+    [
+        PlaceKind.Range,
+        PlaceKind.ChippingGreen,
+        PlaceKind.PuttingGreen,
+        PlaceKind.Bunker,
+    ];
+
+    private static readonly string[] WellKnown =
+    [
+        "Through the gate",
+        "Under the string",
+        "For par, for birdie",
+        "Round the hole",
+        "Close the door",
+        "Break both ways",
+    ];
+
+    private static readonly Case[] All =
+    [
+        new(
+            "The focus is the irons' start line: that is what most of it is about, and it says so",
+            Student(with: Focus(Area.Iron, "start line", "Start it on the line")),
+            Wish(60, 90, PlaceKind.Range),
+            d =>
+                Practice(d).Any(s => s.EffectiveSkill == "start line" && s.Phase == Phase.Block)
+                && Practice(d).Any(s => s.EffectiveSkill == "start line" && s.Phase == Phase.Random)
+                && Says(d, "start line")
+                && d.Plan!.Purpose == "Start it on the line"
+        ),
+        new(
+            "A focus with a number is the purpose only where something measures it",
+            Student(with: Focus(Area.Iron, "start line", "Start direction within 2°", "start direction")),
+            Wish(60, 90, PlaceKind.Range),
+            d => !d.Plan!.Purpose.Contains('°', StringComparison.Ordinal)
+        ),
+        new(
+            "With a launch monitor there, the number is measured and is the purpose",
+            Student(
+                with: Focus(Area.Iron, "start line", "Start direction within 2°", "start direction"),
+                and: c =>
+                    c with
+                    {
+                        Places =
+                        [
+                            .. c.Places.Select(p =>
+                                p.Place.Kind == PlaceKind.Range
+                                    ? p with
+                                    {
+                                        Place = p.Place with { Equipment = [.. p.Place.Equipment, Equipment.LaunchMonitor] },
+                                    }
+                                    : p
+                            ),
+                        ],
+                    }
+            ),
+            Wish(60, 90, PlaceKind.Range),
+            d =>
+                d.Plan!.Purpose == "Start direction within 2°"
+                && Practice(d).Any(s => s.Drill?.Drill.Name == "Start direction by numbers")
+        ),
+        new(
+            "The focus of one area is not written into another",
+            Student(with: Focus(Area.Putting, "start line", "Face square within 1°")),
+            Wish(60, 90, PlaceKind.Range) with
+            {
+                Area = Area.Iron,
+            },
+            d => Practice(d).All(s => s.Focus != "Face square within 1°")
+        ),
+        new(
+            "Results lose most with the wedges: it is for the wedges, and says how much",
+            Student(and: c => c with { Losses = [new AreaLoss(Area.Wedge, 0.35, 8), new AreaLoss(Area.Iron, 0.1, 12)] }),
+            Wish(60, 90, PlaceKind.Range),
+            d => MostlyOf(d, Area.Wedge, Area.Pitch, Area.Iron) && Says(d, "35 % short of what was asked, over 8 results")
+        ),
+        new(
+            "Two results say nothing yet",
+            Student(and: c => c with { Losses = [new AreaLoss(Area.Wedge, 0.9, 2)] }),
+            Wish(60, 90, PlaceKind.Range),
+            d => !Says(d, "Results lose most")
+        ),
+        new(
+            "The coach's focus comes before results, and results before beliefs",
+            Student(
+                with: f =>
+                    Focus(Area.Iron, "low point", "Ball first")(f) with
+                    {
+                        Own = f.Own with { BelievedWeaknesses = [Area.Driver] },
+                    },
+                and: c => c with { Losses = [new AreaLoss(Area.Wedge, 0.5, 8)] }
+            ),
+            Wish(60, 90, PlaceKind.Range),
+            d => Says(d, "The coach's focus") || Says(d, "the coach's focus")
+        ),
+        new(
+            "Believed weak counts where nothing else does",
+            Student(with: f => f with { Own = f.Own with { BelievedWeaknesses = [Area.Driver] } }),
+            Wish(60, 90, PlaceKind.Range),
+            d => Practice(d).Any(s => s.Area == Area.Driver) && Says(d, "The student believes the driver to be weak.")
+        ),
+        new(
+            "What was there twice lately gives way to what was not",
+            Student(and: c => c with { RecentAreas = [Area.Iron] }),
+            Wish(60, 90, PlaceKind.Range),
+            d => Says(d, "There was nothing for the wedges lately.")
+        ),
+        new(
+            "A sore wrist on the range: no plan, the reason, and the green instead",
+            Student(and: Hurts(BodyPart.WristOrHand, BodySide.Trail)),
+            Wish(60, 90, PlaceKind.Range),
+            d =>
+                d.Plan is null
+                && d.Compromises.Any(c => c.Contains("trail wrist or hand", StringComparison.Ordinal))
+                && d.Offers.Any(o => o.Place == PlaceKind.PuttingGreen)
+        ),
+        new(
+            "A sore wrist on the green putts, and stretches without the wrists",
+            Student(and: Hurts(BodyPart.WristOrHand, BodySide.Trail)),
+            Wish(45, 0, PlaceKind.PuttingGreen),
+            d =>
+                Practice(d).All(s => s.LoadOn(BodyPart.WristOrHand, BodySide.Trail) is null)
+                && !d.Plan!.Practice().First().Instruction.Contains("wrists", StringComparison.OrdinalIgnoreCase)
+        ),
+        new(
+            "A knee that is a little sore keeps the half swings and loses the full ones",
+            Student(and: Hurts(BodyPart.Knee, BodySide.Lead, mild: true)),
+            Wish(60, 90, PlaceKind.Range, PlaceKind.ChippingGreen),
+            d => d.Plan!.Practice().All(s => s.LoadOn(BodyPart.Knee, BodySide.Lead) != LoadWeight.Heavy)
+        ),
+        new(
+            "A short-game plan has no long club in it",
+            Student(),
+            Wish(75, 90, Everywhere) with
+            {
+                Area = Area.Chip,
+            },
+            d => !HasClub(d, c => c <= Club.Iron6) && MostlyOf(d, Area.Chip, Area.Putting, Area.Pitch, Area.Bunker)
+        ),
+        new(
+            "Bunker asked for: the bunker and what lies next to it",
+            Student(),
+            Wish(60, 0, PlaceKind.Bunker, PlaceKind.ChippingGreen) with
+            {
+                Area = Area.Bunker,
+            },
+            d => MostlyOf(d, Area.Bunker, Area.Chip, Area.Pitch) && Practice(d).Any(s => s.Area == Area.Bunker)
+        ),
+        new(
+            "A wedge plan has no driver and no wood",
+            Student(),
+            Wish(60, 80, PlaceKind.Range) with
+            {
+                Area = Area.Wedge,
+            },
+            d =>
+                !HasClub(d, c => c <= Club.Wood7)
+                || d.Plan!.Practice().Where(s => s.Phase == Phase.WarmUp).Any(s => s.Clubs.Contains(Club.Driver))
+        ),
+        new(
+            "An hour with a range and a green uses both",
+            Student(),
+            Wish(60, 80, PlaceKind.Range, PlaceKind.PuttingGreen),
+            d => Practice(d).Any(s => s.Place == PlaceKind.Range) && Practice(d).Any(s => s.Place == PlaceKind.PuttingGreen)
+        ),
+        new(
+            "No launch monitor there: none in the draft",
+            Student(Level.Elite),
+            Wish(90, 100, PlaceKind.Range),
+            d =>
+                Practice(d)
+                    .All(s =>
+                        s.Feedback != FeedbackSource.LaunchNumbers
+                        && s.Drill?.Drill.Equipment.Any(e => e is { Item: Equipment.LaunchMonitor, Substitute: "" }) != true
+                    )
+        ),
+        new(
+            "Only clubs of the bag are named",
+            Student(bag: HalfBag),
+            Wish(75, 90, Everywhere),
+            d => !HasClub(d, c => !HalfBag.Contains(c))
+        ),
+        new(
+            "A disliked club comes once, on purpose, and never in the warm-up",
+            Student(with: f => f with { Own = f.Own with { DislikedClubs = [Club.Iron5], BelievedWeaknesses = [Area.Iron] } }),
+            Wish(75, 90, PlaceKind.Range) with
+            {
+                Area = Area.Iron,
+            },
+            d =>
+                d.Plan!.Practice().Where(s => s.Phase == Phase.WarmUp).All(s => !s.Clubs.Contains(Club.Iron5))
+                && Practice(d).Count(s => s.Clubs.Contains(Club.Iron5) && s.Drill?.Drill.Protocol is not CalledShots) <= 1
+        ),
+        new(
+            "A beginner has at most three clubs in a part, and no shapes",
+            Student(Level.New),
+            Wish(45, 50, PlaceKind.Range),
+            d =>
+                Practice(d).All(s => s.Clubs.Count <= 3)
+                && Practice(d).All(s => s.Protocol() is not Window)
+                && Practice(d).All(s => (s.Protocol() as CalledShots)?.Shapes.All(h => h == ShotShape.Straight) != false)
+        ),
+        new(
+            "A beginner gets through about half of what is asked",
+            Student(Level.New),
+            Wish(45, 50, PlaceKind.Range),
+            d =>
+                Practice(d)
+                    .Where(s => s.Drill?.Goal is not null)
+                    .All(s => s.Drill!.Protocol().ChanceOf(s.Drill.Goal!, 0.4) is > 0.3 and < 0.82)
+        ),
+        new(
+            "Somebody new is told the dose, and it is kept",
+            Student(Level.New),
+            Wish(60, 100, PlaceKind.Range),
+            d =>
+                Says(d, "it is for somebody new to the game")
+                && d.Plan!.Practice().Where(s => s.EffectiveSwing == SwingSize.Full).Sum(s => s.Balls) <= 40
+        ),
+        new(
+            "Over sixty: a pause within forty minutes",
+            Student(with: f => f with { Coach = f.Coach with { Age = AgeBand.SixtyAndOver } }),
+            Wish(75, 80, PlaceKind.Range),
+            d => LongestWithoutPause(d.Plan!) <= 40
+        ),
+        new(
+            "Under twelve: no speed work and no buried lies",
+            Student(with: f => f with { Coach = f.Coach with { Age = AgeBand.UnderTwelve } }),
+            Wish(60, 60, Everywhere),
+            d => Practice(d).All(s => s.Drill?.Drill.Name is not ("Swish it" or "Buried"))
+        ),
+        new(
+            "Five days before: sharpened, and no slow repetitions",
+            Student(with: f => Plays(5)(f with { Coach = f.Coach with { Approach = Approach.SlowBuild } })),
+            Wish(75, 80, PlaceKind.Range, PlaceKind.PuttingGreen),
+            d =>
+                d.Plan!.Constraints.Approach == Approach.Sharpen
+                && Practice(d).All(s => !s.SlowRepetitions)
+                && Practice(d).Any(s => s is { Area: Area.Putting, EffectiveSkill: "start line" })
+        ),
+        new(
+            "Before a competition on other greens no pace is practised here",
+            Student(
+                with: Plays(5, green: 11),
+                and: c =>
+                    c with
+                    {
+                        Places =
+                        [
+                            .. c.Places.Select(p =>
+                                p.Place.Kind == PlaceKind.PuttingGreen
+                                    ? p with
+                                    {
+                                        Place = p.Place with { GreenSpeedFeet = 8, GreenSpeedOn = GivenPlan.Day },
+                                    }
+                                    : p
+                            ),
+                        ],
+                    }
+            ),
+            Wish(60, 0, PlaceKind.PuttingGreen),
+            d => Practice(d).All(s => s.EffectiveSkill != "pace")
+        ),
+        new(
+            "In its week nothing is begun that is new",
+            Student(with: Plays(4)),
+            Wish(45, 0, PlaceKind.PuttingGreen) with
+            {
+                Known = [.. Given.Shelf.Drills.Where(s => WellKnown.Contains(s.Drill.Name)).Select(s => s.Id)],
+            },
+            d => Practice(d).All(s => WellKnown.Contains(s.Title))
+        ),
+        new(
+            "On the day of arriving: the greens, at most three quarters of an hour",
+            Student(with: Plays(2, arrivesIn: 0)),
+            Wish(90, 60, PlaceKind.PuttingGreen, PlaceKind.ChippingGreen, PlaceKind.Range),
+            d =>
+                d.Plan!.Title == "Arriving at Reed Cup"
+                && d.Plan.Segments.Sum(s => s.Minutes) <= 45
+                && Practice(d).All(s => s.EffectiveSwing != SwingSize.Full)
+                && Practice(d).Any(s => s.EffectiveSkill == "pace")
+        ),
+        new(
+            "On a day of play: a warm-up and nothing else",
+            Student(with: Plays(0)),
+            Wish(60, 60, PlaceKind.Range, PlaceKind.PuttingGreen),
+            d => !Practice(d).Any() && Says(d, "Reed Cup is played that day")
+        ),
+        new(
+            "At home there is something to repeat, something that changes and something that counts",
+            Student(),
+            Wish(45, 0, PlaceKind.Home),
+            d =>
+                Practice(d).Any(s => s.Phase == Phase.Block)
+                && Practice(d).Any(s => s.Phase == Phase.Random)
+                && Practice(d).Any(s => s.Intent == Intent.Performance)
+        ),
+        new(
+            "The driver asked for on a green: no plan, and the range instead",
+            Student(),
+            Wish(45, 0, PlaceKind.PuttingGreen) with
+            {
+                Area = Area.Driver,
+            },
+            d => d.Plan is null && Says(d, "The driver cannot be practised") && d.Offers.Count > 0
+        ),
+        new(
+            "No balls on a range and nowhere else to go: no plan, and what would work",
+            Student(),
+            Wish(60, 0, PlaceKind.Range),
+            d => d.Plan is null && d.Offers.Any(o => o.Place == PlaceKind.PuttingGreen)
+        ),
+        new(
+            "Ten balls are not stretched over an hour",
+            Student(),
+            Wish(60, 14, PlaceKind.Range, PlaceKind.PuttingGreen),
+            d =>
+                Practice(d).All(s => s.Place != PlaceKind.Range || s.Balls >= 5)
+                && d.Plan!.Practice().All(s => s.Balls > 0 || s.Swing is null)
+        ),
+        new(
+            "No part of a bunker plan is three quarters of an hour of one drill",
+            Student(),
+            Wish(60, 0, PlaceKind.Bunker, PlaceKind.ChippingGreen) with
+            {
+                Area = Area.Bunker,
+                Approach = Approach.SlowBuild,
+            },
+            d => Practice(d).All(s => s.Minutes <= 30)
+        ),
+        new(
+            "The title names what is in it, and the success test is one that is counted",
+            Student(),
+            Wish(60, 90, PlaceKind.Range),
+            d =>
+                Practice(d)
+                    .Where(s => s.Drill?.Goal is not null)
+                    .Any(s => d.Plan!.SuccessTest.StartsWith($"{s.Title}:", StringComparison.Ordinal))
+                && d.Plan!.Title.StartsWith("Irons", StringComparison.Ordinal)
+        ),
+        new(
+            "A drill that counts has as many balls as it counts",
+            Student(Level.SingleFigure),
+            Wish(90, 120, Everywhere),
+            d =>
+                Practice(d)
+                    .Where(s => s.Drill?.Drill.UsualBalls > 0)
+                    .All(s =>
+                        s.Protocol()!.CountBy switch
+                        {
+                            CountBy.Segment => s.Protocol()!.PlannedAttempts is { } n && Math.Abs(n - s.Balls) <= 4,
+                            CountBy.Drill => s.Protocol()!.OwnStrokes == s.Balls,
+                            _ => true,
+                        }
+                    )
+        ),
+        new(
+            "On the course there are games to play",
+            Student(),
+            Wish(120, 0, PlaceKind.Course) with
+            {
+                Approach = Approach.PlayIt,
+            },
+            d => Practice(d).Any(s => s is { Place: PlaceKind.Course, Phase: Phase.OnCourse })
+        ),
+    ];
+
+    public static TheoryData<Case> Cases => [.. All];
+
+    private static int LongestWithoutPause(SessionPlan plan)
+    {
+        var (longest, running) = (0, 0);
+        foreach (var segment in plan.Segments)
+        {
+            running = segment is Pause ? 0 : running + segment.Minutes;
+            longest = Math.Max(longest, running);
+        }
+
+        return longest;
+    }
+
+    [Theory]
+    [MemberData(nameof(Cases), DisableDiscoveryEnumeration = true)]
+    public void A_coach_would_sign_it(Case wish)
+    {
+        var drafted = PlanDraft.Of(wish.Request, wish.Who, Given.Shelf.Drills);
+        Assert.True(
+            wish.Must(drafted),
+            $"{wish.Says}\n{drafted.Plan?.Title} | {drafted.Plan?.Purpose} | {drafted.Plan?.SuccessTest}\n"
+                + string.Join(
+                    "\n",
+                    drafted.Plan?.Segments.Select(s =>
+                        $"{s.Minutes} min {s.Title} {(s as PracticeSegment)?.Balls} {string.Join(' ', (s as PracticeSegment)?.Clubs ?? [])} | {drafted.Reasons.First(r => r.SegmentId == s.Id).Why}"
+                    )
+                        ?? []
+                )
+                + string.Join("\n! ", drafted.Compromises.Prepend(""))
+                + string.Join("\n> ", drafted.Offers.Select(o => o.Text).Prepend(""))
+        );
+    }
+
+    [Fact]
+    public void There_are_thirty_of_them_at_least() => Assert.InRange(All.Length, 30, 60);
+
+    [Fact]
+    public void Several_students_share_what_all_of_them_have_and_the_care_of_whoever_needs_most()
+    {
+        var (strong, weak) = (
+            Student(Level.Elite),
+            Student(Level.New, HalfBag, and: Hurts(BodyPart.Knee, BodySide.Lead, mild: true))
+        );
+        var together = PlanDraft.Together([strong, weak]);
+        Assert.Equal(Level.New, together.Level);
+        Assert.Equal(FullBag.Intersect(HalfBag).OrderBy(c => c), together.Student!.Coach.Bag.Select(b => b.Club).OrderBy(c => c));
+        Assert.Single(together.Hurt);
+        var drafted = PlanDraft.Of(Wish(60, 60, PlaceKind.Range, PlaceKind.ChippingGreen), together, Given.Shelf.Drills);
+        Assert.All(drafted.Plan!.Practice(), s => Assert.Empty(s.Clubs.Except(FullBag.Intersect(HalfBag))));
+    }
+}
