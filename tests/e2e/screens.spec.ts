@@ -53,6 +53,7 @@ const coachScreens: Screen[] = [
       (page) => expect(page.getByRole('heading', { name: 'Care notes' })).toBeVisible(),
     ],
   ],
+  ['warm-up', [...student, (page) => page.getByRole('link', { name: 'Warm-up' }).click(), title('Warm-up')]],
   ['places', place],
   ['place form', [...place, press('Change')]],
   ['drill shelf', [go('/drills'), (page) => expect(page.getByText(/^\d+.drills$/)).toBeVisible()]],
@@ -130,6 +131,10 @@ for (const [size, look] of [
   test(`axe finds nothing on what a student reads, on a ${size} in ${look}`, async ({ page: laptop, browser }) => {
     const page = await asStudent(laptop, browser);
     await isClean(page, 'my week', of);
+    await page.getByRole('link', { name: 'Warm-up' }).click();
+    await expect(page.getByRole('list', { name: 'The warm-up' })).toBeVisible();
+    await isClean(page, 'warm-up', of);
+    await page.goBack();
     await page.getByRole('link', { name: 'My file' }).click();
     await expect(page.getByText('What my coach keeps')).toBeVisible();
     await isClean(page, 'my file', of);

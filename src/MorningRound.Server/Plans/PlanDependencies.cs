@@ -30,6 +30,18 @@ public interface IPracticeHistory
         CancellationToken cancel
     );
 
-    /// <summary>The drills of the student's last two sessions.</summary>
-    Task<IReadOnlyList<Guid>> RecentDrillsAsync(Caller caller, Guid studentId, CancellationToken cancel);
+    /// <summary>What drafts are made from: what was done lately, what is known, and where results fall short.</summary>
+    Task<PracticeRecord> RecordAsync(Caller caller, Guid studentId, DateOnly day, CancellationToken cancel);
 }
+
+/// <summary>What a student has practised, as far as a draft asks for it.</summary>
+/// <param name="RecentDrills">The drills of the last two sessions.</param>
+/// <param name="RecentAreas">The areas of the last two sessions.</param>
+/// <param name="KnownDrills">Every drill that ever gave a result.</param>
+/// <param name="Losses">How far the results of the last weeks fall short of their goals, by area.</param>
+public sealed record PracticeRecord(
+    IReadOnlyList<Guid> RecentDrills,
+    IReadOnlyList<Area> RecentAreas,
+    IReadOnlyList<Guid> KnownDrills,
+    IReadOnlyList<AreaLoss> Losses
+);

@@ -55,6 +55,13 @@ public static class PlanEndpoints
             (Guid studentId, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
                 workbench.ContextAsync(caller, studentId, cancel)
         );
+        // A student's own warm-ups are the student's too.
+        api.MapGet(
+                "/plans/warm-ups/{studentId:guid}",
+                (Guid studentId, Caller caller, WarmUpService service, CancellationToken cancel) =>
+                    service.OfAsync(caller, studentId, cancel)
+            )
+            .WithTags("Plans");
         plans.MapGet(
             "/{id:guid}",
             (Guid id, Caller caller, PlanService service, CancellationToken cancel) => service.GetAsync(caller, id, cancel)

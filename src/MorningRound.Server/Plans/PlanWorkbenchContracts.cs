@@ -76,6 +76,9 @@ public sealed record PlanDraftInput
 
     public Guid? StudentId { get; init; }
 
+    /// <summary>Several students it is drafted for together; empty for the one, or for nobody in particular.</summary>
+    public IReadOnlyList<Guid> StudentIds { get; init; } = [];
+
     public DateOnly? Day { get; init; }
 }
 

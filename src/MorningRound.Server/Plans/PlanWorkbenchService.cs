@@ -109,8 +109,15 @@ public sealed class PlanWorkbenchService(
         var errors = input.Request.Check();
         if (errors.Count > 0)
             throw ApiProblemException.Invalid([.. errors.Select(e => e with { Path = $"request.{e.Path}" })]);
-        var context = await contexts.OfAsync(caller, input.StudentId, input.Day, cancel);
-        var recent = input.StudentId is { } id ? await history.RecentDrillsAsync(caller, id, cancel) : [];
+        var asked = input.StudentIds.Count > 0 ? input.StudentIds : [.. new[] { input.StudentId }.OfType<Guid>()];
+        if (asked.Count > DraftRequest.MostStudents)
+            throw ApiProblemException.Invalid("studentIds", $"At most {DraftRequest.MostStudents} students together, please.");
+        var (context, request) = asked.Count switch
+        {
+            0 => (await contexts.OfAsync(caller, null, input.Day, cancel), input.Request),
+            1 => await ForOneAsync(caller, asked[0], input, cancel),
+            _ => (await TogetherAsync(caller, asked, input.Day, cancel), input.Request),
+        };
         var shelf = (
             await db
                 .Drills.AsNoTracking()
@@ -118,14 +125,43 @@ public sealed class PlanWorkbenchService(
                 .Select(d => new { d.Id, d.Document })
                 .ToListAsync(cancel)
         ).Select(d => new ShelvedDrill { Id = d.Id, Drill = d.Document });
-        return PlanDraft.Of(
+        return PlanDraft.Of(request, context, [.. shelf]);
+    }
+
+    private async Task<(PlanContext Context, DraftRequest Request)> ForOneAsync(
+        Caller caller,
+        Guid studentId,
+        PlanDraftInput input,
+        CancellationToken cancel
+    )
+    {
+        var context = await contexts.OfAsync(caller, studentId, input.Day, cancel);
+        var record = await history.RecordAsync(caller, studentId, context.Day, cancel);
+        return (
+            context with
+            {
+                Losses = record.Losses,
+                RecentAreas = record.RecentAreas,
+            },
             input.Request with
             {
-                Recent = [.. input.Request.Recent.Concat(recent).Distinct()],
-            },
-            context,
-            [.. shelf]
+                Recent = [.. input.Request.Recent.Concat(record.RecentDrills).Distinct()],
+                Known = record.KnownDrills,
+            }
         );
+    }
+
+    private async Task<PlanContext> TogetherAsync(
+        Caller caller,
+        IReadOnlyList<Guid> students,
+        DateOnly? day,
+        CancellationToken cancel
+    )
+    {
+        var each = new List<PlanContext>();
+        foreach (var id in students.Distinct())
+            each.Add(await contexts.OfAsync(caller, id, day, cancel));
+        return PlanDraft.Together(each);
     }
 
     public IReadOnlyList<TemplateView> Templates(Caller caller) =>

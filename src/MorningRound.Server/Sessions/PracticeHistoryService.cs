@@ -2,6 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
@@ -16,6 +17,11 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
 {
     /// <summary>Four weeks before this one, and one more, which says that there is history.</summary>
     private const int DaysOfLoad = 42;
+
+    /// <summary>Results of the last eight weeks say where they fall short.</summary>
+    private const int DaysOfResults = 56;
+    private const int MostSessions = 24;
+    private const int MostKnown = 500;
 
     public async Task<(IReadOnlyList<HurtPart> Hurt, WeekLoad? Load, DateOnly? LastPractised)> OfAsync(
         Caller caller,
@@ -64,23 +70,58 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             );
     }
 
-    public async Task<IReadOnlyList<Guid>> RecentDrillsAsync(Caller caller, Guid studentId, CancellationToken cancel)
+    public async Task<PracticeRecord> RecordAsync(Caller caller, Guid studentId, DateOnly day, CancellationToken cancel)
     {
-        var last = await db
+        var oldest = day.Plus(-DaysOfResults);
+        var logs = await db
             .SessionLogs.AsNoTracking()
-            .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId)
-            .GroupBy(l => l.AssignmentId)
-            .Select(g => new { Assignment = g.Key, Day = g.Max(l => l.Day) })
+            .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId && l.Day >= oldest)
             .OrderByDescending(l => l.Day)
-            .ThenByDescending(l => l.Assignment)
-            .Take(2)
-            .Select(l => l.Assignment)
+            .ThenByDescending(l => l.Id)
+            .Take(MostSessions)
+            .Select(l => new { l.Id, l.AssignmentId })
             .ToListAsync(cancel);
+        var assignments = logs.Select(l => l.AssignmentId).Distinct().ToList();
         var plans = await db
             .Assignments.AsNoTracking()
-            .Where(a => a.AcademyId == caller.AcademyId && last.Contains(a.Id))
-            .Select(a => a.Document)
+            .Where(a => a.AcademyId == caller.AcademyId && assignments.Contains(a.Id))
+            .ToDictionaryAsync(a => a.Id, a => a.Document, cancel);
+        var ids = logs.ConvertAll(l => l.Id);
+        var measures = await db
+            .DrillMeasures.AsNoTracking()
+            .Where(m => m.AcademyId == caller.AcademyId && ids.Contains(m.LogId) && m.Value != null)
+            .Select(m => new
+            {
+                m.LogId,
+                m.SegmentId,
+                m.Measure,
+                m.Value,
+            })
+            .ToDictionaryAsync(m => (m.LogId, m.SegmentId, m.Measure), m => m.Value!.Value, cancel);
+        var known = await db
+            .DrillMeasures.AsNoTracking()
+            .Where(m => m.AcademyId == caller.AcademyId && m.StudentId == studentId)
+            .Select(m => m.DrillId)
+            .Distinct()
+            .Take(MostKnown)
             .ToListAsync(cancel);
-        return [.. plans.SelectMany(p => p.Practice()).Where(s => s.Drill is not null).Select(s => s.Drill!.DrillId).Distinct()];
+        var lately = assignments.Take(2).SelectMany(id => plans[id].Practice()).Where(s => s.Phase != Phase.WarmUp).ToList();
+        return new PracticeRecord(
+            [.. lately.Select(s => s.Drill?.DrillId).OfType<Guid>().Distinct()],
+            [.. lately.Select(s => s.EffectiveArea).OfType<Area>().Distinct()],
+            known,
+            AreaLoss.From(
+                from log in logs
+                from segment in plans[log.AssignmentId].Practice()
+                where segment is { Drill.Goal: not null, Phase: not Phase.WarmUp }
+                let goal = segment.Drill!.Goal!
+                let kind = segment.Drill!.Protocol().GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure)
+                where kind is not null && measures.ContainsKey((log.Id, segment.Id, goal.Measure))
+                select (
+                    segment.Drill!.Drill.Area,
+                    AreaLoss.Missing(goal.Limit, kind!.Better, measures[(log.Id, segment.Id, goal.Measure)])
+                )
+            )
+        );
     }
 }

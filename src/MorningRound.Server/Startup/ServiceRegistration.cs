@@ -59,7 +59,11 @@ internal static class ServiceRegistration
             .AddScoped<IStudentNames>(provider => provider.GetRequiredService<StudentService>());
         services.AddScoped<PlaceService>();
         services.AddScoped<DrillService>().AddScoped<IAcademySetUp>(provider => provider.GetRequiredService<DrillService>());
-        services.AddScoped<PlanService>().AddScoped<PlanContextService>().AddScoped<PlanWorkbenchService>();
+        services
+            .AddScoped<PlanService>()
+            .AddScoped<PlanContextService>()
+            .AddScoped<PlanWorkbenchService>()
+            .AddScoped<WarmUpService>();
         services
             .AddScoped<SessionService>()
             .AddScoped<SessionLogService>()

@@ -222,6 +222,7 @@ public class RightsMatrixTests
         ),
         new("GET", "/api/plans/templates", _ => ("/api/plans/templates", null), CoachesOfAny),
         new("GET", "/api/plans/context/{studentId:guid}", i => ($"/api/plans/context/{i.Student}", null), CoachesHere),
+        new("GET", "/api/plans/warm-ups/{studentId:guid}", i => ($"/api/plans/warm-ups/{i.Student}", null), OwnAndCoaches),
         new("GET", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", null), CoachesHere),
         new("PUT", "/api/plans/{id:guid}", i => ($"/api/plans/{i.Plan}", ("If-Match", School.Plan("Changed"))), CoachesHere),
         new(

@@ -151,6 +151,59 @@ public class PlanWorkbenchTests(OneSchool fixture) : IClassFixture<OneSchool>
         );
     }
 
+    [Fact]
+    public async Task Several_students_share_a_draft_and_a_stranger_is_none_of_them()
+    {
+        object Asked(params Guid[] students) =>
+            new { request = new { minutes = 40, places = new[] { "puttingGreen" } }, studentIds = students };
+        var alone = await _school.Coach.PostAsync("/api/plans/draft", Asked(_school.StudentId));
+        Assert.Equal(HttpStatusCode.OK, alone.Status);
+        Assert.NotNull(alone.Body!["plan"]);
+        var stranger = await _school.Coach.PostAsync("/api/plans/draft", Asked(_school.StudentId, Guid.CreateVersion7()));
+        Assert.Equal(HttpStatusCode.NotFound, stranger.Status);
+        var crowd = await _school.Coach.PostAsync(
+            "/api/plans/draft",
+            Asked([.. Enumerable.Range(0, 13).Select(_ => Guid.CreateVersion7())])
+        );
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "studentIds"), (crowd.Status, crowd.Fields.Single()));
+    }
+
+    [Fact]
+    public async Task Where_nothing_honest_can_be_drafted_the_answer_is_the_reason_and_what_would_work()
+    {
+        var answer = await _school.Coach.PostAsync(
+            "/api/plans/draft",
+            new
+            {
+                request = new
+                {
+                    minutes = 40,
+                    balls = 0,
+                    places = new[] { "range" },
+                    area = "driver",
+                },
+                studentId = _school.StudentId,
+            }
+        );
+        Assert.Equal(HttpStatusCode.OK, answer.Status);
+        Assert.Null(answer.Body!["plan"]);
+        Assert.NotEmpty(answer.Body["compromises"]!.AsArray());
+    }
+
+    [Fact]
+    public async Task A_weeks_warm_ups_come_at_once_for_every_day_school_and_length()
+    {
+        var view = (await _school.Student.GetAsync($"/api/plans/warm-ups/{_school.StudentId}")).Body!;
+        Assert.Equal(7, view["days"]!.AsArray().Count);
+        Assert.Equal([0, 1, 0, 1, 0, 1, 0], view["days"]!.AsArray().Select(d => d!["set"]!.GetValue<int>()));
+        var warmUps = view["sets"]![0]!["warmUps"]!.AsArray();
+        Assert.Equal(2 * 6 * 4, warmUps.Count);
+        Assert.All(
+            warmUps,
+            w => Assert.InRange(w!["parts"]!.AsArray().Sum(p => p!["minutes"]!.GetValue<int>()), 1, w["minutes"]!.GetValue<int>())
+        );
+    }
+
     [Theory]
     [InlineData("""{"minutes":2,"places":["range"]}""", "request.minutes")]
     [InlineData("""{"minutes":30,"balls":900,"places":["range"]}""", "request.balls")]

@@ -47,6 +47,7 @@ export const sessionKeys = {
 export const weekKeys = {
   all: ['weeks'] as const,
   one: (studentId: string, week: string) => ['weeks', studentId, week] as const,
+  warmUps: (studentId: string) => ['warm-ups', studentId] as const,
   findings: (studentId: string, week: string, planId: string, day: string | null) =>
     ['week-findings', studentId, week, planId, day] as const,
 };

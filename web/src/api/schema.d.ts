@@ -1317,6 +1317,43 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/plans/warm-ups/{studentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WarmUpsView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/weeks/{week}/students/{studentId}': {
     parameters: {
       query?: never;
@@ -1995,6 +2032,10 @@ export interface components {
       madeFor: string;
       isStale: boolean;
     };
+    DraftOffer: {
+      place: components['schemas']['PlaceKind'];
+      text: string;
+    };
     DraftRequest: {
       /** Format: int32 */
       minutes: number;
@@ -2003,6 +2044,7 @@ export interface components {
       places: components['schemas']['PlaceKind'][];
       approach?: null | components['schemas']['Approach'];
       area?: null | components['schemas']['Area'];
+      warmUp?: null | components['schemas']['WarmUpSchool'];
       hot?: boolean;
       /** Format: int32 */
       windFromDegrees?: null | number;
@@ -2011,11 +2053,13 @@ export interface components {
       variant?: number;
       recent?: string[];
       pinned?: string[];
+      known?: string[];
     };
     Drafted: {
-      plan: components['schemas']['SessionPlan'];
+      plan: null | components['schemas']['SessionPlan'];
       reasons: components['schemas']['SegmentReason'][];
       compromises: string[];
+      offers: components['schemas']['DraftOffer'][];
       /** @default false */
       hasMoreVariants: boolean;
     };
@@ -2322,7 +2366,12 @@ export interface components {
       | 'competitionNear'
       | 'fatigue'
       | 'hurt'
-      | 'minor';
+      | 'minor'
+      | 'longFirst'
+      | 'dose'
+      | 'noTarget'
+      | 'notThere'
+      | 'competitionDay';
     /** @enum {string} */
     FindingLevel: 'note' | 'advice' | 'caution' | 'stop';
     /** @enum {string} */
@@ -2465,8 +2514,21 @@ export interface components {
       measured?: string;
       now?: string;
       goal?: string;
+      area?: null | components['schemas']['Area'];
+      skill?: string;
+      quantity?: null | components['schemas']['FocusQuantity'];
       /** Format: int32 */
       repetitionsAsked?: null | number;
+    };
+    FocusQuantity: {
+      what: string;
+      unit?: string;
+      /** Format: double */
+      start?: null | number;
+      /** Format: double */
+      least?: null | number;
+      /** Format: double */
+      most?: null | number;
     };
     GridCell: {
       club: components['schemas']['Club'];
@@ -2865,6 +2927,7 @@ export interface components {
       request: components['schemas']['DraftRequest'];
       /** Format: uuid */
       studentId?: null | string;
+      studentIds?: string[];
       /** Format: date */
       day?: null | string;
     };
@@ -3943,6 +4006,43 @@ export interface components {
       place: string;
       /** Format: int32 */
       minutes: number;
+    };
+    /** @enum {string} */
+    WarmUpBefore: 'round' | 'block';
+    WarmUpDay: {
+      /** Format: date */
+      day: string;
+      /** Format: int32 */
+      set: number;
+    };
+    WarmUpPartView: {
+      title: string;
+      text: string;
+      place: components['schemas']['PlaceKind'];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: int32 */
+      balls: number;
+      clubs: components['schemas']['Club'][];
+      ends: string;
+      isAimCheck: boolean;
+    };
+    /** @enum {string} */
+    WarmUpSchool: 'twoAClub' | 'untilCentred' | 'fixedFives' | 'free';
+    WarmUpSet: {
+      warmUps: components['schemas']['WarmUpView'][];
+    };
+    WarmUpView: {
+      before: components['schemas']['WarmUpBefore'];
+      /** Format: int32 */
+      minutes: number;
+      school: components['schemas']['WarmUpSchool'];
+      why: string;
+      parts: components['schemas']['WarmUpPartView'][];
+    };
+    WarmUpsView: {
+      days: components['schemas']['WarmUpDay'][];
+      sets: components['schemas']['WarmUpSet'][];
     };
     WedgeNumber: {
       club: components['schemas']['Club'];

@@ -49,6 +49,11 @@ export const router = createBrowserRouter([
           { path: '/tee-line', lazy: () => named(import('../features/review/TeeLinePage'), 'TeeLinePage') },
           { path: '/students/:id', lazy: () => named(import('../features/review/StudentPage'), 'StudentPage') },
           { path: '/students/:id/file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
+          {
+            path: '/students/:id/warm-up',
+            lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage'),
+          },
+          { path: '/warm-up', lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage') },
           { path: '/my-file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
           { path: '/places', lazy: () => named(import('../features/places/PlacesPage'), 'PlacesPage') },
           { path: '/drills', lazy: () => named(import('../features/drills/ShelfPage'), 'ShelfPage') },

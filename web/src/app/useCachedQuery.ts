@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Problem } from '../api/client';
 import { keepAnswer, keptAnswer } from './deviceStore';
@@ -41,4 +41,20 @@ export function useCachedQuery<T>(queryKey: readonly string[], ask: () => Promis
           : kept?.answer?.at,
     refetch: query.refetch,
   };
+}
+
+/** Keeps answers on this device that nobody looks at yet, asked for once in a while. */
+export function useKept<T>(answers: { queryKey: readonly string[]; ask: () => Promise<T> }[]) {
+  const { accountId } = usePerson();
+  useQueries({
+    queries: answers.map(({ queryKey, ask }) => ({
+      queryKey,
+      queryFn: async () => {
+        const data = await ask();
+        await keepAnswer([accountId, ...queryKey].join(' '), accountId, data);
+        return data;
+      },
+      staleTime: 60_000,
+    })),
+  });
 }

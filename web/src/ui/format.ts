@@ -282,6 +282,13 @@ export const approaches: Record<Schemas['Approach'], string> = {
   sharpen: 'Sharpen',
 };
 
+export const warmUpSchools: Record<Schemas['WarmUpSchool'], string> = {
+  twoAClub: 'Two a club',
+  untilCentred: 'Until centred',
+  fixedFives: 'Fixed fives',
+  free: 'Odd shapes',
+};
+
 export const seasons: Record<Schemas['Season'], string> = {
   offSeason: 'Off-season',
   preSeason: 'Pre-season',

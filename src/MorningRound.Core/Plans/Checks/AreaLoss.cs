@@ -18,4 +18,13 @@ public sealed record AreaLoss(Area Area, double Shortfall, int Results)
     /// <param name="value">What came out.</param>
     public static double Missing(double goal, Better better, double value) =>
         Math.Clamp((better == Better.Higher ? goal - value : value - goal) / Math.Max(4, Math.Abs(goal)), 0, 1);
+
+    /// <summary>The losses of each area that has results, from how much was missing to each goal.</summary>
+    public static IReadOnlyList<AreaLoss> From(IEnumerable<(Area Area, double Missing)> results) =>
+        [
+            .. results
+                .GroupBy(r => r.Area)
+                .Select(g => new AreaLoss(g.Key, g.Average(r => r.Missing), g.Count()))
+                .OrderByDescending(l => l.Shortfall),
+        ];
 }

@@ -59,7 +59,7 @@ export function Bench({
   const [isSetting, setIsSetting] = useState(false);
   const [isChoosing, setIsChoosing] = useState(false);
   const [isDrafting, setIsDrafting] = useState(false);
-  const [drafted, setDrafted] = useState<{ request: Schemas['DraftRequest']; draft: Schemas['Drafted']; over: Plan }>();
+  const [drafted, setDrafted] = useState<{ asked: Schemas['PlanDraftInput']; draft: Schemas['Drafted']; over: Plan }>();
   const { studentId } = props.writtenFor;
   const context = usePlanContext(studentId);
   const fix = useFix();
@@ -88,19 +88,19 @@ export function Bench({
         : [...others, { finding: finding.id, segmentId: finding.segmentId ?? null, reason }];
     change({ do: 'write', text: { overruled } });
   };
-  const draftWith = (request: Schemas['DraftRequest'], over: Plan) =>
-    draftOne.mutate(
-      { request, studentId },
-      {
-        onSuccess: (draft) => {
-          setDrafted({ request, draft, over });
-          setIsDrafting(false);
-          // A draft brings its words along, and what it has to fit was just said.
-          setShowsHead(false);
-          change({ do: 'take', plan: keepingWords(over, planFrom(draft.plan)) });
-        },
+  const draftWith = (asked: Schemas['PlanDraftInput'], over: Plan) =>
+    draftOne.mutate(asked, {
+      onSuccess: (draft) => {
+        setDrafted({ asked, draft, over });
+        setIsDrafting(false);
+        if (!draft.plan) return;
+        // A draft brings its words along, and what it has to fit was just said.
+        setShowsHead(false);
+        change({ do: 'take', plan: keepingWords(over, planFrom(draft.plan)) });
       },
-    );
+    });
+  const draftAgain = (part: Partial<Schemas['DraftRequest']>) =>
+    drafted && draftWith({ ...drafted.asked, request: { ...drafted.asked.request, ...part } }, drafted.over);
   const take = (drill: Schemas['DrillView']) => change({ do: 'add', segment: segmentOf(drill, place) });
   const firstFix = bench.check?.findings.find((f) => f.fix && f.overruledBecause === null);
 
@@ -166,10 +166,11 @@ export function Bench({
       {drafted && (
         <Drafted
           drafted={drafted.draft}
-          variant={drafted.request.variant ?? 0}
+          variant={drafted.asked.request.variant ?? 0}
           plan={plan}
           isDrafting={draftOne.isPending}
-          onVariant={(variant) => draftWith({ ...drafted.request, variant }, drafted.over)}
+          onVariant={(variant) => draftAgain({ variant })}
+          onPlace={(place) => draftAgain({ places: [place], variant: 0 })}
           onClose={() => setDrafted(undefined)}
         />
       )}
@@ -301,7 +302,8 @@ export function Bench({
           constraints={plan.constraints}
           error={draftOne.error}
           isDrafting={draftOne.isPending}
-          onDraft={(request) => draftWith(request, plan)}
+          studentId={studentId}
+          onDraft={(request, studentIds) => draftWith({ request, studentId, studentIds }, plan)}
           onClose={() => setIsDrafting(false)}
         />
       )}

@@ -7,8 +7,9 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { Problem, type Schemas } from '../../api/client';
 import { Chips } from '../../ui/Chips';
+import { useStudents } from '../students/queries';
 import { Choice, optionsOf } from '../../ui/Field';
-import { approaches, areas, places } from '../../ui/format';
+import { approaches, areas, places, warmUpSchools } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { ErrorNotice } from '../../ui/states';
 
@@ -16,20 +17,25 @@ interface Props {
   constraints: Schemas['PlanConstraints'];
   error: Error | null;
   isDrafting: boolean;
-  onDraft: (request: Schemas['DraftRequest']) => void;
+  /** The one the plan is written for; null where it is for nobody in particular. */
+  studentId: string | null;
+  onDraft: (request: Schemas['DraftRequest'], together: string[]) => void;
   onClose: () => void;
 }
 
 /** A few answers for a whole plan. */
-export function DraftDialog({ constraints, error, isDrafting, onDraft, onClose }: Props) {
+export function DraftDialog({ constraints, error, isDrafting, studentId, onDraft, onClose }: Props) {
+  const students = useStudents();
   const [minutes, setMinutes] = useState<number | null>(constraints.minutes ?? 60);
   const [balls, setBalls] = useState<number | null>(constraints.balls ?? 100);
   const [where, setWhere] = useState<Schemas['PlaceKind'][]>(['range']);
   const [area, setArea] = useState<Schemas['Area'] | ''>('');
   const [approach, setApproach] = useState<Schemas['Approach'] | ''>(constraints.approach ?? '');
+  const [warmUp, setWarmUp] = useState<Schemas['WarmUpSchool'] | ''>('');
+  const [together, setTogether] = useState<string[]>([]);
   const problem = error instanceof Problem ? error : undefined;
   const at = (field: string) => problem?.fieldError(`request.${field}`);
-  const isSaidAtFields = ['minutes', 'balls', 'places'].some(at);
+  const isSaidAtFields = ['minutes', 'balls', 'places'].some(at) || Boolean(problem?.fieldError('studentIds'));
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="draft-title">
       <DialogTitle id="draft-title">Draft one</DialogTitle>
@@ -40,7 +46,10 @@ export function DraftDialog({ constraints, error, isDrafting, onDraft, onClose }
           <Choice
             label="About"
             value={area}
-            options={[{ value: '', label: 'what the student finds weak' }, ...optionsOf(areas)]}
+            options={[
+              { value: '', label: studentId ? 'what this student needs' : 'the approach’s shares' },
+              ...optionsOf(areas),
+            ]}
             onChange={setArea}
           />
           <Choice
@@ -49,8 +58,26 @@ export function DraftDialog({ constraints, error, isDrafting, onDraft, onClose }
             options={[{ value: '', label: 'the student’s, or three parts' }, ...optionsOf(approaches)]}
             onChange={setApproach}
           />
+          <Choice
+            label="Warm-up"
+            value={warmUp}
+            options={[
+              { value: '', label: 'two a club' },
+              ...optionsOf(warmUpSchools).filter((o) => o.value !== 'twoAClub'),
+            ]}
+            onChange={setWarmUp}
+          />
         </Box>
         <Chips label="Where" names={places} value={where} onChange={setWhere} error={at('places')} />
+        {(students.data ?? []).length > 1 && (
+          <Chips
+            label="For several at once"
+            names={Object.fromEntries((students.data ?? []).map((s) => [s.id, s.name]))}
+            value={together}
+            onChange={setTogether}
+            error={problem?.fieldError('studentIds')}
+          />
+        )}
         {error && !isSaidAtFields && <ErrorNotice error={error} />}
       </DialogContent>
       <DialogActions>
@@ -59,17 +86,21 @@ export function DraftDialog({ constraints, error, isDrafting, onDraft, onClose }
           variant="contained"
           disabled={isDrafting}
           onClick={() =>
-            onDraft({
-              minutes: Math.round(minutes ?? 0),
-              balls: Math.round(balls ?? 0),
-              places: where,
-              area: area || null,
-              approach: approach || null,
-              hot: constraints.hot ?? false,
-              windFromDegrees: constraints.windFromDegrees ?? null,
-              warmedUpBefore: constraints.warmedUpBefore ?? false,
-              variant: 0,
-            })
+            onDraft(
+              {
+                minutes: Math.round(minutes ?? 0),
+                balls: Math.round(balls ?? 0),
+                places: where,
+                area: area || null,
+                approach: approach || null,
+                warmUp: warmUp || null,
+                hot: constraints.hot ?? false,
+                windFromDegrees: constraints.windFromDegrees ?? null,
+                warmedUpBefore: constraints.warmedUpBefore ?? false,
+                variant: 0,
+              },
+              together,
+            )
           }
         >
           Draft

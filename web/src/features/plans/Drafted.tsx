@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Schemas } from '../../api/client';
+import { places } from '../../ui/format';
 import { Notice } from '../../ui/LocalDraftNotices';
 import type { Plan } from './benchState';
 
@@ -10,11 +11,30 @@ interface Props {
   plan: Plan;
   isDrafting: boolean;
   onVariant: (variant: number) => void;
+  onPlace: (place: Schemas['PlaceKind']) => void;
   onClose: () => void;
 }
 
-/** Why the draft is as it is, and the way to variant one and back. */
-export function Drafted({ drafted, variant, plan, isDrafting, onVariant, onClose }: Props) {
+/** Why the draft is as it is, and the way to another one and back; where there is none, why, and what would work. */
+export function Drafted({ drafted, variant, plan, isDrafting, onVariant, onPlace, onClose }: Props) {
+  if (!drafted.plan)
+    return (
+      <Box component="section" aria-label="Draft">
+        <Notice text="Nothing honest can be drafted from these answers. What was on the bench stays.">
+          {drafted.offers.map((o) => (
+            <Button key={o.place} disabled={isDrafting} onClick={() => onPlace(o.place)}>
+              Draft one: {places[o.place].toLowerCase()}
+            </Button>
+          ))}
+          <Button onClick={onClose}>Close</Button>
+        </Notice>
+        <Box sx={{ mb: 1.5, fontSize: 14.5 }}>
+          {[...drafted.compromises, ...drafted.offers.map((o) => o.text)].map((text) => (
+            <div key={text}>{text}</div>
+          ))}
+        </Box>
+      </Box>
+    );
   const reasons = drafted.reasons.filter((r) => plan.segments.some((s) => s.id === r.segmentId));
   return (
     <Box component="section" aria-label="Draft">

@@ -38,6 +38,9 @@ export function StudentPage() {
           <Button component={Link} to={`/practice/new?student=${id}`} variant="outlined">
             Hold a lesson
           </Button>
+          <Button component={Link} to={`/students/${id}/warm-up`} variant="outlined">
+            Warm-up
+          </Button>
           <Button component={Link} to={`/students/${id}/file`} variant="outlined">
             File
           </Button>

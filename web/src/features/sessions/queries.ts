@@ -1,9 +1,7 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { sessionKeys } from '../../api/queryKeys';
-import { useCachedQuery } from '../../app/useCachedQuery';
-import { keepAnswer } from '../../app/deviceStore';
-import { usePerson } from '../../app/signIn';
+import { useCachedQuery, useKept } from '../../app/useCachedQuery';
 
 export type Session = Schemas['SessionView'];
 
@@ -26,20 +24,8 @@ export const useSessionToPractise = (assignmentId: string) =>
   useCachedQuery(sessionKeys.one(assignmentId), () => getSession(assignmentId));
 
 /** Keeps sessions on this device with all that practising needs, before anybody is out of reach. */
-export function useKeepSessions(assignmentIds: string[]) {
-  const { accountId } = usePerson();
-  useQueries({
-    queries: assignmentIds.map((assignmentId) => ({
-      queryKey: sessionKeys.one(assignmentId),
-      queryFn: async () => {
-        const session = await getSession(assignmentId);
-        await keepAnswer([accountId, ...sessionKeys.one(assignmentId)].join(' '), accountId, session);
-        return session;
-      },
-      staleTime: 60_000,
-    })),
-  });
-}
+export const useKeepSessions = (assignmentIds: string[]) =>
+  useKept(assignmentIds.map((id) => ({ queryKey: sessionKeys.one(id), ask: () => getSession(id) })));
 
 /** What the server already has of a log that is not finished; asked for only when the phone has nothing of its own. */
 export const useEntries = (logId: string | undefined) =>

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../../api/client';
 import { Choice, Field, optionsOf } from '../../ui/Field';
-import { ages, approaches, seasons } from '../../ui/format';
+import { ages, approaches, areas, seasons } from '../../ui/format';
 import { ListField } from '../../ui/ListField';
 import { NumberField } from '../../ui/NumberField';
 import { Bag, Wedges } from './BagFields';
@@ -77,6 +77,17 @@ function Focus({ coach, set, errorAt }: PartProps) {
     ['now', 'Where it is now'],
     ['goal', 'Where it should be'],
   ] as const;
+  const setQuantity = (part: Partial<Schemas['FocusQuantity']>) => {
+    const quantity = { what: '', ...focus.quantity, ...part };
+    const isEmpty =
+      !quantity.what && !quantity.unit && [quantity.start, quantity.least, quantity.most].every((n) => n == null);
+    set({ focus: { ...focus, quantity: isEmpty ? null : quantity } });
+  };
+  const numbers = [
+    ['start', 'Where it began'],
+    ['least', 'Band from'],
+    ['most', 'Band to'],
+  ] as const;
   return (
     <Box role="group" aria-label="Focus">
       <Typography variant="h3" sx={{ mb: 1 }}>
@@ -100,7 +111,47 @@ function Focus({ coach, set, errorAt }: PartProps) {
           error={errorAt('coach.focus.repetitionsAsked')}
           onChange={(n) => set({ focus: { ...focus, repetitionsAsked: n === null ? null : Math.round(n) } })}
         />
+        <Choice
+          label="Area"
+          value={focus.area ?? ''}
+          options={[none, ...optionsOf(areas)]}
+          onChange={(area) => set({ focus: { ...focus, area: area || null } })}
+        />
+        <Field
+          label="Skill"
+          hint="As drills name it, such as “start line”. Drafts look for it."
+          value={focus.skill ?? ''}
+          error={errorAt('coach.focus.skill')}
+          onChange={(e) => set({ focus: { ...focus, skill: e.target.value } })}
+        />
+        <Field
+          label="Number it is about"
+          hint="As a drill measures it, such as “club path”. Empty where it is none."
+          value={focus.quantity?.what ?? ''}
+          error={errorAt('coach.focus.quantity.what')}
+          onChange={(e) => setQuantity({ what: e.target.value })}
+        />
       </Box>
+      {focus.quantity && (
+        <Box sx={{ ...columns, gridTemplateColumns: 'repeat(4, minmax(0, 1fr))', gap: 1, mt: 1 }}>
+          <Field
+            label="Unit"
+            value={focus.quantity.unit ?? ''}
+            error={errorAt('coach.focus.quantity.unit')}
+            onChange={(e) => setQuantity({ unit: e.target.value })}
+          />
+          {numbers.map(([key, label]) => (
+            <NumberField
+              key={key}
+              label={label}
+              optional
+              value={focus.quantity?.[key]}
+              error={errorAt(`coach.focus.quantity.${key}`)}
+              onChange={(n) => setQuantity({ [key]: n })}
+            />
+          ))}
+        </Box>
+      )}
     </Box>
   );
 }

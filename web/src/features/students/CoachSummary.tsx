@@ -6,6 +6,12 @@ import { approaches, bodyParts, clubs, dayName, lengthUnits, swingLengths } from
 
 type Coachs = Schemas['CoachSection'];
 
+function quantityInWords({ what, unit, start, least, most }: Schemas['FocusQuantity']) {
+  const from = start == null ? '' : `, began at ${start}`;
+  const band = [least, most].filter((n) => n != null).join(' to ');
+  return `${what}${from}${band ? `, goal ${band}` : ''}${unit ? ` ${unit}` : ''}`;
+}
+
 /** The coach's part of the file, as the student reads it. */
 export function CoachSummary({ coach }: { coach: Coachs }) {
   const { focus, guardian } = coach;
@@ -23,6 +29,7 @@ export function CoachSummary({ coach }: { coach: Coachs }) {
       >
         {coach.approach && <Entry name="Approach">{approaches[coach.approach]}</Entry>}
         {chain.length > 0 && <Entry name="Focus">{chain.join(' → ')}</Entry>}
+        {focus?.quantity && <Entry name="Number">{quantityInWords(focus.quantity)}</Entry>}
         {basics.length > 0 && (
           <Entry name="Set-up to look at again">
             {basics.map((b) => (

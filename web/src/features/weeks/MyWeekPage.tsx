@@ -22,7 +22,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { orNothing, deviceStore } from '../../app/deviceStore';
 import { useKeepSessions } from '../sessions/queries';
 import { Unsent } from '../sessions/Unsent';
-import { useMyWeek, type Card } from './queries';
+import { useKeepWarmUps, useMyWeek, type Card } from './queries';
 
 /** The student's week: what to practise, today first. */
 export function MyWeekPage() {
@@ -33,6 +33,7 @@ export function MyWeekPage() {
   useKeepSessions(
     week === person.week ? (view.data?.sessions ?? []).filter(canPractise).map((s) => s.assignmentId) : [],
   );
+  useKeepWarmUps(person.studentId ?? '');
   if (view.isPending) return <Loading what="your week" />;
   if (!view.data)
     return (
@@ -81,9 +82,14 @@ export function MyWeekPage() {
           />
         ))}
       </Box>
-      <Button component={Link} to="/practice/new" variant="outlined" sx={{ mt: 2, minHeight: 56, borderRadius: 28 }}>
-        Practice of my own
-      </Button>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 2 }}>
+        <Button component={Link} to="/warm-up" variant="outlined" sx={{ minHeight: 56, borderRadius: 28 }}>
+          Warm-up
+        </Button>
+        <Button component={Link} to="/practice/new" variant="outlined" sx={{ minHeight: 56, borderRadius: 28 }}>
+          Practice of my own
+        </Button>
+      </Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 3 }}>
         <Button onClick={() => setWeek(previous)} sx={{ minHeight: 56 }}>
           Week before

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { weekKeys, weekViews } from '../../api/queryKeys';
-import { useCachedQuery } from '../../app/useCachedQuery';
+import { useCachedQuery, useKept } from '../../app/useCachedQuery';
 
 export type Week = Schemas['WeekView'];
 export type Card = Schemas['SessionCard'];
@@ -15,6 +15,17 @@ export const useWeek = (studentId: string, week: string) =>
 /** A student's own week, which is also there without a signal. */
 export const useMyWeek = (studentId: string, week: string) =>
   useCachedQuery(weekKeys.one(studentId, week), () => getWeek(studentId, week));
+
+const getWarmUps = (studentId: string) =>
+  answer(api.GET('/api/plans/warm-ups/{studentId}', { params: { path: { studentId } } }));
+
+/** A student's warm-ups for today and six days on, which are also there without a signal. */
+export const useWarmUps = (studentId: string) =>
+  useCachedQuery(weekKeys.warmUps(studentId), () => getWarmUps(studentId));
+
+/** Keeps the warm-ups on this device before anybody is out of reach. */
+export const useKeepWarmUps = (studentId: string) =>
+  useKept([{ queryKey: weekKeys.warmUps(studentId), ask: () => getWarmUps(studentId) }]);
 
 export const useFindingsOn = (studentId: string, week: string, planId: string, day: string | null) =>
   useQuery({
