@@ -8,7 +8,11 @@ import { expect, type Page } from '@playwright/test';
  */
 export async function isClean(page: Page, name: string, of: 'all' | 'colours' | 'allButColours' = 'all') {
   // What is half behind a bar that stays in sight is not too small: it is scrolled.
-  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.evaluate(() => {
+    window.scrollTo(0, 0);
+    for (const e of document.querySelectorAll<HTMLElement>('body *'))
+      if (getComputedStyle(e).position === 'sticky') e.style.position = 'static';
+  });
   // There is no frame within a page, for which alone it would open a second one and gather what it found there.
   const axe = new AxeBuilder({ page }).setLegacyMode().options({ preload: false, resultTypes: ['violations'] });
   // The outdoor look changes colours and nothing else; another size of screen everything but colours, which take
@@ -17,6 +21,10 @@ export async function isClean(page: Page, name: string, of: 'all' | 'colours' | 
   else axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']);
   if (of === 'allButColours') axe.disableRules(['color-contrast']);
   const { violations } = await axe.analyze();
+  await page.evaluate(() => {
+    for (const e of document.querySelectorAll<HTMLElement>('body *'))
+      if (e.style.position === 'static') e.style.position = '';
+  });
   expect(violations.map((v) => `${name}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
   expect(await misfits(page), `${name} fits`).toEqual([]);
   await expect(page, `${name} has a title`).toHaveTitle(/.+ · Morning Round$/);

@@ -35,7 +35,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
   const phone = await onPhone(browser, { serviceWorkers: 'allow' });
   await studentWithSession(coach, phone, 'Nora Funkloch');
   await phone.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  // Nothing but the week was opened: the session itself was fetched beforehand.
+  // Nothing but the week was opened: the session and the warm-ups were fetched beforehand.
   await expect
     .poll(() =>
       phone.evaluate(
@@ -49,7 +49,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
           }),
       ),
     )
-    .toBe(2);
+    .toBe(3);
   await phone.context().setOffline(true);
   await phone.reload();
   await begin(phone);

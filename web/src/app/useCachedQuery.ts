@@ -43,8 +43,8 @@ export function useCachedQuery<T>(queryKey: readonly string[], ask: () => Promis
   };
 }
 
-/** Keeps answers on this device that nobody looks at yet, asked for once in a while. */
-export function useKept<T>(answers: { queryKey: readonly string[]; ask: () => Promise<T> }[]) {
+/** Keeps answers on this device that nobody looks at yet; what is older than so many minutes is asked for again. */
+export function useKept<T>(answers: { queryKey: readonly string[]; ask: () => Promise<T> }[], freshMinutes = 1) {
   const { accountId } = usePerson();
   useQueries({
     queries: answers.map(({ queryKey, ask }) => ({
@@ -54,7 +54,7 @@ export function useKept<T>(answers: { queryKey: readonly string[]; ask: () => Pr
         await keepAnswer([accountId, ...queryKey].join(' '), accountId, data);
         return data;
       },
-      staleTime: 60_000,
+      staleTime: freshMinutes * 60_000,
     })),
   });
 }

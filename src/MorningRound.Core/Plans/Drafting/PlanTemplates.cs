@@ -25,7 +25,7 @@ public static class PlanTemplates
                     Area.Wedge,
                     8,
                     22,
-                    "Easy wedges from 25 yards on, a turn away between them; then up the bag, the driver twice at most.",
+                    "Easy wedges from some thirty paces on, a turn away between them; then up the bag, the driver twice at most.",
                     clubs: [Club.SandWedge, Club.Iron8, Club.Iron6, Club.Driver]
                 ) with
                 {
@@ -344,7 +344,7 @@ public static class PlanTemplates
                     Area.Wedge,
                     6,
                     12,
-                    "From 25 yards, growing.",
+                    "From some thirty paces, growing.",
                     clubs: [Club.SandWedge, Club.PitchingWedge],
                     swing: SwingSize.Half
                 ),

@@ -191,7 +191,7 @@ internal static class WarmUpSentences
 {
     public static readonly Sentence WhyTwoAClub = new(
         "warmUp.twoAClub",
-        "Two balls a club, never a third: the bad one is left behind, and that is the pressure in it."
+        "Leaving a bad one behind is practised here too: that is the pressure in it."
     );
     public static readonly Sentence WhyUntilCentred = new(
         "warmUp.untilCentred",

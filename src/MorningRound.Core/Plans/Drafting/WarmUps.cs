@@ -213,7 +213,7 @@ public static class WarmUps
             Title = isFives ? "Tiny ones, growing ones" : "Easy wedges",
             Text = isFives
                 ? "Five tiny swings, then five that grow, with a turn away between them."
-                : "From 25 to 30 yards, low energy, growing. Until ready: bad ones mean nothing.",
+                : "From about thirty paces, low energy, growing. Until ready: bad ones mean nothing.",
             Area = Area.Wedge,
             Swing = SwingSize.Half,
             Place = PlaceKind.Range,

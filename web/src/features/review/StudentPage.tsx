@@ -33,7 +33,7 @@ export function StudentPage() {
           </Typography>
           {coachNote && <Typography sx={{ mt: 0.5 }}>{coachNote}</Typography>}
         </Box>
-        <Box className="no-print" sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
+        <Box className="no-print" sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           {!hasAccount && <InviteStudent id={id} name={name} />}
           <Button component={Link} to={`/practice/new?student=${id}`} variant="outlined">
             Hold a lesson

@@ -5,12 +5,16 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { count, dayName, minutes, places } from '../../ui/format';
 import { PhaseSign } from '../../ui/phases';
+import { onDemand } from '../../ui/onDemand';
 import { StepHeading } from '../../ui/StepHeading';
 import type { EntryOf } from './log';
+import { planFrom } from '../plans/benchState';
 import { OpenPainQuestions, saidOf, type FollowUp } from './OpenPain';
 import { Readiness, type Ready } from './Readiness';
 import type { Session } from './queries';
 import { trimAt, type Trimmed } from './trim';
+
+const HowItIsDone = onDemand(() => import('./HowItIsDone').then((m) => m.HowItIsDone));
 
 export type Trim = Trimmed;
 
@@ -43,8 +47,10 @@ const left = (trim: Trim | undefined, segment: { id: string; minutes: number }) 
 /** The session before it begins: what for, what is in it, and how the student comes. */
 export function Before({ session, isLesson, dropped, said, reported, onFollowUp, onBegin, onHurt, onLeave }: Props) {
   const [ready, setReady] = useState<Ready>({});
+  const [opened, setOpened] = useState<string>();
   const [keepsWhole, setKeepsWhole] = useState(false);
-  const { plan, totals } = session;
+  const { totals } = session;
+  const plan = planFrom(session.plan);
   const trim = trimFor(session, ready, dropped);
   const taken = keepsWhole ? undefined : trim;
   const sparesNothing = dropped.size > 0 && plan.segments.every((s) => s.kind === 'pause' || dropped.has(s.id));
@@ -88,31 +94,51 @@ export function Before({ session, isLesson, dropped, said, reported, onFollowUp,
           </Button>
         </Box>
       )}
-      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, mt: 2 }}>
-        {plan.segments.map((s) => (
-          <Box
-            component="li"
-            key={s.id}
-            sx={{
-              display: 'flex',
-              gap: 1.25,
-              py: 1,
-              borderBottom: '1px solid',
-              borderColor: 'line',
-              alignItems: 'center',
-              ...((dropped.has(s.id) || left(taken, s) === undefined) && {
-                opacity: 0.5,
-                textDecoration: 'line-through',
-              }),
-            }}
-          >
-            {s.kind === 'practice' ? <PhaseSign phase={s.phase} named /> : <Box sx={{ width: 20 }} />}
-            <span>{s.title}</span>
-            <Box component="span" sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
-              {minutes(left(taken, s) ?? s.minutes)}
+      <Typography sx={{ mt: 2, fontSize: 15, color: 'text.secondary' }}>Tap a part to see how it is done.</Typography>
+      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {plan.segments.map((s) => {
+          const isOut = dropped.has(s.id) || left(taken, s) === undefined;
+          return (
+            <Box component="li" key={s.id} sx={{ borderBottom: '1px solid', borderColor: 'line' }}>
+              <Box
+                component={s.kind === 'practice' ? 'button' : 'div'}
+                {...(s.kind === 'practice' && {
+                  type: 'button',
+                  'aria-expanded': opened === s.id,
+                  onClick: () => setOpened(opened === s.id ? undefined : s.id),
+                })}
+                sx={{
+                  display: 'flex',
+                  width: '100%',
+                  gap: 1.25,
+                  py: 1,
+                  px: 0,
+                  minHeight: 56,
+                  border: 0,
+                  bgcolor: 'transparent',
+                  color: 'inherit',
+                  font: 'inherit',
+                  textAlign: 'left',
+                  alignItems: 'center',
+                  cursor: s.kind === 'practice' ? 'pointer' : 'default',
+                  ...(isOut && { opacity: 0.5, textDecoration: 'line-through' }),
+                }}
+              >
+                {s.kind === 'practice' ? <PhaseSign phase={s.phase} named /> : <Box sx={{ width: 20 }} />}
+                <span>{s.title}</span>
+                <Box component="span" sx={{ ml: 'auto', color: 'text.secondary', whiteSpace: 'nowrap' }}>
+                  {minutes(left(taken, s) ?? s.minutes)}
+                </Box>
+              </Box>
+              {opened === s.id && s.kind === 'practice' && (
+                <>
+                  {s.instruction && <Typography>{s.instruction}</Typography>}
+                  <HowItIsDone segment={s} drill={session.drills.find((d) => d.segmentId === s.id)} />
+                </>
+              )}
             </Box>
-          </Box>
-        ))}
+          );
+        })}
       </Box>
       <Box sx={{ mt: 2, p: 2, bgcolor: 'background.paper', borderRadius: 2, fontSize: 15 }}>
         Warm up before full swings. Stay behind the tee line, keep out of reach of other clubs, and follow the range’s

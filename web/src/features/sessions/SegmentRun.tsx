@@ -6,11 +6,13 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { drillKeys } from '../../api/queryKeys';
 import { domainNow } from '../../app/signIn';
-import { clock, clubs, count, feedbackSources, hiddenThings, minutes, places } from '../../ui/format';
+import { clock, count, hiddenThings, minutes, places } from '../../ui/format';
+import { onDemand } from '../../ui/onDemand';
 import { PhaseSign } from '../../ui/phases';
 import { StepHeading } from '../../ui/StepHeading';
 import { isAsking, type DrillInput } from '../drills/flow';
 import { FlowRun } from '../drills/FlowRun';
+import { callInWords } from '../drills/calls';
 import { Metronome } from '../drills/Metronome';
 import { RoutineList } from '../drills/RoutineList';
 import type { PracticeSegment, Segment } from '../plans/benchState';
@@ -39,6 +41,8 @@ function useTick(isRunning: boolean): number {
   return now;
 }
 
+const HowItIsDone = onDemand(() => import('./HowItIsDone').then((m) => m.HowItIsDone));
+
 const wide = { minHeight: 60, fontSize: 17, borderRadius: 30 };
 
 /** One segment under way: what to do, the clock, the count, and how it ends. */
@@ -46,6 +50,8 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
   const drill = session.drills.find((d) => d.segmentId === segment.id);
   const next = open[open.indexOf(segment) + 1];
   const following = open.find((s) => s.id !== segment.id);
+  const [showsHow, setShowsHow] = useState(false);
+  const cue = segment.kind === 'practice' ? segment.cue || (segment.drill?.drill.cues ?? [])[0] : undefined;
   const isRunning = log.running?.segmentId === segment.id;
   const now = useTick(isRunning);
   const seconds = secondsOf(log, segment.id, now);
@@ -69,17 +75,31 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
 
   return (
     <Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1.25 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
         {segment.kind === 'practice' && <PhaseSign phase={segment.phase} named />}
         <StepHeading sx={{ fontSize: '1.4rem' }}>{segment.title}</StepHeading>
+        {segment.kind === 'practice' && (
+          <Button
+            aria-expanded={showsHow}
+            onClick={() => setShowsHow((shows) => !shows)}
+            sx={{ ml: 'auto', mr: -1, minHeight: 56, flex: 'none' }}
+          >
+            {showsHow ? 'Fold away' : 'How'}
+          </Button>
+        )}
       </Box>
+      {showsHow && segment.kind === 'practice' && <HowItIsDone segment={segment} drill={drill} />}
       {segment.instruction && <Typography sx={{ mt: 0.5 }}>{segment.instruction}</Typography>}
       {segment.kind === 'pause' && (
         <Typography sx={{ mt: 1.5, p: 2, fontSize: 19, bgcolor: 'background.paper', borderRadius: 2 }}>
           Drink something. Find shade, sit down, let the hands go loose.
         </Typography>
       )}
-      {segment.kind === 'practice' && <Details segment={segment} />}
+      {cue && (
+        <Typography sx={{ mt: 0.5 }}>
+          <b>Think of:</b> {cue}
+        </Typography>
+      )}
 
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 0.5 }}>
         <Box
@@ -92,6 +112,9 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
         </Box>
         <Box sx={{ color: 'text.secondary' }}>
           of {minutes(segment.minutes)}
+          {exitRule && exitRule !== `after ${minutes(segment.minutes)}` && (
+            <Box sx={{ fontSize: 15, lineHeight: 1.3 }}>over {exitRule}</Box>
+          )}
           {seconds >= segment.minutes * 60 && <Box sx={{ fontWeight: 620 }}>the time is over</Box>}
         </Box>
         <Button
@@ -103,12 +126,53 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
         </Button>
       </Box>
 
-      <Typography sx={{ color: 'text.secondary', fontSize: 15 }}>
+      {drill && <DrillRun session={session} drill={drill} segment={segment} log={log} add={add} />}
+      {!drill && segment.kind === 'practice' && segment.balls > 0 && (
+        <Balls
+          planned={segment.balls}
+          counted={stateOf(log, segment.id).balls}
+          calls={segment.calls}
+          onCount={(balls) => add({ kind: 'counted', segmentId: segment.id, balls })}
+        />
+      )}
+
+      {/* The way on stays within reach of the thumb, however long the rest is. */}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'minmax(88px, auto) 1fr',
+          gap: 1,
+          mt: 1.5,
+          py: 1,
+          position: 'sticky',
+          bottom: 0,
+          zIndex: 4,
+          bgcolor: 'background.default',
+        }}
+      >
+        <Button onClick={undo} disabled={!log.undoable} sx={{ minHeight: 64 }}>
+          Undo
+        </Button>
+        <Button
+          variant={drill && isAsking(drill.flow, log.inputs[segment.id] ?? []) ? 'outlined' : 'contained'}
+          onClick={() => settle('done')}
+          sx={{ ...wide, minHeight: 64, fontSize: 19 }}
+        >
+          {next ? 'Done, next' : 'Done'}
+        </Button>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        <Button variant="outlined" onClick={() => settle('partDone')} sx={wide}>
+          Part done
+        </Button>
+        <Button variant="outlined" onClick={() => settle('skipped')} sx={wide}>
+          Skip
+        </Button>
+      </Box>
+      <Typography sx={{ mt: 1, color: 'text.secondary', fontSize: 15 }}>
         {segment.kind === 'practice' && `${places[segment.place]} · `}
-        {exitRule && `${exitRule.charAt(0).toUpperCase()}${exitRule.slice(1)} · `}
         <span data-testid="left">{leftToday(session, open, segment, log, seconds)}</span>
       </Typography>
-
       {drill && drill.cautions.length > 0 && (
         <Box
           role="note"
@@ -120,37 +184,8 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
           ))}
         </Box>
       )}
-      {drill && <DrillRun session={session} drill={drill} segment={segment} log={log} add={add} />}
       {!drill && segment.kind === 'practice' && segment.fullRoutine && <RoutineList steps={session.routine} />}
       {segment.kind === 'practice' && isPutting(segment) && <Metronome />}
-      {!drill && segment.kind === 'practice' && segment.balls > 0 && (
-        <Balls
-          planned={segment.balls}
-          counted={stateOf(log, segment.id).balls}
-          onCount={(balls) => add({ kind: 'counted', segmentId: segment.id, balls })}
-        />
-      )}
-
-      <Box sx={{ display: 'grid', gap: 1, mt: 2.5 }}>
-        <Button
-          variant={drill && isAsking(drill.flow, log.inputs[segment.id] ?? []) ? 'outlined' : 'contained'}
-          onClick={() => settle('done')}
-          sx={{ ...wide, minHeight: 64, fontSize: 19 }}
-        >
-          {next ? 'Done, next' : 'Done'}
-        </Button>
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-          <Button variant="outlined" onClick={() => settle('partDone')} sx={wide}>
-            Part done
-          </Button>
-          <Button variant="outlined" onClick={() => settle('skipped')} sx={wide}>
-            Skip
-          </Button>
-        </Box>
-        <Button onClick={undo} disabled={!log.undoable} sx={{ minHeight: 56 }}>
-          Undo
-        </Button>
-      </Box>
       <Typography sx={{ mt: 1, color: 'text.secondary', textAlign: 'center' }}>
         {next ? `Then: ${next.title}, ${minutes(next.minutes)}` : 'This is the last one.'}
       </Typography>
@@ -248,35 +283,26 @@ function Aim({ distance, inputs }: { distance: Schemas['MarkedLength']; inputs: 
   return check.data ? <Typography sx={{ mt: 1, fontWeight: 620 }}>{check.data.text}</Typography> : null;
 }
 
-function Details({ segment }: { segment: PracticeSegment }) {
-  const lines = [
-    segment.cue && `Cue: ${segment.cue}`,
-    segment.clubs.length > 0 && segment.clubs.map((c) => clubs[c]).join(', '),
-    segment.feedback && `Feedback from: ${feedbackSources[segment.feedback].toLowerCase()}`,
-    segment.holes && count(segment.holes, 'hole'),
-    segment.fullRoutine && 'Full routine on every ball',
-    segment.slowRepetitions && 'Slow repetitions: one ball every two to four minutes',
-  ].filter((line) => typeof line === 'string' && line !== '');
-  return (
-    <Box sx={{ mt: 0.75, color: 'text.secondary' }}>
-      {lines.map((line) => (
-        <Box key={line as string}>{line}</Box>
-      ))}
-    </Box>
-  );
-}
-
 function Balls({
   planned,
   counted,
+  calls,
   onCount,
 }: {
   planned: number;
   counted: number | null;
+  /** What was called for each ball, in order; once through, it begins anew. */
+  calls: Schemas['ShotCall'][];
   onCount: (balls: number) => void;
 }) {
+  const call = calls[(counted ?? 0) % calls.length];
   return (
     <Box sx={{ mt: 2, p: 1.5, bgcolor: 'background.paper', borderRadius: 2, border: '1px solid', borderColor: 'line' }}>
+      {call && (
+        <Typography data-testid="call" sx={{ fontSize: 20, fontWeight: 620, mb: 0.5 }}>
+          {callInWords(call)}
+        </Typography>
+      )}
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
         <Box component="span" data-testid="balls" sx={{ fontSize: 40, fontWeight: 620, lineHeight: 1.1 }}>
           {counted ?? 0}

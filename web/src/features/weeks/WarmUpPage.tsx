@@ -44,7 +44,13 @@ export function WarmUpPage() {
         </Typography>
       )}
       <Box
-        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' }, gap: 1.5, maxWidth: 760 }}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' },
+          gap: 1.5,
+          mt: 1.5,
+          maxWidth: 760,
+        }}
       >
         <Choice
           label="Minutes there are"

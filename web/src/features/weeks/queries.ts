@@ -25,7 +25,7 @@ export const useWarmUps = (studentId: string) =>
 
 /** Keeps the warm-ups on this device before anybody is out of reach. */
 export const useKeepWarmUps = (studentId: string) =>
-  useKept([{ queryKey: weekKeys.warmUps(studentId), ask: () => getWarmUps(studentId) }]);
+  useKept([{ queryKey: weekKeys.warmUps(studentId), ask: () => getWarmUps(studentId) }], 240);
 
 export const useFindingsOn = (studentId: string, week: string, planId: string, day: string | null) =>
   useQuery({

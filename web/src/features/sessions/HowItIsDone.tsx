@@ -1,0 +1,100 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import type { Schemas } from '../../api/client';
+import { clubs, count, equipment, feedbackSources, hiddenThings, swingSizes } from '../../ui/format';
+import { callInWords } from '../drills/calls';
+import { DrillDrawing, pictured } from '../drills/DrillDrawing';
+import type { PracticeSegment } from '../plans/benchState';
+
+interface Props {
+  segment: PracticeSegment;
+  /** The drill as it was set; no value for a plain instruction. */
+  drill: Schemas['SessionDrill'] | undefined;
+}
+
+/** Everything that is needed to do a segment alone: how it is laid out, what to think of, what counts, what to mind. */
+export function HowItIsDone({ segment, drill }: Props) {
+  const whole = segment.drill?.drill;
+  const calls = drill && drill.calls.length > 0 ? drill.calls : segment.calls;
+  const cues = [...new Set([segment.cue, ...(whole?.cues ?? [])].filter((cue) => cue))];
+  const feedback = segment.feedback ?? whole?.feedback;
+  const criterion = segment.criterion || whole?.criterion;
+  const lines: [string, ReactNode][] = [
+    ['Focus', segment.focus],
+    ['Think of', cues.join(' · ')],
+    ['It counts when', criterion],
+    ['Clubs', segment.clubs.map((c) => clubs[c]).join(', ')],
+    ['Swing', segment.swing && swingSizes[segment.swing].toLowerCase()],
+    ['Answer from', feedback && feedbackSources[feedback].toLowerCase()],
+    ['Lay out', aidsOf(segment)],
+    ['Fairway', fairwayOf(segment)],
+    ['Holes', segment.holes && count(segment.holes, 'hole')],
+    ['Every ball', segment.fullRoutine && 'with the full routine'],
+    ['Slowly', segment.slowRepetitions && 'one ball every two to four minutes'],
+    ['In a row', segment.declaredRun && `the same call up to ${segment.declaredRun} times running`],
+    ['Hidden on purpose', drill && drill.hide.map((h) => hiddenThings[h].toLowerCase()).join(', ')],
+    ['When it is crowded', whole?.whenCrowded],
+  ];
+  return (
+    <Box component="section" aria-label={`How it is done: ${segment.title}`} sx={{ mt: 1, mb: 1.5 }}>
+      {whole && <DrillDrawing drill={pictured(whole)} />}
+      {whole && <Typography sx={{ mt: 1 }}>{drill?.setUp ?? whole.setUp}</Typography>}
+      {segment.parts.length > 0 && (
+        <Box component="ol" aria-label="In parts" sx={{ m: 0, mt: 1, pl: 2.5 }}>
+          {segment.parts.map((part) => (
+            <li key={part.label}>
+              {part.label}
+              {part.balls ? `, ${count(part.balls, 'ball')}` : ''}
+              {(part.clubs ?? []).length > 0 && `: ${(part.clubs ?? []).map((c) => clubs[c]).join(', ')}`}
+            </li>
+          ))}
+        </Box>
+      )}
+      <Box
+        component="dl"
+        sx={{
+          m: 0,
+          mt: 1,
+          display: 'grid',
+          gridTemplateColumns: 'minmax(96px, max-content) 1fr',
+          columnGap: 1.5,
+          rowGap: 0.5,
+          '& dt': { color: 'text.secondary', fontSize: 15 },
+          '& dd': { m: 0 },
+        }}
+      >
+        {lines.map(
+          ([name, said]) =>
+            said && (
+              <Box key={name} sx={{ display: 'contents' }}>
+                <dt>{name}</dt>
+                <dd>{said}</dd>
+              </Box>
+            ),
+        )}
+      </Box>
+      {calls.length > 0 && (
+        <>
+          <Typography sx={{ mt: 1, color: 'text.secondary', fontSize: 15 }}>Calls, in order</Typography>
+          <Box component="ol" aria-label="Calls" sx={{ m: 0, pl: 3.5, columns: { sm: 2 } }}>
+            {calls.map((call, i) => (
+              // A list of calls never changes its order, and the same call comes more than once.
+              <li key={i}>{callInWords(call)}</li>
+            ))}
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}
+
+function aidsOf(segment: PracticeSegment): string {
+  return segment.aids.map((item) => equipment[item].toLowerCase()).join(', ');
+}
+
+function fairwayOf({ fairwayYards, realFairwayYards }: PracticeSegment): string {
+  if (!fairwayYards) return '';
+  const real = realFairwayYards ? `, for ${realFairwayYards} on the course` : '';
+  return `${fairwayYards} yards wide${real}`;
+}
