@@ -11,14 +11,18 @@ internal static class DemoDrill
     /// <summary>More than any drill of the demo takes; a streak that does not come ends here.</summary>
     private const int MostInputs = 60;
 
-    /// <summary>The inputs of one drill. The skill, 0 to 1, is how often the good answer is given.</summary>
-    public static IReadOnlyList<DrillInput> Play(PublishedDrill drill, double skill, SplitMix64 random)
+    /// <summary>The inputs of one drill.</summary>
+    /// <param name="drill">The drill as it was set.</param>
+    /// <param name="skill">How often the good answer is given, 0 to 1.</param>
+    /// <param name="startDegrees">Where this player's irons start, in degrees, left negative; null where nobody knows.</param>
+    /// <param name="random">What it is drawn from.</param>
+    public static IReadOnlyList<DrillInput> Play(PublishedDrill drill, double skill, double? startDegrees, SplitMix64 random)
     {
         var walk = FlowWalk.Of(drill.Flow);
         var inputs = new List<DrillInput>();
         while (walk.State is { } state && inputs.Count < MostInputs)
         {
-            var input = Answer(drill, state, walk.Attempts + 1, skill, inputs, random);
+            var input = Answer(drill, state, walk.Attempts + 1, skill, startDegrees, inputs, random);
             inputs.Add(input);
             walk = walk.Take(input);
         }
@@ -31,6 +35,7 @@ internal static class DemoDrill
         FlowState state,
         int attempt,
         double skill,
+        double? startDegrees,
         IReadOnlyList<DrillInput> before,
         SplitMix64 random
     )
@@ -41,13 +46,13 @@ internal static class DemoDrill
             FlowQuestionChoice choice => new ChoiceMade
             {
                 Attempt = attempt,
-                Value = choice.Options[random.NextDouble() < skill ? 0 : random.NextInt(choice.Options.Count)].Value,
+                Value = choice.Options[Chosen(choice.Options.Count, skill, random)].Value,
                 Tags = tags,
             },
             FlowQuestionNumber number => new NumberGiven
             {
                 Attempt = attempt,
-                Tenths = Number(drill, state, number, skill, before, random),
+                Tenths = Number(drill, state, number, skill, startDegrees, before, random),
             },
             FlowQuestionText => new TextWritten
             {
@@ -64,10 +69,13 @@ internal static class DemoDrill
         FlowState state,
         FlowQuestionNumber asked,
         double skill,
+        double? startDegrees,
         IReadOnlyList<DrillInput> before,
         SplitMix64 random
     )
     {
+        if (startDegrees is { } start && drill.Protocol is MeasuredShots { What: "start direction" })
+            return Math.Clamp((int)Math.Round((start * 10) + Bell(18, random)), asked.Least, asked.Most);
         var band = state.Transitions.SelectMany(t => t.When ?? []).OfType<NumberIs>().FirstOrDefault();
         // The better the player, the more often a number falls into its band.
         var spread = Math.Max(
@@ -84,4 +92,23 @@ internal static class DemoDrill
         var drawn = near + random.NextInt((2 * spread) + 1) - spread;
         return Math.Clamp(drawn / asked.Step * asked.Step, asked.Least, asked.Most);
     }
+
+    /// <summary>
+    /// Which answer is given, the best one first: of two, the good one as often as the skill says; of more, one further down for
+    /// every small thing that went wrong.
+    /// </summary>
+    private static int Chosen(int answers, double skill, SplitMix64 random)
+    {
+        if (answers == 2)
+            return random.NextDouble() < skill ? 0 : 1;
+        var wrong = 0;
+        for (var i = 0; i < answers - 1; i++)
+            if (random.NextDouble() > 0.4 + (0.55 * skill))
+                wrong++;
+        return wrong;
+    }
+
+    /// <summary>About as often on one side as on the other, seldom far: the sum of three draws.</summary>
+    private static double Bell(int spread, SplitMix64 random) =>
+        spread * (random.NextDouble() + random.NextDouble() + random.NextDouble() - 1.5) * 2;
 }

@@ -1,4 +1,4 @@
-using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Students;
@@ -9,8 +9,8 @@ namespace MorningRound.Demo;
 /// <summary>The files of the made-up squad.</summary>
 internal static class DemoFiles
 {
-    private static readonly Club[] Wedges = [Club.GapWedge, Club.SandWedge, Club.LobWedge];
-    private static readonly SwingLength[] Swings = [SwingLength.Nine, SwingLength.Ten, SwingLength.Full];
+    private static readonly Club[] LongIrons = [Club.Iron4, Club.Iron5, Club.Iron6];
+    private static readonly Club[] UsualIrons = [Club.Iron6, Club.Iron7, Club.Iron8, Club.Iron9];
 
     /// <summary>A student's file as it stands in the demo. Whoever is not named has a plain one.</summary>
     public static StudentFile Of(string name, DateOnly today) =>
@@ -22,7 +22,7 @@ internal static class DemoFiles
                 {
                     BelievedStrengths = [Area.Putting],
                     BelievedWeaknesses = [Area.Iron, Area.Bunker],
-                    DislikedClubs = [Club.Iron4, Club.Wood3],
+                    DislikedClubs = [Club.Wood3],
                     DislikedSides = [TargetSide.Left],
                     Routine = ["Stand behind and pick a spot", "One slow rehearsal", "Look, breathe out, go"],
                     Windows =
@@ -41,35 +41,37 @@ internal static class DemoFiles
                     {
                         Fault = "Irons start left under pressure",
                         Measured = "start direction with the 7 iron",
-                        Now = "4° left on average",
-                        Goal = "within 2° of the line",
+                        Now = "2° left on average, 3° when the club changes",
+                        Goal = "within a degree and a half of the line",
+                        Area = Area.Iron,
+                        Skill = "start line",
+                        Quantity = new FocusQuantity
+                        {
+                            What = "start direction",
+                            Unit = "°",
+                            Start = -4.1,
+                            Least = -1.5,
+                            Most = 1.5,
+                        },
                     },
                     SetUpBasics = ["Ball one width further back", "Trail shoulder lower"],
-                    Bag = Bag(
-                        today,
-                        150,
+                }.Bag(
+                    today,
+                    150,
+                    8,
+                    LengthUnit.Yards,
+                    [
                         Club.Driver,
                         Club.Wood3,
                         Club.Hybrid,
-                        Club.Iron4,
-                        Club.Iron5,
-                        Club.Iron6,
+                        .. LongIrons,
                         Club.Iron7,
                         Club.Iron8,
                         Club.Iron9,
                         Club.PitchingWedge,
                         Club.SandWedge,
-                        Club.Putter
-                    ),
-                    WedgeGrid = Grid(
-                        today,
-                        [
-                            [62, 78, 92],
-                            [52, 66, 80],
-                            [40, 52, 64],
-                        ]
-                    ),
-                },
+                    ]
+                ),
             },
             "Carla Vintholm" => new StudentFile
             {
@@ -85,9 +87,22 @@ internal static class DemoFiles
                         Window(DayOfWeek.Thursday, 8, 90, PlaceKind.Range),
                         Window(DayOfWeek.Saturday, 8, 120, PlaceKind.Range),
                     ],
-                    Equipment = [Equipment.LaunchMonitor, Equipment.AlignmentSticks, Equipment.PuttingGate, Equipment.Phone],
+                    Equipment =
+                    [
+                        Equipment.LaunchMonitor,
+                        Equipment.AlignmentSticks,
+                        Equipment.PuttingGate,
+                        Equipment.Phone,
+                        Equipment.Headcover,
+                    ],
                     Competitions =
                     [
+                        Competition(3, "Reed Cup", IsoWeek.Of(today).Monday.AddDays(-29), 1) with
+                        {
+                            Course = "Osier Island",
+                            Debrief =
+                                "Kept the routine on every tee. Three-putted twice from the wrong tier: arrive a day earlier.",
+                        },
                         Competition(2, "Island Open", today.AddDays(9), 3) with
                         {
                             ArrivalDay = today.AddDays(8),
@@ -96,18 +111,16 @@ internal static class DemoFiles
                         },
                     ],
                 },
-                Coach = new CoachSection
-                {
-                    Approach = Approach.Sharpen,
-                    Bag = Bag(
-                        today,
-                        172,
+                Coach = new CoachSection { Approach = Approach.Sharpen }.Bag(
+                    today,
+                    172,
+                    8,
+                    LengthUnit.Yards,
+                    [
                         Club.Driver,
                         Club.Wood3,
                         Club.Hybrid,
-                        Club.Iron4,
-                        Club.Iron5,
-                        Club.Iron6,
+                        .. LongIrons,
                         Club.Iron7,
                         Club.Iron8,
                         Club.Iron9,
@@ -115,24 +128,15 @@ internal static class DemoFiles
                         Club.GapWedge,
                         Club.SandWedge,
                         Club.LobWedge,
-                        Club.Putter
-                    ),
-                    WedgeGrid = Grid(
-                        today,
-                        [
-                            [78, 94, 112],
-                            [66, 82, 98],
-                            [52, 66, 80],
-                        ]
-                    ),
-                },
+                    ]
+                ),
             },
             "Henrik Solmar" => new StudentFile
             {
                 Own = new StudentSection
                 {
                     BelievedWeaknesses = [Area.Driver],
-                    Equipment = [Equipment.Tees, Equipment.PuttingGate],
+                    Equipment = [Equipment.Tees, Equipment.PuttingGate, Equipment.Towel],
                 },
                 Coach = new CoachSection
                 {
@@ -144,10 +148,17 @@ internal static class DemoFiles
                             Part = BodyPart.WristOrHand,
                             Side = BodySide.Trail,
                             Since = today.AddDays(-70),
-                            Note = "Sprain in spring. Full swings only when his physiotherapist says so.",
+                            Note =
+                                "Sprain in spring, and again three weeks ago after long putts. Chips and putts are allowed; full swings only when his physiotherapist says so.",
                         },
                     ],
-                },
+                }.Bag(
+                    today,
+                    158,
+                    8,
+                    LengthUnit.Yards,
+                    [Club.Driver, Club.Hybrid, .. UsualIrons, Club.PitchingWedge, Club.SandWedge]
+                ),
             },
             "Jonne Weilander" => new StudentFile
             {
@@ -156,6 +167,7 @@ internal static class DemoFiles
                     BelievedStrengths = [Area.Driver],
                     BelievedWeaknesses = [Area.Chip],
                     Units = LengthUnit.Metres,
+                    Equipment = [Equipment.AlignmentSticks, Equipment.Tees, Equipment.Phone],
                 },
                 Coach = new CoachSection
                 {
@@ -167,7 +179,13 @@ internal static class DemoFiles
                         Contact = "sanna.weilander@example.net",
                         ConsentedOn = today.AddDays(-90),
                     },
-                },
+                }.Bag(
+                    today,
+                    128,
+                    7,
+                    LengthUnit.Metres,
+                    [Club.Driver, Club.Wood3, Club.Hybrid, .. UsualIrons, Club.PitchingWedge, Club.SandWedge]
+                ),
             },
             "Pia Ruskamo" => new StudentFile
             {
@@ -176,12 +194,39 @@ internal static class DemoFiles
                     DislikedSides = [TargetSide.Right],
                     BelievedWeaknesses = [Area.Pitch],
                     Units = LengthUnit.Metres,
+                    Equipment = [Equipment.AlignmentSticks, Equipment.Tees],
                 },
-                Coach = new CoachSection { Approach = Approach.StepUp, SetUpBasics = ["Weight even before the takeaway"] },
+                Coach = new CoachSection { Approach = Approach.StepUp, SetUpBasics = ["Weight even before the takeaway"] }.Bag(
+                    today,
+                    116,
+                    7,
+                    LengthUnit.Metres,
+                    [Club.Driver, Club.Hybrid, .. UsualIrons, Club.PitchingWedge, Club.SandWedge]
+                ),
+            },
+            "Nadia Ferrolin" => new StudentFile
+            {
+                Own = new StudentSection
+                {
+                    BelievedStrengths = [Area.Iron],
+                    BelievedWeaknesses = [Area.Driver],
+                    Equipment = [Equipment.Tees, Equipment.Coins, Equipment.Headcover, Equipment.Phone],
+                },
+                Coach = new CoachSection { Approach = Approach.EvenSplit }.Bag(
+                    today,
+                    148,
+                    8,
+                    LengthUnit.Yards,
+                    [Club.Driver, Club.Wood3, Club.Hybrid, Club.Iron5, .. UsualIrons, Club.PitchingWedge, Club.SandWedge]
+                ),
             },
             "Bram Keelstra" => new StudentFile
             {
-                Own = new StudentSection { Equipment = [Equipment.Phone, Equipment.Mirror], BelievedWeaknesses = [Area.Iron] },
+                Own = new StudentSection
+                {
+                    Equipment = [Equipment.Phone, Equipment.Mirror, Equipment.Tees],
+                    BelievedWeaknesses = [Area.Iron],
+                },
                 Coach = new CoachSection
                 {
                     Approach = Approach.SlowBuild,
@@ -189,31 +234,56 @@ internal static class DemoFiles
                     {
                         Fault = "Low point behind the ball",
                         Measured = "where the ground is struck",
-                        Now = "3 in behind",
+                        Now = "a hand behind",
                         Goal = "at the ball or after it",
+                        Area = Area.Iron,
+                        Skill = "low point",
                         RepetitionsAsked = 4000,
                     },
-                },
+                }.Bag(
+                    today,
+                    154,
+                    8,
+                    LengthUnit.Yards,
+                    [Club.Driver, Club.Wood3, Club.Hybrid, .. UsualIrons, Club.PitchingWedge, Club.GapWedge, Club.SandWedge]
+                ),
             },
             "Rafe Dunvale" => new StudentFile
             {
-                Own = new StudentSection { BelievedStrengths = [Area.Wedge] },
-                Coach = new CoachSection
+                Own = new StudentSection
                 {
-                    Approach = Approach.PlayIt,
-                    WedgeGrid = Grid(
-                        today,
-                        [
-                            [80, 98, 118],
-                            [68, 84, 102],
-                            [54, 70, 84],
-                        ]
-                    ),
+                    BelievedStrengths = [Area.Wedge],
+                    Equipment = [Equipment.Headcover, Equipment.Tees, Equipment.LaunchMonitor],
                 },
+                Coach = new CoachSection { Approach = Approach.PlayIt }.Bag(
+                    today,
+                    176,
+                    8,
+                    LengthUnit.Yards,
+                    [
+                        Club.Driver,
+                        Club.Wood3,
+                        Club.Hybrid,
+                        .. LongIrons,
+                        Club.Iron7,
+                        Club.Iron8,
+                        Club.Iron9,
+                        Club.PitchingWedge,
+                        Club.GapWedge,
+                        Club.SandWedge,
+                    ]
+                ),
             },
             "Tilda Brockhus" => new StudentFile
             {
-                Coach = new CoachSection { Age = AgeBand.SixtyAndOver, Approach = Approach.StepUp },
+                Own = new StudentSection { BelievedWeaknesses = [Area.Iron] },
+                Coach = new CoachSection { Age = AgeBand.SixtyAndOver, Approach = Approach.StepUp }.Bag(
+                    today,
+                    92,
+                    5,
+                    LengthUnit.Yards,
+                    [Club.Hybrid, Club.Iron7, Club.Iron9, Club.PitchingWedge, Club.SandWedge]
+                ),
             },
             _ => new StudentFile { Coach = new CoachSection { Approach = Approach.EvenSplit } },
         };
@@ -236,39 +306,60 @@ internal static class DemoFiles
             LastDay = first.AddDays(days - 1),
         };
 
-    /// <summary>
-    /// A bag by the carry of its 7 iron in yards, with even steps between the clubs; the putter carries nothing.
-    /// </summary>
-    private static IReadOnlyList<BagClub> Bag(DateOnly today, int sevenIron, params Club[] clubs) =>
-        [
-            .. clubs.Select(club =>
-                club == Club.Putter
-                    ? new BagClub { Club = club }
-                    : new BagClub
-                    {
-                        Club = club,
-                        Carry = new MarkedLength(sevenIron + (8 * (Club.Iron7 - club)), LengthUnit.Yards),
-                        MeasuredOn = today.AddDays(-21),
-                        Ball = BallKind.RangeBall,
-                        From = HitFrom.Grass,
-                    }
-            ),
-        ];
-
-    private static IReadOnlyList<WedgeNumber> Grid(DateOnly today, int[][] carries) =>
-        [
-            .. Wedges.SelectMany(
-                (club, c) =>
-                    Swings.Select(
-                        (swing, s) =>
-                            new WedgeNumber
+    /// <summary>A coach's section with a bag by the carry of its 7 iron, and the grid of its wedges that follows from it.</summary>
+    private static CoachSection Bag(
+        this CoachSection coach,
+        DateOnly today,
+        int sevenIron,
+        int step,
+        LengthUnit unit,
+        params Club[] clubs
+    ) =>
+        coach with
+        {
+            Bag =
+            [
+                .. clubs
+                    .Append(Club.Putter)
+                    .Select(club =>
+                        club == Club.Putter
+                            ? new BagClub { Club = club }
+                            : new BagClub
                             {
                                 Club = club,
-                                Swing = swing,
-                                Carry = new MarkedLength(carries[c][s], LengthUnit.Yards),
-                                MeasuredOn = today.AddDays(-14),
+                                Carry = new MarkedLength(Carry(club, sevenIron, step), unit),
+                                MeasuredOn = today.AddDays(-21),
+                                Ball = BallKind.RangeBall,
+                                From = HitFrom.Grass,
                             }
-                    )
-            ),
-        ];
+                    ),
+            ],
+            WedgeGrid =
+            [
+                .. from club in clubs.Where(c => c is Club.PitchingWedge or Club.GapWedge or Club.SandWedge or Club.LobWedge)
+                from swing in new[] { SwingLength.Nine, SwingLength.Ten, SwingLength.Full }
+                select new WedgeNumber
+                {
+                    Club = club,
+                    Swing = swing,
+                    Carry = new MarkedLength(Math.Round(Carry(club, sevenIron, step) * ShareOf(swing)), unit),
+                    MeasuredOn = today.AddDays(-14),
+                },
+            ],
+        };
+
+    /// <summary>Even steps up the bag, half as wide again among the wedges.</summary>
+    private static int Carry(Club club, int sevenIron, int step)
+    {
+        var below = Math.Max(0, club - Club.PitchingWedge);
+        return sevenIron + (step * (Club.Iron7 - club)) - (step / 2 * below);
+    }
+
+    private static double ShareOf(SwingLength swing) =>
+        swing switch
+        {
+            SwingLength.Nine => 0.7,
+            SwingLength.Ten => 0.86,
+            _ => 1,
+        };
 }

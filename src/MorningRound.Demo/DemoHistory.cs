@@ -1,6 +1,7 @@
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
@@ -34,6 +35,7 @@ internal sealed class DemoHistory
     private readonly PlanService _plans;
     private readonly WeekService _weeks;
     private readonly SessionLogService _logs;
+    private readonly OwnPracticeService _own;
     private readonly SplitMix64 _random = new(Seed);
     private readonly Dictionary<string, Guid> _planIds = [];
     private readonly Caller _coach = new(Guid.CreateVersion7(), AcademyRole.Owner, null, TimeZone, Guid.CreateVersion7());
@@ -51,6 +53,7 @@ internal sealed class DemoHistory
         var pain = new PainService(db, _files);
         var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain));
         _logs = new SessionLogService(db, _clock, new HomeworkService(db, _clock));
+        _own = new OwnPracticeService(db, _clock, contexts);
         _weeks = new WeekService(db, _clock, _students, _files, contexts, pain, _logs);
     }
 
@@ -74,10 +77,10 @@ internal sealed class DemoHistory
         _clock.Turn(ThisWeek.Plus(-12).Monday, 9);
         await _drills.SetUpAsync(_coach.AcademyId, cancel);
         await _places.ImportAsync(_coach, DemoPlaces.On(ThisWeek.Plus(-12).Monday), cancel);
-        foreach (var (title, plan) in DemoSquad.Plans)
+        foreach (var plan in DemoPlans.All)
         {
-            _planIds[title] = Guid.CreateVersion7();
-            await _plans.SaveAsync(_coach, _planIds[title], plan, RowVersion.New, cancel);
+            _planIds[plan.Title] = Guid.CreateVersion7();
+            await _plans.SaveAsync(_coach, _planIds[plan.Title], plan, RowVersion.New, cancel);
         }
 
         foreach (var student in DemoSquad.Students)
@@ -104,8 +107,10 @@ internal sealed class DemoHistory
         _clock.Turn(_today, 7);
         await _files.SaveAsync(_coach, id, DemoFiles.Of(student.Name, _today), new RowVersion(0), cancel);
 
-        for (var back = student.FirstWeek; back >= student.LastWeek; back--)
+        for (var back = student.FirstWeek; back >= 0; back--)
             await LayOutWeekAsync(student, id, back, cancel);
+        if (student.Name == DemoSquad.OnTrial)
+            await HoldTrialLessonAsync(student, id, cancel);
     }
 
     private async Task LayOutWeekAsync(DemoStudent student, Guid id, int back, CancellationToken cancel)
@@ -131,15 +136,22 @@ internal sealed class DemoHistory
                 RowVersion.New,
                 cancel
             );
-            set.Add((assignment, day ?? week.Monday.AddDays(_random.NextInt(7)), DemoSquad.Plans[usual.Plan], day is null));
+            set.Add(
+                (
+                    assignment,
+                    day ?? week.Monday.AddDays(_random.NextInt(7)),
+                    DemoPlans.All.Single(p => p.Title == usual.Plan),
+                    day is null
+                )
+            );
         }
 
         await _weeks.PublishAsync(_coach, id, week, cancel);
         _db.ChangeTracker.Clear();
         foreach (var (assignment, practised, plan, isAnyDay) in set.OrderBy(s => s.Practised))
         {
-            if (student.AwayWeeks.Contains(back))
-                await _weeks.ExcuseAsync(_coach, assignment, Excuse.Away, new RowVersion(2), cancel);
+            if (student.Excused.TryGetValue(back, out var excuse))
+                await _weeks.ExcuseAsync(_coach, assignment, excuse, new RowVersion(2), cancel);
             else if (practised < _today && !(isAnyDay && back == 0) && _random.NextDouble() < student.Diligence)
                 await PractiseAsync(student, id, assignment, plan, practised, back, cancel);
             _db.ChangeTracker.Clear();
@@ -165,17 +177,45 @@ internal sealed class DemoHistory
         CancellationToken cancel
     )
     {
-        // Pain ended one of the hurt student's sessions last week; the tee line has to show it.
-        var hurts = student.Name == DemoSquad.HurtStudent && back == 1;
+        var hurts = student.HurtInWeek == back;
         var began = new DateTimeOffset(
             day.ToDateTime(new TimeOnly(7 + _random.NextInt(10), 5 * _random.NextInt(12))),
             TimeSpan.Zero
         );
         var drills = await _logs.DrillsAsync(_coach, assignment, cancel);
-        var entries = new DemoSession(plan, drills, began, student, _random, hurts, weeksAgo: back).Entries();
+        var entries = new DemoSession(plan, drills, began, student, _random, weeksAgo: back) { Hurts = hurts }.Entries();
         _clock.Turn(entries[^1].At);
-        var caller = _coach with { Role = AcademyRole.Student, StudentId = id };
-        await _logs.AppendAsync(
+        await AppendAsync(_coach with { Role = AcademyRole.Student, StudentId = id }, assignment, entries, cancel);
+    }
+
+    /// <summary>A lesson that was held last week without a plan, with one thing agreed and something to do at home.</summary>
+    private async Task HoldTrialLessonAsync(DemoStudent student, Guid id, CancellationToken cancel)
+    {
+        var day = ThisWeek.Plus(-1).Monday.AddDays(3);
+        var began = new DateTimeOffset(day.ToDateTime(new TimeOnly(16, 0)), TimeSpan.Zero);
+        _clock.Turn(began);
+        var assignment = Guid.CreateVersion7();
+        var plan = DemoPlans.TrialLesson;
+        await _own.SaveAsync(
+            _coach,
+            assignment,
+            new OwnPracticeInput
+            {
+                StudentId = id,
+                Day = day,
+                Plan = plan,
+            },
+            cancel
+        );
+        var drills = await _logs.DrillsAsync(_coach, assignment, cancel);
+        var entries = new DemoSession(plan, drills, began, student, _random, weeksAgo: 1).Lesson();
+        _clock.Turn(entries[^1].At);
+        await AppendAsync(_coach, assignment, entries, cancel);
+        _db.ChangeTracker.Clear();
+    }
+
+    private Task AppendAsync(Caller caller, Guid assignment, IReadOnlyList<SessionEntry> entries, CancellationToken cancel) =>
+        _logs.AppendAsync(
             caller,
             Guid.CreateVersion7(),
             new AppendInput
@@ -186,7 +226,6 @@ internal sealed class DemoHistory
             },
             cancel
         );
-    }
 
     private void AddAccount(string name, AcademyRole role, Guid? studentId, Guid accountId)
     {

@@ -29,11 +29,11 @@ internal static class DemoPlaces
                     Equipment = [Equipment.AlignmentSticks, Equipment.Tees, Equipment.FootSpray],
                     Targets =
                     [
-                        Target("Nearest flag", 79, -6, "red flag on a mown ring", day),
-                        Target("Middle board", 147, 2, "white board with a black 150", day),
-                        Target("Far flag", 179, 5, "blue flag by the reeds", day),
-                        Target("Left willow", 210, -14, "the lone willow", day),
-                        Target("Right post", 210, 6, "the white post", day),
+                        Target("Reed flag", 68, -7, "red flag on a mown ring", day),
+                        Target("Ferry board", 124, 2, "white board with a painted ferry", day),
+                        Target("Landing stage", 163, 5, "blue flag by the old landing stage", day),
+                        Target("Left willow", 208, -12, "the lone willow", day),
+                        Target("Right post", 214, 5, "the white post", day),
                     ],
                     Walks = [new WalkTo(Green, 3), new WalkTo(ChippingGreen, 2), new WalkTo(Bunker, 3), new WalkTo(Bay, 1)],
                     Rules =

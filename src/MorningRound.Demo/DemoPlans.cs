@@ -1,570 +1,431 @@
 using MorningRound.Core.Drills;
-using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Checks;
 using MorningRound.Server.Drills;
 
 namespace MorningRound.Demo;
 
-/// <summary>The plans of the demo academy. Invented, but each one a session a coach could set as it is.</summary>
+/// <summary>
+/// The plans of the demo academy. Invented, and each one a session a coach could set as it is: the drills are those of the
+/// shelf, on the step that suits the level it is written for.
+/// </summary>
 internal static class DemoPlans
 {
-    public static SessionPlan HundredBalls =>
+    public const string LineFirst = "Line first, then four holes";
+    public const string Numbers = "Start line by numbers";
+    public const string BothEnds = "Putts from both ends";
+    public const string TeeToBoard = "From the tee to the board";
+    public const string OnFilm = "Slow, and on film";
+    public const string Taper = "Two clubs and a start line";
+    public const string SoftHands = "Soft hands on Poplar green";
+    public const string ChipsAgain = "Chips before swings";
+    public const string InTheAir = "Up in the air";
+    public const string SmallSteps = "Small putts, small chips";
+    public const string NineHoles = "The island nine, from the mat";
+    public const string ShortOnes = "Six before supper";
+    public const string Indoors = "Carpet and glass";
+    public const string FerrySide = "Round Ferry green";
+    public const string Mirror = "Mirror, after the news";
+    public const string Lesson = "A first look";
+
+    private const string WhyLoadGrows = "Putts and short chips after a fortnight of nothing: any little is more than that.";
+
+    /// <summary>Every plan, in the order of the list.</summary>
+    public static IReadOnlyList<SessionPlan> All { get; } =
+    [
         Plan(
-            "A hundred balls in an hour",
+            LineFirst,
+            Approach.ThreeParts,
             "Start the irons where you look, and keep it when the club changes",
-            "In the called tee shots, 20 of 30 start inside the two posts",
-            Practice(
-                "Wedges up the bag",
-                Phase.WarmUp,
-                Intent.Skill,
-                Area.Wedge,
-                10,
-                30,
-                [Club.SandWedge, Club.PitchingWedge, Club.Iron8, Club.Driver],
-                "Twenty easy wedges to targets at 50 to 100 yards with a turn and a toe-touch between shots, then ten up the "
-                    + "bag, at most two drivers.",
-                "Smooth to the finish"
-            ),
-            Practice(
-                "Start line through the gate",
-                Phase.Block,
-                Intent.Technique,
-                Area.Iron,
-                25,
-                40,
-                [Club.Iron8],
-                "Two sticks a ball and a half apart, two club lengths in front, where no club can reach them. Look at the gap, "
-                    + "then hit.",
-                "Lead wrist flat at the ball",
-                FeedbackSource.Gate,
-                new AfterBalls()
-            ),
-            Practice(
-                "Called tee shots",
+            "In the called shots the club and the target are said before every ball, and ten of them are on",
+            Drill("Loosen up", Level.Improving, Phase.WarmUp, 5, 0),
+            Drill("Grow the wedge", Level.Improving, Phase.WarmUp, 6, 12, clubs: [Club.SandWedge, Club.PitchingWedge]),
+            Drill("Start it between two", Level.Improving, Phase.Block, 16, 16, Intent.Technique, [Club.Iron7]) with
+            {
+                Focus = "Start direction: let the chest keep turning",
+            },
+            Drill(
+                "Somebody calls it",
+                Level.Improving,
                 Phase.Random,
+                17,
+                15,
                 Intent.Skill,
-                Area.Wood,
-                25,
-                30,
-                [Club.Driver, Club.Wood3, Club.Hybrid],
-                "Change the club and the target every ball. Say the target out loud before you pick the club.",
-                "One look, one go",
-                drill: "Fairways in a row",
-                goal: new DrillGoal("share", 60)
-            )
-        );
-
-    public static SessionPlan HourOfPutting =>
+                [Club.PitchingWedge, Club.Iron9, Club.Iron7, Club.Hybrid]
+            ),
+            Holes(4, 15, 13, Area.Iron, [Club.Driver, Club.Hybrid, Club.Iron7, Club.PitchingWedge])
+        ),
         Plan(
-            "An hour of putting",
-            "Roll it over a spot on the line, then let the eyes read",
-            "Fewer than 32 putts over the eighteen holes",
-            Practice(
-                "One putt of known line",
-                Phase.Block,
-                Intent.Technique,
-                Area.Putting,
-                15,
-                50,
-                [Club.Putter],
-                "Five to six feet, straight, with a gate of two tees just wider than the putter.",
-                "Still eyes until it rolls",
-                FeedbackSource.Gate,
-                place: PlaceKind.PuttingGreen,
-                drill: "Through the gate",
-                goal: new DrillGoal("best", 5)
-            ),
-            Practice(
-                "Pace to the fringe",
-                Phase.Block,
-                Intent.Skill,
-                Area.Putting,
-                15,
-                40,
-                [Club.Putter],
-                "From 15, 25 and 35 feet to the fringe. Stop each ball short of the longer grass.",
-                "Long and slow",
-                place: PlaceKind.PuttingGreen
-            ),
-            Practice(
-                "Read without a ball",
+            Numbers,
+            Approach.EvenSplit,
+            "See the start direction as a number, first alone, then with another club each ball",
+            "The second number is no more than a degree and a half behind the first",
+            Drill("Loosen up", Level.Improving, Phase.WarmUp, 4, 0),
+            Drill("Grow the wedge", Level.Improving, Phase.WarmUp, 6, 12, clubs: [Club.SandWedge, Club.PitchingWedge]),
+            Drill("Start direction by numbers", Level.Improving, Phase.Block, 15, 15, Intent.Technique, [Club.Iron7]) with
+            {
+                Focus = "Start direction: let the chest keep turning",
+            },
+            Drill(
+                "Start direction by numbers",
+                Level.Improving,
                 Phase.Random,
-                Intent.Skill,
-                Area.Putting,
-                8,
-                0,
-                [],
-                "Walk round six holes. Say how long the putt is and how much it falls across. Then pace it out and measure.",
-                "",
-                place: PlaceKind.PuttingGreen,
-                drill: "Read, then measure"
-            ),
-            Practice(
-                "Eighteen holes, one ball",
-                Phase.OnCourse,
-                Intent.Performance,
-                Area.Putting,
-                22,
-                36,
-                [Club.Putter],
-                "One ball, eighteen different holes, everything holed out. Keep the card.",
-                "Whole routine, every putt",
-                place: PlaceKind.PuttingGreen,
-                holes: 18,
-                routine: true
-            )
-        );
-
-    public static SessionPlan ThreeParts =>
-        Plan(
-            "Set-up, aim, four holes",
-            "Stand to it the same way, then trust the aim",
-            "Three of four quick holes without a change of mind over the ball",
-            Stretch(5),
-            Practice(
-                "Set-up and half swings",
-                Phase.WarmUp,
-                Intent.Technique,
-                Area.Iron,
-                10,
                 15,
-                [Club.Iron9],
-                "Club on the ground for the feet, half swings to waist height. Feel the finish, forget the flight.",
-                "Chest to the target at the end",
-                FeedbackSource.Mirror,
-                bridge: true,
-                swing: SwingSize.Half
-            ),
-            Practice(
-                "Ball first, then turf",
-                Phase.Block,
-                Intent.Technique,
-                Area.Iron,
                 15,
-                20,
-                [Club.Iron7],
-                "A line on the ground. Brush the turf on the target side of it.",
-                "Trail elbow in front of the hip",
-                FeedbackSource.Contact,
-                new AfterBalls(),
-                drill: "Ball, then ground",
-                goal: new DrillGoal("share", 60)
-            ),
-            Practice(
-                "Five balls a club",
-                Phase.Random,
                 Intent.Skill,
-                Area.Iron,
-                15,
-                20,
-                [Club.PitchingWedge, Club.Iron8, Club.Iron6, Club.Hybrid],
-                "Four clubs, five balls each, a new target for each ball.",
-                "See it, step in"
-            ),
-            Practice(
-                "Four quick holes",
-                Phase.OnCourse,
-                Intent.Performance,
-                Area.Iron,
-                15,
-                14,
-                [Club.Driver, Club.Iron7, Club.PitchingWedge],
-                "Tee shot, approach, and the chip you are left with. Name the fairway before you tee up.",
-                "Accept it and walk on",
-                holes: 4,
-                routine: true
-            )
-        );
-
-    public static SessionPlan SlowBuild =>
+                [Club.Iron9, Club.Iron7, Club.Iron5]
+            ) with
+            {
+                Title = "The same, another club each ball",
+                Instruction = "9 iron, 7 iron, 5 iron, in any order but never the same twice. Change the target with the club.",
+            }
+        ),
         Plan(
-            "Slow repetitions",
-            "Move the low point forward without hurrying the change",
-            "The last ten balls feel the same as the first ten, and video agrees",
-            Practice(
-                "Stretch and eight balls",
-                Phase.WarmUp,
-                Intent.Skill,
-                Area.Iron,
-                10,
-                8,
-                [Club.Iron9],
-                "Stretch, then eight soft balls.",
-                "",
-                swing: SwingSize.Half
-            ),
-            Slow(40, 14),
-            Water(5),
-            Slow(40, 14),
-            Practice(
-                "Two quick holes",
-                Phase.OnCourse,
-                Intent.Performance,
-                Area.Iron,
-                15,
-                8,
-                [Club.Driver, Club.Iron7],
-                "Play two holes with the swing you have today.",
-                "Play, no repair",
-                holes: 2,
-                routine: true
-            )
-        );
-
-    public static SessionPlan Sharpen =>
+            BothEnds,
+            Approach.EvenSplit,
+            "Start it over the spot, then let the eyes read how far and how much",
+            "Seven strokes or fewer over par for the round of nine putts",
+            Drill("Through the gate", Level.SingleFigure, Phase.Block, 13, 18, Intent.Technique) with
+            {
+                Focus = "The face at the spot, nothing else",
+            },
+            Drill("To the fringe", Level.SingleFigure, Phase.Block, 13, 15, Intent.Skill),
+            Drill("Break both ways", Level.SingleFigure, Phase.Random, 11, 12, Intent.Skill),
+            Drill("One ball round the green", Level.SingleFigure, Phase.OnCourse, 17, 22, Intent.Performance, holes: 9)
+        ),
         Plan(
-            "Two days before",
-            "Take numbers and a start line to the course, and nothing else",
-            "Six of nine wedge numbers with the first three balls",
-            Stretch(5),
-            Practice(
-                "Ten easy balls",
+            TeeToBoard,
+            Approach.ThreeParts,
+            "Pick a lane and a club for it, and leave the last ball alone",
+            "Eight of the called woods finish on the side they were called for",
+            Drill("Loosen up", Level.SingleFigure, Phase.WarmUp, 4, 0),
+            Drill(
+                "Up the bag",
+                Level.SingleFigure,
                 Phase.WarmUp,
-                Intent.Skill,
-                Area.Wedge,
-                10,
-                10,
-                [Club.SandWedge, Club.Iron8],
-                "Up the bag, half speed.",
-                "",
-                swing: SwingSize.Half
-            ),
-            Practice(
-                "Wedge numbers",
-                Phase.Random,
-                Intent.Skill,
-                Area.Wedge,
-                27,
-                27,
-                [Club.PitchingWedge, Club.GapWedge, Club.SandWedge],
-                "Nine numbers from your list, up to three balls each, on at the first that lands on it.",
-                "Same rhythm, other length",
-                FeedbackSource.LaunchNumbers,
-                routine: true,
-                drill: "Wedge numbers",
-                goal: new DrillGoal("hits", 5)
-            ),
-            Practice(
-                "Check and leave it",
-                Phase.Block,
-                Intent.Technique,
-                Area.Iron,
-                13,
-                12,
-                [Club.Iron6],
-                "Ball position, aim, posture. If the number is there, put the club away.",
-                "Less is enough",
-                FeedbackSource.LaunchNumbers
-            ),
-            Practice(
-                "Start line, four feet",
-                Phase.Block,
-                Intent.Skill,
-                Area.Putting,
-                15,
-                40,
-                [Club.Putter],
-                "Round the hole, ten from each side.",
-                "Over the spot",
-                FeedbackSource.Gate,
-                place: PlaceKind.PuttingGreen
-            )
-        );
-
-    public static SessionPlan GentleReturn =>
-        Plan(
-            "Putting, gently",
-            "Come back without a swing: hands soft, and the hole in sight",
-            "No pain above 2 of 10 while you practise or the morning after",
-            Practice(
-                "Stretch, wrists left out",
-                Phase.WarmUp,
-                Intent.Body,
-                Area.Body,
-                8,
-                0,
-                [],
-                "Arm circles small and big, side bends 5 a side, turns with a club across the chest. Nothing for the wrists.",
-                "",
-                place: PlaceKind.PuttingGreen
-            ),
-            Practice(
-                "Putts through the gate",
-                Phase.Block,
-                Intent.Technique,
-                Area.Putting,
-                12,
-                36,
-                [Club.Putter],
-                "Six feet, a gate of two tees. Stop at the first twinge.",
-                "Grip pressure three of ten",
-                FeedbackSource.Gate,
-                place: PlaceKind.PuttingGreen,
-                drill: "Through the gate"
-            ),
-            Practice(
-                "Round the compass",
-                Phase.Random,
-                Intent.Skill,
-                Area.Putting,
-                16,
-                24,
-                [Club.Putter],
-                "From two to seven feet, on all sides of the hole. One putt each.",
-                "See it drop, then roll it",
-                place: PlaceKind.PuttingGreen,
-                drill: "Round the hole"
-            ),
-            Practice(
-                "Six holes, one ball",
-                Phase.OnCourse,
-                Intent.Performance,
-                Area.Putting,
-                12,
-                12,
-                [Club.Putter],
-                "One ball, six different holes, everything holed out. Keep the card.",
-                "",
-                place: PlaceKind.PuttingGreen,
-                holes: 6,
-                routine: true
-            )
-        );
-
-    public static SessionPlan FirstSteps =>
-        Plan(
-            "First steps on the range",
-            "Make the ball go up by hitting down",
-            "Five balls in the air out of ten with the 9 iron",
-            Stretch(5),
-            Practice(
-                "Brush the grass",
-                Phase.WarmUp,
-                Intent.Technique,
-                Area.Iron,
-                6,
-                8,
-                [Club.Iron9],
-                "Small swings over the grass, then with a ball on a low tee.",
-                "Brush the same place",
-                FeedbackSource.Contact,
-                bridge: true,
-                swing: SwingSize.Half
-            ),
-            Practice(
-                "Nine iron from a tee",
-                Phase.Block,
-                Intent.Technique,
-                Area.Iron,
-                12,
-                16,
-                [Club.Iron9],
-                "Low tee, waist to waist. Count the ones in the air.",
-                "Finish facing the target",
-                FeedbackSource.Contact
-            ),
-            Water(2),
-            Practice(
-                "Three targets",
-                Phase.Random,
-                Intent.Skill,
-                Area.Iron,
-                10,
-                10,
-                [Club.Iron9, Club.Iron7],
-                "Pick a target, then hit. Never the same one twice.",
-                "Look, breathe, go"
-            ),
-            Practice(
-                "Two holes in the head",
-                Phase.OnCourse,
-                Intent.Performance,
-                Area.Iron,
-                8,
-                6,
-                [Club.Iron7, Club.Iron9],
-                "Imagine the first hole of the island: two shots and a chip. Then the second.",
-                "",
-                holes: 2,
-                routine: true
-            )
-        );
-
-    public static SessionPlan NineOnTheRange =>
-        Plan(
-            "Nine holes on the range",
-            "Play the nine as they come, one ball, no second try",
-            "Seven of nine tee shots inside the fairway you named",
-            Practice(
-                "Stretch and wedges",
-                Phase.WarmUp,
-                Intent.Skill,
-                Area.Wedge,
-                10,
-                12,
-                [Club.SandWedge, Club.PitchingWedge],
-                "Stretch, then wedges until ready.",
-                "",
-                swing: SwingSize.Half
-            ),
-            Practice(
-                "Nine quick holes",
-                Phase.OnCourse,
-                Intent.Performance,
-                Area.Driver,
-                36,
-                30,
-                [Club.Driver, Club.Iron7, Club.PitchingWedge],
-                "Name a fairway between two targets. Then the shot that is left, then the next.",
-                "One ball, one shot",
-                holes: 9,
-                routine: true
-            ),
-            Practice(
-                "Putting out",
-                Phase.OnCourse,
-                Intent.Performance,
-                Area.Putting,
                 9,
-                18,
-                [Club.Putter],
-                "Hole out the nine birdie and par putts you left yourself.",
-                "",
-                place: PlaceKind.PuttingGreen,
-                routine: true
-            )
-        );
-
-    public static SessionPlan TwentyMinutes =>
-        Plan(
-            "Twenty minutes of short putts",
-            "Hole the ones that count when they count",
-            "Ten in a row from three feet",
-            Practice(
-                "Three feet, all round",
-                Phase.Block,
-                Intent.Skill,
-                Area.Putting,
-                10,
-                30,
-                [Club.Putter],
-                "Round the hole from three feet.",
-                "Hear it drop",
-                exit: new UntilMet { Criterion = "ten in a row are holed" },
-                place: PlaceKind.PuttingGreen
+                14,
+                clubs: [Club.SandWedge, Club.Iron9, Club.Iron7, Club.Iron5, Club.Hybrid]
             ),
-            Practice(
-                "For par, for birdie",
+            Drill("Between the head covers", Level.SingleFigure, Phase.Block, 15, 14, Intent.Technique, [Club.Iron7]) with
+            {
+                Focus = "Path: from the inside edge of the gap",
+            },
+            Water(3),
+            Drill(
+                "To the long boards",
+                Level.SingleFigure,
                 Phase.Random,
+                17,
+                12,
                 Intent.Skill,
-                Area.Putting,
-                10,
-                20,
-                [Club.Putter],
-                "Four stations at four feet, for par and for birdie in turn.",
-                "Whole routine",
-                place: PlaceKind.PuttingGreen,
-                routine: true,
-                drill: "For par, for birdie",
-                goal: new DrillGoal("score", 0)
+                [Club.Hybrid, Club.Wood3, Club.Iron5]
+            ),
+            Holes(5, 18, 14, Area.Driver, [Club.Driver, Club.Wood3, Club.Iron7, Club.PitchingWedge])
+        ),
+        Plan(
+            OnFilm,
+            Approach.SlowBuild,
+            "Move the low point forward without hurrying the change",
+            "On film the last three look like the first three",
+            Drill("Loosen up", Level.SingleFigure, Phase.WarmUp, 5, 0),
+            Drill("Slow bridge", Level.SingleFigure, Phase.WarmUp, 6, 8, clubs: [Club.Iron9]) with
+            {
+                Bridge = true,
+                Focus = "Low point: the buckle over the lead foot",
+            },
+            Slow(36, 12),
+            Water(4),
+            Slow(30, 10),
+            Holes(2, 10, 7, Area.Iron, [Club.Hybrid, Club.Iron7])
+        ),
+        Plan(
+            Taper,
+            Approach.Sharpen,
+            "Take two numbers and a start line to the course, and nothing else",
+            "Half of the wedge numbers come with the first or the second ball",
+            Drill("Loosen up", Level.Elite, Phase.WarmUp, 4, 0),
+            Drill("Grow the wedge", Level.Elite, Phase.WarmUp, 6, 12, clubs: [Club.SandWedge, Club.PitchingWedge]),
+            Drill("Wedge numbers", Level.Elite, Phase.Random, 15, 12, Intent.Skill, [Club.PitchingWedge, Club.SandWedge]),
+            Drill("Any board but the last", Level.Elite, Phase.Random, 15, 13, Intent.Performance, [Club.GapWedge, Club.Iron9]),
+            Holes(3, 12, 9, Area.Iron, [Club.Driver, Club.Iron6, Club.PitchingWedge])
+        ),
+        Plan(
+                SoftHands,
+                Approach.EvenSplit,
+                "Come back without a swing: hands soft, and the hole in sight",
+                "No pain above 2 of 10 while you practise or the morning after",
+                new PracticeSegment
+                {
+                    Id = Guid.CreateVersion7(),
+                    Title = "Shoulders, hips, neck",
+                    Phase = Phase.WarmUp,
+                    Intent = Intent.Body,
+                    Area = Area.Body,
+                    Place = PlaceKind.PuttingGreen,
+                    Minutes = 5,
+                    Exit = new AfterMinutes(),
+                    Instruction =
+                        "Slow circles of the shoulders, then the hips, then the head from side to side. Leave the wrists alone.",
+                },
+                Drill("Through the gate", Level.SingleFigure, Phase.Block, 11, 18, Intent.Technique) with
+                {
+                    Focus = "Grip pressure: keep it going, three of ten",
+                },
+                Drill("To the fringe", Level.SingleFigure, Phase.Block, 10, 13, Intent.Skill),
+                Drill("Round the hole", Level.SingleFigure, Phase.Random, 12, 12, Intent.Skill),
+                Drill(
+                    "The putt that counts",
+                    Level.SingleFigure,
+                    Phase.OnCourse,
+                    9,
+                    3,
+                    Intent.Performance,
+                    [Club.Putter],
+                    holes: 3
+                )
             )
+            .Overruling(FindingId.Fatigue, WhyLoadGrows),
+        Plan(
+                ChipsAgain,
+                Approach.EvenSplit,
+                "Use the wrist a little, and see how it is tomorrow",
+                "No pain above 2 of 10 while you practise or the morning after",
+                Drill("To the fringe", Level.SingleFigure, Phase.Block, 8, 12, Intent.Skill, place: PlaceKind.PuttingGreen),
+                Drill("Land on the towel", Level.SingleFigure, Phase.Block, 13, 14, Intent.Skill, [Club.SandWedge]) with
+                {
+                    Aids = [Equipment.Towel],
+                },
+                Drill("Lies in turn", Level.SingleFigure, Phase.Random, 14, 12, Intent.Skill, [Club.SandWedge, Club.Iron9]),
+                Drill(
+                    "Save it",
+                    Level.SingleFigure,
+                    Phase.OnCourse,
+                    9,
+                    8,
+                    Intent.Performance,
+                    [Club.SandWedge, Club.Putter],
+                    holes: 3
+                )
+            )
+            .Overruling(
+                FindingId.Hurt,
+                "His physiotherapist allows chips and putts with a soft hand, and nothing longer. Stop at the first twinge."
+            )
+            .Overruling(FindingId.Fatigue, WhyLoadGrows),
+        Plan(
+            InTheAir,
+            Approach.StepUp,
+            "Hit down a little, and let the club send it up",
+            "Six balls in the lane that leave the ground",
+            Drill("Loosen up", Level.New, Phase.WarmUp, 5, 0),
+            Drill("Slow bridge", Level.New, Phase.WarmUp, 5, 8, clubs: [Club.Iron9]) with
+            {
+                Bridge = true,
+                Focus = "Finish: hold it until the ball has stopped",
+            },
+            Drill("Turn and hold", Level.New, Phase.Block, 17, 14, Intent.Technique, [Club.PitchingWedge], PlaceKind.Range) with
+            {
+                Focus = "Finish: hold it until the ball has stopped",
+            },
+            Water(3),
+            Drill("Every iron once", Level.New, Phase.Random, 9, 9, Intent.Skill, [Club.Iron9, Club.Iron7]),
+            Holes(2, 7, 6, Area.Iron, [Club.Iron7, Club.Iron9])
+        ),
+        Plan(
+            SmallSteps,
+            Approach.EvenSplit,
+            "Learn how far a small swing sends it",
+            "Half of the putts round the hole drop",
+            Drill("To the fringe", Level.New, Phase.Block, 10, 13, Intent.Skill),
+            Drill("Round the hole", Level.New, Phase.Random, 11, 12, Intent.Skill),
+            Water(3),
+            Drill("Brush the grass", Level.New, Phase.Block, 10, 14, Intent.Technique, [Club.Iron9]) with
+            {
+                Focus = "Strike: brush past the line",
+            },
+            Drill("Lies in turn", Level.New, Phase.Random, 11, 10, Intent.Skill, [Club.Iron9, Club.PitchingWedge])
+        ),
+        Plan(
+            NineHoles,
+            Approach.PlayIt,
+            "Play the nine as they come, one ball, no second try",
+            "Six tee shots inside the lane that was named before",
+            Drill("Loosen up", Level.Improving, Phase.WarmUp, 4, 0),
+            Drill("Grow the wedge", Level.Improving, Phase.WarmUp, 7, 13, clubs: [Club.SandWedge, Club.PitchingWedge]),
+            Drill("Off the tee without driver", Level.Improving, Phase.Random, 13, 10, Intent.Skill, [Club.Wood3, Club.Hybrid]),
+            Holes(5, 20, 16, Area.Iron, [Club.Driver, Club.Hybrid, Club.Iron7, Club.PitchingWedge]),
+            Water(3),
+            Holes(4, 16, 13, Area.Iron, [Club.Driver, Club.Hybrid, Club.Iron7, Club.PitchingWedge])
+        ),
+        Plan(
+            ShortOnes,
+            Approach.EvenSplit,
+            "Hole the ones that count when they count",
+            "Six in a row from the door, inside fifteen putts",
+            Drill("Close the door", Level.Improving, Phase.Block, 12, 15, Intent.Skill),
+            Drill("For par, for birdie", Level.Improving, Phase.Random, 12, 18, Intent.Performance)
+        ),
+        Plan(
+            Indoors,
+            Approach.EvenSplit,
+            "Keep the stroke alive between two journeys",
+            "Nine holes down the hallway in twenty-four or fewer",
+            Drill("Through the gate", Level.SingleFigure, Phase.Block, 9, 15, Intent.Skill, place: PlaceKind.Home),
+            Drill("Close the door", Level.SingleFigure, Phase.Block, 10, 15, Intent.Skill, place: PlaceKind.Home),
+            Drill("Carpet calls", Level.SingleFigure, Phase.Random, 9, 12, Intent.Skill),
+            Drill("Hallway nine", Level.SingleFigure, Phase.OnCourse, 12, 22, Intent.Performance, holes: 9)
+        ),
+        Plan(
+            Mirror,
+            Approach.SlowBuild,
+            "Feel the low point move without a ball in the way",
+            "Every stop looks right before it is corrected",
+            Drill("Loosen up", Level.SingleFigure, Phase.WarmUp, 4, 0) with
+            {
+                Place = PlaceKind.Home,
+            },
+            Drill("Rehearse before the mirror", Level.SingleFigure, Phase.Block, 15, 0, Intent.Technique) with
+            {
+                Focus = "Low point: the buckle over the lead foot",
+            }
+        ) with
+        {
+            Overruled =
+            [
+                new OverruledFinding(
+                    FindingId.Balance,
+                    null,
+                    "A quarter of an hour of one thing; the other days of the week keep the balance."
+                ),
+            ],
+        },
+        Plan(
+            FerrySide,
+            Approach.EvenSplit,
+            "Land it where you said, then let it run",
+            "Two of the six are saved",
+            Drill("Brush the grass", Level.Improving, Phase.Block, 12, 14, Intent.Technique, [Club.SandWedge]) with
+            {
+                Focus = "Strike: brush past the line",
+            },
+            Drill("Down the lane", Level.Improving, Phase.Block, 14, 14, Intent.Skill, [Club.Iron9]),
+            Drill("Lies in turn", Level.Improving, Phase.Random, 12, 11, Intent.Skill, [Club.SandWedge, Club.Iron9]),
+            Drill("Save it", Level.Improving, Phase.OnCourse, 16, 15, Intent.Performance, [Club.SandWedge, Club.Putter], holes: 6)
+        ),
+    ];
+
+    /// <summary>The trial lesson, which stands in no list.</summary>
+    public static SessionPlan TrialLesson { get; } =
+        Plan(
+            Lesson,
+            Approach.StepUp,
+            "Get to know the club, and go home with one thing",
+            "One thing is agreed, in her own words",
+            Drill("Loosen up", Level.New, Phase.WarmUp, 5, 0),
+            Drill("Turn and hold", Level.New, Phase.Block, 15, 14, Intent.Technique, [Club.PitchingWedge], PlaceKind.Range) with
+            {
+                Focus = "Finish: hold it until the ball has stopped",
+            },
+            Drill("Round the hole", Level.New, Phase.Random, 12, 12, Intent.Skill)
         );
 
-    private static SessionPlan Plan(string title, string purpose, string successTest, params Segment[] segments) =>
+    private static SessionPlan Plan(
+        string title,
+        Approach approach,
+        string purpose,
+        string successTest,
+        params Segment[] segments
+    ) =>
         new()
         {
             Title = title,
             Purpose = purpose,
             SuccessTest = successTest,
+            Constraints = new PlanConstraints { Approach = approach },
             Segments = segments,
         };
 
-    private static PracticeSegment Practice(
-        string title,
+    /// <summary>A drill of the shelf on the step where the level begins, with what is usually asked there.</summary>
+    private static PracticeSegment Drill(
+        string name,
+        Level level,
         Phase phase,
-        Intent intent,
-        Area area,
         int minutes,
         int balls,
-        Club[] clubs,
-        string instruction,
-        string cue,
-        FeedbackSource? feedback = null,
-        ExitRule? exit = null,
-        PlaceKind place = PlaceKind.Range,
-        int? holes = null,
-        bool bridge = false,
-        bool routine = false,
-        bool slow = false,
-        SwingSize? swing = null,
-        string? drill = null,
-        DrillGoal? goal = null
-    ) =>
-        new()
-        {
-            Id = Guid.CreateVersion7(),
-            Title = title,
-            Phase = phase,
-            Intent = intent,
-            Area = area,
-            Minutes = minutes,
-            Balls = balls,
-            Clubs = clubs,
-            Instruction = instruction,
-            Cue = cue,
-            Feedback = feedback,
-            Exit = exit ?? new AfterMinutes(),
-            Place = place,
-            Holes = holes,
-            Bridge = bridge,
-            FullRoutine = routine,
-            SlowRepetitions = slow,
-            Swing = swing,
-            Drill = drill is null ? null : FromShelf(drill, goal),
-        };
-
-    private static PlannedDrill FromShelf(string name, DrillGoal? goal)
+        Intent? intent = null,
+        Club[]? clubs = null,
+        PlaceKind? place = null,
+        int? holes = null
+    )
     {
         var shelved = DrillService.StartingShelf.Drills.Single(d => d.Drill.Name == name);
-        return new PlannedDrill
+        var drill = shelved.Drill;
+        var rung = drill.BeginningRung(level);
+        return new PracticeSegment
         {
-            DrillId = shelved.Id,
-            Drill = shelved.Drill,
-            Rung = shelved.Drill.OwnRung() ?? 0,
-            Goal = goal,
+            Id = Guid.CreateVersion7(),
+            Title = name,
+            Phase = phase,
+            Intent = intent ?? drill.Intents[0],
+            Area = drill.Area,
+            Minutes = minutes,
+            Balls = balls,
+            Clubs = clubs ?? (drill.Area == Area.Putting ? [Club.Putter] : []),
+            Cue = drill.Cues.Count > 0 ? drill.Cues[0] : "",
+            Exit = new AfterMinutes(),
+            Place = place ?? drill.Places[0],
+            Holes = holes,
+            FullRoutine = phase == Phase.OnCourse,
+            Drill = new PlannedDrill
+            {
+                DrillId = shelved.Id,
+                Drill = drill,
+                Rung = rung,
+                Goal = phase == Phase.WarmUp ? null : drill.UsualGoal(rung),
+            },
         };
     }
 
-    private static PracticeSegment Stretch(int minutes) =>
-        Practice(
-            "Stretch",
-            Phase.WarmUp,
-            Intent.Body,
-            Area.Body,
-            minutes,
-            0,
-            [],
-            "Wrists 3 in and 3 out, arm circles small and big, side bends 5 a side, turns with a club across the chest.",
-            "",
-            drill: "Loosen up"
-        );
+    /// <summary>Holes played on the range, one ball, with the whole routine.</summary>
+    private static PracticeSegment Holes(int holes, int minutes, int balls, Area area, Club[] clubs) =>
+        new()
+        {
+            Id = Guid.CreateVersion7(),
+            Title = holes == 2 ? "Two holes of the island" : $"{holes} holes of the island",
+            Phase = Phase.OnCourse,
+            Intent = Intent.Performance,
+            Area = area,
+            Place = PlaceKind.Range,
+            Minutes = minutes,
+            Balls = balls,
+            Holes = holes,
+            Clubs = clubs,
+            FullRoutine = true,
+            Exit = new AfterMinutes(),
+            Instruction =
+                "Name the two edges of the fairway before you tee it up. Then the shot that is left, then the next hole.",
+            Cue = "One ball, then walk on",
+        };
 
     private static PracticeSegment Slow(int minutes, int balls) =>
-        Practice(
+        Drill(
             "Slow repetitions",
+            Level.SingleFigure,
             Phase.Block,
-            Intent.Technique,
-            Area.Iron,
             minutes,
             balls,
+            Intent.Technique,
             [Club.Iron7],
-            "Rehearse twice, then one ball at half speed. Look at the video after every third.",
-            "Belt buckle over the lead foot",
-            FeedbackSource.Video,
-            slow: true
-        );
+            PlaceKind.Range
+        ) with
+        {
+            SlowRepetitions = true,
+            Focus = "Low point: the buckle over the lead foot",
+            Aids = [Equipment.Phone],
+        };
 
     private static Pause Water(int minutes) =>
         new()
@@ -573,5 +434,17 @@ internal static class DemoPlans
             Title = "Water",
             Minutes = minutes,
             Instruction = "Drink something, and step into the shade.",
+        };
+
+    /// <summary>The plan with a finding lived with, in the whole of it and in every part of practice, for a reason.</summary>
+    private static SessionPlan Overruling(this SessionPlan plan, FindingId finding, string reason) =>
+        plan with
+        {
+            Overruled =
+            [
+                .. plan.Overruled,
+                new OverruledFinding(finding, null, reason),
+                .. plan.Practice().Select(s => new OverruledFinding(finding, s.Id, reason)),
+            ],
         };
 }

@@ -1,3 +1,4 @@
+using MorningRound.Core.Drills;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Weeks;
@@ -7,6 +8,21 @@ namespace MorningRound.Demo;
 /// <summary>One session of a made-up student's usual week. Day counts from Monday, 0 to 6; none is "any day".</summary>
 internal sealed record UsualSession(string Plan, int? Day, Requirement Requirement = Requirement.Must);
 
+/// <summary>How well somebody plays: the share of attempts that come off.</summary>
+/// <param name="Begin">In the first week of the demo.</param>
+/// <param name="Now">In this week.</param>
+/// <param name="Lag">How much less comes off once the shot changes.</param>
+internal sealed record DemoForm(double Begin, double Now, double Lag = 0.05)
+{
+    /// <summary>Areas in which more or less comes off than elsewhere.</summary>
+    public IReadOnlyDictionary<Area, double> Apart { get; init; } = new Dictionary<Area, double>();
+
+    /// <summary>
+    /// How far left of the line the irons start, in degrees, in the first week and now; null where nobody measures it.
+    /// </summary>
+    public (double Begin, double Now)? StartsLeft { get; init; }
+}
+
 /// <summary>A made-up student and what their weeks look like.</summary>
 /// <param name="Name">Invented.</param>
 /// <param name="Hand">The hand.</param>
@@ -14,10 +30,8 @@ internal sealed record UsualSession(string Plan, int? Day, Requirement Requireme
 /// <param name="Note">What the coach keeps in mind.</param>
 /// <param name="Diligence">How likely a session is practised, 0 to 1.</param>
 /// <param name="Mood">Where their self-ratings lie, 1 to 10.</param>
-/// <param name="FirstWeek">The first week with a plan, counted back from this one.</param>
-/// <param name="LastWeek">The last week with a plan, counted back from this one.</param>
+/// <param name="Form">How well they play.</param>
 /// <param name="Usual">A usual week.</param>
-/// <param name="AwayWeeks">Weeks, counted back, that are excused.</param>
 internal sealed record DemoStudent(
     string Name,
     Hand Hand,
@@ -25,11 +39,22 @@ internal sealed record DemoStudent(
     string Note,
     double Diligence,
     int Mood,
-    int FirstWeek,
-    int LastWeek,
-    IReadOnlyList<UsualSession> Usual,
-    IReadOnlyList<int> AwayWeeks
-);
+    DemoForm Form,
+    IReadOnlyList<UsualSession> Usual
+)
+{
+    /// <summary>The first week with a plan, counted back from this one.</summary>
+    public int FirstWeek { get; init; } = 11;
+
+    /// <summary>Weeks, counted back from this one, that are excused, and why.</summary>
+    public IReadOnlyDictionary<int, Excuse> Excused { get; init; } = new Dictionary<int, Excuse>();
+
+    /// <summary>The week, counted back, in which pain ended a session; null where none did.</summary>
+    public int? HurtInWeek { get; init; }
+
+    /// <summary>Whether sessions are cut to the time there is, and some are typed in from paper.</summary>
+    public bool HasNoTime { get; init; }
+}
 
 internal static class DemoSquad
 {
@@ -39,46 +64,28 @@ internal static class DemoSquad
     /// <summary>The student who is signed in by the demo's button.</summary>
     public const string SignedInStudent = "Otto Lanevik";
 
-    public const string HurtStudent = "Henrik Solmar";
-
-    public static IReadOnlyDictionary<string, SessionPlan> Plans { get; } =
-        new[]
-        {
-            DemoPlans.HundredBalls,
-            DemoPlans.HourOfPutting,
-            DemoPlans.ThreeParts,
-            DemoPlans.SlowBuild,
-            DemoPlans.Sharpen,
-            DemoPlans.GentleReturn,
-            DemoPlans.FirstSteps,
-            DemoPlans.NineOnTheRange,
-            DemoPlans.TwentyMinutes,
-        }.ToDictionary(p => p.Title);
-
-    private const string Hundred = "A hundred balls in an hour";
-    private const string Putting = "An hour of putting";
-    private const string Three = "Set-up, aim, four holes";
-    private const string Slow = "Slow repetitions";
-    private const string Before = "Two days before";
-    private const string Gentle = "Putting, gently";
-    private const string First = "First steps on the range";
-    private const string Nine = "Nine holes on the range";
-    private const string Short = "Twenty minutes of short putts";
+    /// <summary>Came for a trial lesson last week.</summary>
+    public const string OnTrial = "Ines Holtmark";
 
     public static IReadOnlyList<DemoStudent> Students { get; } =
     [
+        // A steady climb: the start line comes back, the called shots lag behind.
         new(
-            "Otto Lanevik",
+            SignedInStudent,
             Hand.Right,
             Level.Improving,
             "Wants to break 90 this season. Irons start left under pressure.",
-            0.78,
+            0.86,
             7,
-            11,
-            0,
-            [new(Three, 1), new(Putting, 3), new(Hundred, 5), new(Short, null, Requirement.Extra)],
-            []
+            new DemoForm(0.48, 0.64, 0.1) { StartsLeft = (4.1, 2.1) },
+            [
+                new(DemoPlans.LineFirst, 1),
+                new(DemoPlans.BothEnds, 3),
+                new(DemoPlans.Numbers, 5),
+                new(DemoPlans.ShortOnes, null, Requirement.Extra),
+            ]
         ),
+        // A competition before her, and one with a debrief behind her.
         new(
             "Carla Vintholm",
             Hand.Right,
@@ -86,106 +93,152 @@ internal static class DemoSquad
             "Island Open in nine days. Sharpen, no changes.",
             0.97,
             8,
-            11,
-            0,
-            [new(Hundred, 0), new(Putting, 1), new(Before, 3), new(Nine, 5), new(Short, null)],
-            []
+            new DemoForm(0.74, 0.79, 0.03),
+            [new(DemoPlans.Taper, 0), new(DemoPlans.BothEnds, 1), new(DemoPlans.TeeToBoard, 3), new(DemoPlans.NineHoles, 5)]
         ),
+        // One pain three weeks ago, two weeks of rest, and a careful return.
         new(
             "Henrik Solmar",
             Hand.Right,
             Level.SingleFigure,
-            "Back after a trail wrist sprain in spring. No full swings without his physiotherapist's word.",
-            0.85,
+            "Trail wrist. No full swings without his physiotherapist's word.",
+            0.9,
             6,
-            11,
-            0,
-            [new(Gentle, 1), new(Putting, 4)],
-            [8, 7]
-        ),
+            new DemoForm(0.66, 0.7),
+            [new(DemoPlans.SoftHands, 1), new(DemoPlans.ChipsAgain, 4)]
+        )
+        {
+            HurtInWeek = 3,
+            Excused = new Dictionary<int, Excuse> { [2] = Excuse.Hurt },
+        },
+        // A beginner's small steps.
         new(
             "Tilda Brockhus",
             Hand.Right,
             Level.New,
-            "Started this summer. Small successes, short sessions.",
-            0.7,
+            "Started this winter, at sixty-three. Small successes, short sessions.",
+            0.85,
             6,
-            9,
-            0,
-            [new(First, 2), new(First, 6)],
-            []
-        ),
+            new DemoForm(0.28, 0.42),
+            [new(DemoPlans.SmallSteps, 2), new(DemoPlans.InTheAir, 6)]
+        )
+        {
+            FirstWeek = 9,
+        },
+        // A belief against the numbers: sure of the tee shot, afraid of the chip; it is the other way round.
         new(
             "Jonne Weilander",
             Hand.Right,
             Level.Improving,
             "Junior, 14. School first; brings his own music.",
-            0.6,
+            0.78,
             8,
-            11,
-            0,
-            [new(Three, 2), new(Short, null), new(Hundred, 6)],
-            [4]
-        ),
+            new DemoForm(0.5, 0.56)
+            {
+                Apart = new Dictionary<Area, double>
+                {
+                    [Area.Chip] = 0.16,
+                    [Area.Wood] = -0.18,
+                    [Area.Driver] = -0.18,
+                },
+            },
+            [new(DemoPlans.NineHoles, 2), new(DemoPlans.ShortOnes, null), new(DemoPlans.FerrySide, 6)]
+        )
+        {
+            Excused = new Dictionary<int, Excuse> { [4] = Excuse.Away },
+        },
+        // A plateau: twelve weeks of the same.
         new(
             "Pia Ruskamo",
             Hand.Left,
             Level.Improving,
-            "Left-handed. Mirror everything you show her.",
-            0.8,
+            "Left-handed. Mirror everything you show her. Stuck since February.",
+            0.9,
             7,
-            11,
-            0,
-            [new(Three, 0), new(Putting, 4)],
-            []
+            new DemoForm(0.52, 0.52),
+            [new(DemoPlans.FerrySide, 0), new(DemoPlans.LineFirst, 4)]
         ),
+        // A crowded life: half an hour here, a card from the hotel there.
         new(
             "Nadia Ferrolin",
             Hand.Right,
             Level.SingleFigure,
             "Travels for work; plans that fit any day.",
-            0.35,
+            0.5,
             6,
-            11,
-            0,
-            [new(Hundred, null), new(Putting, null)],
-            [5]
-        ),
+            new DemoForm(0.62, 0.66),
+            [new(DemoPlans.TeeToBoard, null), new(DemoPlans.Indoors, null)]
+        )
+        {
+            HasNoTime = true,
+            Excused = new Dictionary<int, Excuse> { [5] = Excuse.Away },
+        },
+        // A swing change under way.
         new(
             "Bram Keelstra",
             Hand.Right,
             Level.SingleFigure,
             "Swing change under way: low point. Patience.",
-            0.92,
+            0.95,
             7,
-            11,
-            0,
-            [new(Slow, 1), new(Slow, 4), new(Putting, 6)],
-            []
+            new DemoForm(0.6, 0.64),
+            [
+                new(DemoPlans.OnFilm, 1),
+                new(DemoPlans.Mirror, 2),
+                new(DemoPlans.OnFilm, 4),
+                new(DemoPlans.BothEnds, 6),
+                new(DemoPlans.Mirror, null),
+            ]
         ),
-        new("Ines Holtmark", Hand.Right, Level.New, "Came for a trial lesson last week. Nothing set yet.", 0, 7, 0, 1, [], []),
+        new(
+            OnTrial,
+            Hand.Right,
+            Level.New,
+            "Came for a trial lesson last week. Nothing set yet.",
+            0,
+            7,
+            new DemoForm(0.3, 0.3),
+            []
+        )
+        {
+            FirstWeek = -1,
+        },
         new(
             "Rafe Dunvale",
             Hand.Right,
             Level.Elite,
             "Away with his university team.",
-            0.9,
+            0.95,
             8,
-            11,
-            0,
-            [new(Nine, 2), new(Before, 4)],
-            [1, 0]
-        ),
+            new DemoForm(0.73, 0.77, 0.03),
+            [new(DemoPlans.NineHoles, 2), new(DemoPlans.TeeToBoard, 4)]
+        )
+        {
+            Excused = new Dictionary<int, Excuse> { [1] = Excuse.Away, [0] = Excuse.Away },
+        },
     ];
 
-    public static IReadOnlyList<string> Notes { get; } =
-    [
-        "Wind off the left all day. Aimed at the left post and it held.",
-        "The gate helped. Without it I hurried.",
-        "Tired after work, so I stopped while it was still good.",
-        "Green was slow after the rain; everything came up short.",
-        "Felt the finish for the first time with the 7 iron.",
-        "Not sure about ball position with the hybrid. Can we look at it?",
-        "Two quick holes were fun. Missed both greens on the right.",
-    ];
+    /// <summary>What a student writes afterwards, by what was practised.</summary>
+    public static IReadOnlyDictionary<Area, IReadOnlyList<string>> Notes { get; } =
+        new Dictionary<Area, IReadOnlyList<string>>
+        {
+            [Area.Iron] =
+            [
+                "The gap helped. Without it I hurried.",
+                "Crosswind on the chest all day. Aimed at the willow and it held.",
+                "Felt the finish for the first time with the 7 iron.",
+            ],
+            [Area.Putting] =
+            [
+                "The green was slow after the rain; everything came up short.",
+                "Left-to-right ones still scare me.",
+                "Tired after work, so I stopped while it was still good.",
+            ],
+            [Area.Chip] = ["The towel looks bigger every week.", "From the rough I never know how far it runs."],
+            [Area.Wood] =
+            [
+                "Two bad ones at the start, then the tempo came.",
+                "Should the ball be further forward with the hybrid?",
+            ],
+        };
 }

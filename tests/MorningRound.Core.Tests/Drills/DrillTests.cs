@@ -198,6 +198,37 @@ public class DrillTests
                 seeds: 400
             );
 
+    /// <summary>
+    /// A range has three flags within reach of one club and one within reach of another; the clubs still come round in turn.
+    /// </summary>
+    [Fact]
+    public void A_club_with_one_target_comes_round_as_often_as_one_with_three() =>
+        Gen.Select(Gen.Int[1, 4].Array[2, 5], Gen.Int[1, 30], Gen.ULong)
+            .Sample(
+                (targets, count, seed) =>
+                {
+                    Club[] clubs = [.. Enum.GetValues<Club>().Take(targets.Length)];
+                    var calls = ShotCalls.Draw(
+                        clubs,
+                        [ShotShape.Straight],
+                        [ShotHeight.Normal],
+                        club => [.. Enumerable.Range(0, targets[Array.IndexOf(clubs, club)]).Select(n => $"flag {n}")],
+                        count,
+                        seed
+                    );
+                    Assert.Equal(count, calls.Count);
+                    Assert.DoesNotContain(calls.Zip(calls.Skip(1)), p => p.First.Club == p.Second.Club);
+                    var each = clubs.Select(c => calls.Count(call => call.Club == c)).ToList();
+                    Assert.InRange(each.Max() - each.Min(), 0, 1);
+                    foreach (var (club, i) in clubs.Select((c, i) => (c, i)))
+                        Assert.Equal(
+                            Math.Min(targets[i], each[i]),
+                            calls.Where(c => c.Club == club).Take(targets[i]).Select(c => c.Target).Distinct().Count()
+                        );
+                },
+                iter: 300
+            );
+
     [Fact]
     public void The_same_seed_calls_the_same_shots_and_another_seed_others()
     {

@@ -68,7 +68,7 @@ public static class ShotCalls
 
     /// <summary>
     /// A number of calls from all combinations. No two neighbours with one club where there are two or more; clubs, and shapes,
-    /// within one of each other in count; no call twice until the combinations run out. Each list needs at least one entry.
+    /// within one of each other in count; no call of a club twice until that club's combinations run out. Each list needs at least one entry.
     /// </summary>
     /// <param name="clubs">The clubs.</param>
     /// <param name="shapes">The shapes.</param>
@@ -140,11 +140,10 @@ public static class ShotCalls
             return false;
         var roundOfClubs = drawn.Skip(drawn.Count / clubs * clubs).Select(c => c.Club).ToHashSet();
         var roundOfShapes = drawn.Skip(drawn.Count / shapes * shapes).Select(c => c.Shape).ToHashSet();
-        var spent = drawn.Skip(drawn.Count / all.Count * all.Count).ToHashSet();
         var candidates = all.Where(c =>
                 !roundOfClubs.Contains(c.Club)
                 && !roundOfShapes.Contains(c.Shape)
-                && !spent.Contains(c)
+                && !IsSpent(c, drawn, all)
                 && (clubs == 1 || drawn.Count == 0 || drawn[^1].Club != c.Club)
             )
             .ToList();
@@ -159,5 +158,16 @@ public static class ShotCalls
         }
 
         return false;
+    }
+
+    /// <summary>
+    /// Whether it was called since its club's own combinations last ran out: a club that reaches one target comes back to it
+    /// sooner than one that reaches three.
+    /// </summary>
+    private static bool IsSpent(ShotCall call, List<ShotCall> drawn, List<ShotCall> all)
+    {
+        var own = drawn.Where(c => c.Club == call.Club).ToList();
+        var round = all.Count(c => c.Club == call.Club);
+        return own.Skip(own.Count / round * round).Contains(call);
     }
 }
