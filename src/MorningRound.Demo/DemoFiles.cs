@@ -149,7 +149,7 @@ internal static class DemoFiles
                             Side = BodySide.Trail,
                             Since = today.AddDays(-70),
                             Note =
-                                "Sprain in spring, and again three weeks ago after long putts. Chips and putts are allowed; full swings only when his physiotherapist says so.",
+                                "Sore again three weeks ago. Chips and putts only until his physiotherapist says more.",
                         },
                     ],
                 }.Bag(
@@ -306,7 +306,9 @@ internal static class DemoFiles
             LastDay = first.AddDays(days - 1),
         };
 
-    /// <summary>A coach's section with a bag by the carry of its 7 iron, and the grid of its wedges that follows from it.</summary>
+    /// <summary>
+    /// A coach's section with a bag by the carry of its 7 iron, and the grid of its wedges that follows from it.
+    /// </summary>
     private static CoachSection Bag(
         this CoachSection coach,
         DateOnly today,

@@ -206,7 +206,9 @@ internal sealed class DemoSession(
         return Math.Clamp(begin + ((now - begin) * Along) - (segment.Phase == Phase.Block ? 0 : lag) + apart, 0.05, 0.95);
     }
 
-    /// <summary>Where the irons start, in degrees, left negative; a degree worse once the club changes. Null where unknown.</summary>
+    /// <summary>
+    /// Where the irons start, in degrees, left negative; a degree worse once the club changes. Null where unknown.
+    /// </summary>
     private double? StartNow(Segment segment) =>
         student.Form.StartsLeft is var (begin, now) && segment is PracticeSegment practice
             ? -(begin + ((now - begin) * Along) + (practice.Phase == Phase.Block ? 0 : 1))

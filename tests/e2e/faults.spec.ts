@@ -53,7 +53,7 @@ const failWrites = (page: Page, times: number) =>
 async function student(coach: Page, phone: Page, name: string) {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, name);
-  await setAndPublish(coach, /An hour of putting/);
+  await setAndPublish(coach, /Putts from both ends/);
   const email = `${name.toLowerCase().replaceAll(' ', '.')}@faults.example`;
   await join(phone, link, email);
   return email;

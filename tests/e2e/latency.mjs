@@ -15,7 +15,7 @@ await page.goto('/sign-in');
 await page.getByRole('button', { name: 'Come in as a student' }).click();
 await page
   .getByRole('listitem')
-  .filter({ hasText: 'An hour of putting' })
+  .filter({ hasText: 'Putts from both ends' })
   .getByRole('link', { name: 'Practise', exact: true })
   .first()
   .click();

@@ -39,12 +39,12 @@ test('a lesson: the coach counts beside the student, and what was agreed waits i
 test('a session done on paper is typed in with the attempts of its drill', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Paula Papier');
-  await setAndPublish(coach, /An hour of putting/);
+  await setAndPublish(coach, /Putts from both ends/);
   const student = await onPhone(browser);
   await join(student, link, 'paula@paper.example');
   await student.getByRole('link', { name: 'Practise', exact: true }).click();
   await student.getByRole('link', { name: 'It was done on paper' }).click();
-  const gate = student.getByRole('group', { name: 'One putt of known line' });
+  const gate = student.getByRole('group', { name: 'Through the gate' });
   await expect(gate).toBeVisible();
   await isClean(student, 'paper');
   await gate.getByRole('button', { name: 'done', exact: true }).click();
@@ -53,20 +53,20 @@ test('a session done on paper is typed in with the attempts of its drill', async
   await expect(gate.getByRole('alert')).toContainText('“9” does not fit here. Next: 1 made, 2 missed');
   await expect(student.getByRole('button', { name: 'Keep it' })).toBeDisabled();
   await card.fill('112 11');
-  await expect(gate.getByTestId('card-reading')).toContainText('run 2 of 5, best 2');
-  const pace = student.getByRole('group', { name: 'Pace to the fringe' });
+  await expect(gate.getByTestId('card-reading')).toContainText('run 2 of 6, best 2');
+  const pace = student.getByRole('group', { name: 'To the fringe' });
   await pace.getByRole('button', { name: 'part done' }).click();
   await expect(pace.getByText('How much of it?')).toBeVisible();
-  await pace.getByLabel('Balls').fill('20');
+  await pace.getByLabel(/^Attempts of/).fill('11111');
   await student.getByRole('button', { name: 'Met', exact: true }).click();
   await student.getByRole('button', { name: 'Keep it' }).click();
   await expect(student.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
 
-  // 15 minutes done whole and 20 of 40 balls of 15 minutes: 22.5 of 60.
+  // 13 minutes done whole and 5 of 15 putts of 13 minutes: 17.3 of 54.
   await toStudent(coach);
   await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
-  await expect(coach.getByText('22.5 of 60 planned minutes done, pauses apart')).toBeVisible();
-  await expect(coach.getByTestId('drill-result')).toContainText('Best run 2 of 5 asked, in 5 attempts.');
+  await expect(coach.getByText('17.3 of 54 planned minutes done, pauses apart')).toBeVisible();
+  await expect(coach.getByTestId('drill-result').first()).toContainText('Best run 2 of 6 asked, in 5 attempts.');
   await expect(coach.getByRole('region', { name: /^Log of/ })).toContainText('from paper');
 });
 

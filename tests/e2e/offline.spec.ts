@@ -11,7 +11,7 @@ const allSent = (page: Page) => expect(sync(page)).toHaveText('all sent', { time
 async function studentWithSession(coach: Page, phone: Page, name: string) {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, name);
-  await setAndPublish(coach, /An hour of putting/);
+  await setAndPublish(coach, /Putts from both ends/);
   const email = `${name.toLowerCase().replaceAll(' ', '.')}@offline.example`;
   await join(phone, link, email);
   return email;
@@ -61,7 +61,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
   await phone.reload();
   await expect(phone.getByTestId('flow-counts')).toHaveText(counts, { useInnerText: true });
   await phone.getByRole('link', { name: 'My week' }).click();
-  await expect(phone.getByText('4 entries of “An hour of putting” on this phone, not sent yet.')).toBeVisible();
+  await expect(phone.getByText('4 entries of “Putts from both ends” on this phone, not sent yet.')).toBeVisible();
   await phone.getByRole('link', { name: 'Go on', exact: true }).first().click();
   await phone.context().setOffline(false);
   await allSent(phone);

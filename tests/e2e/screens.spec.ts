@@ -25,7 +25,7 @@ const student = [
   onTeeLine('Henrik Solmar'),
   (page: Page) => expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible(),
 ];
-const bench = [(page: Page) => openFrom(page, '/plans', 'A hundred balls in an hour'), totals];
+const bench = [(page: Page) => openFrom(page, '/plans', 'From the tee to the board'), totals];
 const drill = [(page: Page) => openFrom(page, '/drills', 'Climb the green'), flow];
 const place = [go('/places'), (page: Page) => page.getByRole('button', { name: /River range/ }).click()];
 
@@ -60,7 +60,7 @@ const coachScreens: Screen[] = [
   ['drill', drill],
   ['drill editor', [...drill, (page) => page.getByRole('link', { name: 'Change' }).click(), flow]],
   ['new drill', [go('/drills/new'), title('New drill')]],
-  ['plans', [go('/plans'), (page) => expect(page.getByRole('link', { name: 'An hour of putting' })).toBeVisible()]],
+  ['plans', [go('/plans'), (page) => expect(page.getByRole('link', { name: 'Putts from both ends' })).toBeVisible()]],
   ['bench', bench],
   [
     'how a segment is done',
@@ -206,7 +206,7 @@ test('lists say when they are empty, and what to do when they cannot be had', as
   await expect(page.getByRole('alert')).toContainText('Something broke on our side.');
   await page.unroute('**/api/plans?**');
   await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.getByRole('link', { name: 'An hour of putting' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Putts from both ends' })).toBeVisible();
 
   await page.route('**/api/review/tee-line', (route) =>
     route.fulfill({ json: { today: '2026-05-06', week: '2026-W19', rows: [] } }),

@@ -39,7 +39,9 @@ await coach.shoot('student');
 await coach.page.goto('/tee-line');
 await coach.page.getByRole('link', { name: 'Henrik Solmar' }).click();
 // The one that pain ended, wherever it stands in the list.
-const last = coach.page.getByRole('region', { name: 'Last sessions' }).getByRole('link', { name: 'Putting, gently' });
+const last = coach.page
+  .getByRole('region', { name: 'Last sessions' })
+  .getByRole('link', { name: 'Soft hands on Poplar green' });
 for (let i = 0; ; i++) {
   await last.nth(i).click();
   await coach.page.getByTestId('completion').waitFor();
@@ -62,9 +64,9 @@ await coach.page.goto('/places');
 await coach.page.getByRole('button', { name: /River range/ }).click();
 await coach.shoot('places');
 await coach.page.goto('/plans');
-await coach.page.getByRole('link', { name: 'Set-up, aim, four holes' }).waitFor();
+await coach.page.getByRole('link', { name: 'Line first, then four holes' }).waitFor();
 await coach.shoot('plans');
-await coach.page.getByRole('link', { name: 'Set-up, aim, four holes' }).click();
+await coach.page.getByRole('link', { name: 'Line first, then four holes' }).click();
 await coach.page.getByRole('region', { name: 'Totals' }).waitFor();
 await coach.page.getByRole('button', { name: 'Words and frame' }).click();
 await coach.page.getByLabel('For', { exact: true }).selectOption({ label: 'Otto Lanevik' });
@@ -106,7 +108,7 @@ await student.shoot('rating');
 await student.page.goto('/my-week');
 await student.page
   .getByRole('listitem')
-  .filter({ hasText: 'An hour of putting' })
+  .filter({ hasText: 'Putts from both ends' })
   .getByRole('link', { name: 'Practise' })
   .click();
 await student.page.getByRole('button', { name: 'Begin' }).click();

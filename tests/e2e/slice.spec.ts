@@ -133,7 +133,7 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
 
   // A little pain is told and practice goes on.
   await student.getByRole('button', { name: 'It hurts' }).click();
-  await student.getByRole('button', { name: 'Knee' }).click();
+  await student.getByRole('button', { name: 'Ankle or foot' }).click();
   await student.getByRole('button', { name: 'Lead (left)' }).click();
   await student.getByRole('button', { name: 'Dull' }).click();
   await student.getByRole('button', { name: 'How bad: 2', exact: true }).click();
@@ -164,7 +164,7 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
   await expect(coach.getByTestId('completion')).toHaveText('56 %');
   const shares = await coach.getByTestId('segment-done').locator('td:last-child').allInnerTexts();
   expect(shares.map((s) => s.replace(/\s/g, ' '))).toEqual(['100 %', '50 %', '100 %', '0 %']);
-  await expect(coach.getByText('Pain: lead (left) knee, 2 of 10')).toBeVisible();
+  await expect(coach.getByText('Pain: lead (left) ankle or foot, 2 of 10')).toBeVisible();
   await expect(coach.getByText('The gate was narrow.')).toBeVisible();
   await expect(coach.getByRole('img', { name: 'Enjoyment: 9 of 10' })).toBeVisible();
   await expect(coach.getByRole('img', { name: 'Effort: 0 of 10' })).toBeVisible();

@@ -4,11 +4,11 @@ import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent } fro
 test('a session is moved, excused and taken out, and the student is told', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Wim Weekelijks');
-  await setAndPublish(coach, /An hour of putting/, '2026-05-05');
+  await setAndPublish(coach, /Putts from both ends/, '2026-05-05');
   await toStudent(coach);
   const tile = coach.getByTestId('session-tile');
-  await expect(tile).toContainText('missed, 60 min');
-  await expect(coach.getByTestId('week-completion')).toHaveText('0 % done: 0 of 60 min. 0 of 60 min due by today');
+  await expect(tile).toContainText('missed, 54 min');
+  await expect(coach.getByTestId('week-completion')).toHaveText('0 % done: 0 of 54 min. 0 of 54 min due by today');
 
   await tile.getByRole('button', { name: /move, excuse or take out/ }).click();
   await coach.getByRole('menuitem', { name: 'Excuse: weather' }).click();
@@ -21,7 +21,7 @@ test('a session is moved, excused and taken out, and the student is told', async
   await coach.getByRole('menuitem', { name: 'Move' }).click();
   await coach.getByRole('dialog').getByLabel('Day').selectOption({ label: 'Fri 8 May' });
   await coach.getByRole('dialog').getByRole('button', { name: 'Move' }).click();
-  await expect(tile).toContainText('to come, 60 min, moved');
+  await expect(tile).toContainText('to come, 54 min, moved');
 
   const student = await onPhone(browser);
   await join(student, link, 'wim@week.example');

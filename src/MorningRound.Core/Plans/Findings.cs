@@ -255,7 +255,8 @@ internal static class CheckSentences
     public static readonly Sentence KeepTo = new("check.keepTo", "Keep to: {0}");
     public static readonly Sentence WindFromBehind = new(
         "check.windFromBehind",
-        "The wind blows from behind the shot and pulls the swing along. Technique is better into the face of the shot or with the "
+        "The wind blows from behind the shot and pulls the swing along. Technique is better into "
+            + "the face of the shot or with the "
             + "wind on the chest; or leave it as it is and say why."
     );
     public static readonly Sentence WindOnBack = new(

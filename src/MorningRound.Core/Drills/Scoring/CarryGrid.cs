@@ -79,25 +79,26 @@ public sealed record CarryGrid : ScoringProtocol
         var spare = new Queue<WedgeNumber>(
             player.WedgeGrid.Where(n => !Cells.Any(c => c.Club == n.Club && c.Swing == n.Swing)).OrderBy(n => n.Carry.ToLength())
         );
+        var filled = Cells
+            .Select(cell =>
+            {
+                if (cell.Carry is not null)
+                    return cell;
+                var own = player.WedgeGrid.FirstOrDefault(n => n.Club == cell.Club && n.Swing == cell.Swing);
+                if (own is null && !spare.TryDequeue(out own))
+                    return cell;
+                return new GridCell
+                {
+                    Club = own.Club,
+                    Swing = own.Swing,
+                    Carry = own.Carry.In(Unit).Value,
+                };
+            })
+            .ToList();
+        // Where the whole grid is the student's own, each club goes from its shortest number to its longest.
         return this with
         {
-            Cells =
-            [
-                .. Cells.Select(cell =>
-                {
-                    if (cell.Carry is not null)
-                        return cell;
-                    var own = player.WedgeGrid.FirstOrDefault(n => n.Club == cell.Club && n.Swing == cell.Swing);
-                    if (own is null && !spare.TryDequeue(out own))
-                        return cell;
-                    return new GridCell
-                    {
-                        Club = own.Club,
-                        Swing = own.Swing,
-                        Carry = own.Carry.In(Unit).Value,
-                    };
-                }),
-            ],
+            Cells = Cells.Any(c => c.Carry is not null) ? filled : [.. filled.OrderBy(c => c.Club).ThenBy(c => c.Carry)],
         };
     }
 

@@ -204,7 +204,7 @@ public sealed record GuessAndCheck : ScoringProtocol
             for (var i = 0; i < Quantities.Count; i++)
             {
                 var q = Quantities[i];
-                // Too far to the left and too far to the right are both too far: sizes are compared, and wrong sides counted apart.
+                // Too far left and too far right are both too far: sizes are compared, and wrong sides counted apart.
                 var difference = IsSigned(q) ? Math.Abs(guesses[i]) - Math.Abs(measured[i]) : guesses[i] - measured[i];
                 tally[Difference(q)] += difference;
                 tally.Keep(Difference(q), difference);

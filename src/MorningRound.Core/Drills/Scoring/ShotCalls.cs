@@ -68,7 +68,8 @@ public static class ShotCalls
 
     /// <summary>
     /// A number of calls from all combinations. No two neighbours with one club where there are two or more; clubs, and shapes,
-    /// within one of each other in count; no call of a club twice until that club's combinations run out. Each list needs at least one entry.
+    /// within one of each other in count; no call of a club twice until that club's combinations run out. Each list needs at
+    /// least one entry.
     /// </summary>
     /// <param name="clubs">The clubs.</param>
     /// <param name="shapes">The shapes.</param>

@@ -10,8 +10,8 @@ namespace MorningRound.Core.Plans.Checks;
 public sealed record AreaLoss(Area Area, double Shortfall, int Results)
 {
     /// <summary>
-    /// How much of a goal is missing, 0 to 1: nothing where it was met, otherwise the distance to it as a share of the goal, or of
-    /// four where the goal is small, as a score to par is.
+    /// How much of a goal is missing, 0 to 1: nothing where it was met, otherwise the distance to it as a share of the goal,
+    /// or of four where the goal is small, as a score to par is.
     /// </summary>
     /// <param name="goal">What was asked.</param>
     /// <param name="better">Which way is better.</param>

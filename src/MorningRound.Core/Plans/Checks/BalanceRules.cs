@@ -9,7 +9,9 @@ internal static class BalanceRules
     /// <summary>From this length on a session has to leave the block.</summary>
     private const int TransferMinutes = 45;
 
-    /// <summary>How much of the minutes has to be planned, in percent, before shares are judged. The product's own number.</summary>
+    /// <summary>
+    /// How much of the minutes has to be planned, in percent, before shares are judged. The product's own number.
+    /// </summary>
     private const int FilledPercent = 80;
 
     public static IEnumerable<PlanRule> All { get; } =

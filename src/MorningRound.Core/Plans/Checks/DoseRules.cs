@@ -99,8 +99,8 @@ internal static class DoseRules
     }
 
     /// <summary>
-    /// The most full swings within any sixty minutes, the swings of a segment being spread evenly over it. The fullest hour begins
-    /// or ends with a segment.
+    /// The most full swings within any sixty minutes, the swings of a segment being spread evenly over it. The fullest hour
+    /// begins or ends with a segment.
     /// </summary>
     private static int InAnyHour(PlanInput input)
     {

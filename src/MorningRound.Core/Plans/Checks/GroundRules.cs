@@ -116,7 +116,9 @@ internal static class GroundRules
 
     private static readonly string[] PaceWords = ["pace", "lag", "speed of the green"];
 
-    /// <summary>What a segment names and nobody has: a club, an instrument, a target. What stops it already is not said twice.</summary>
+    /// <summary>
+    /// What a segment names and nobody has: a club, an instrument, a target. What stops it already is not said twice.
+    /// </summary>
     private static IEnumerable<RuleHit> NotThere(PlanInput input)
     {
         var bag = input.Context.Student?.Coach.Bag.Select(b => b.Club).ToHashSet() ?? [];

@@ -36,8 +36,8 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
         a == b || a == Area.Mind || b == Area.Mind || Pairs.Contains((a, b)) || Pairs.Contains((b, a));
 
     /// <summary>
-    /// The first that the places allow and that spares what hurts: what was asked for, the coach's focus, where results lose most,
-    /// what is believed weak, what was not done lately, what the first place is for.
+    /// The first that the places allow and that spares what hurts: what was asked for, the coach's focus, where results lose
+    /// most, what is believed weak, what was not done lately, what the first place is for.
     /// </summary>
     public static DraftArea Of(DraftRequest request, PlanContext context)
     {

@@ -7,7 +7,9 @@ namespace MorningRound.Core.Plans.Drafting;
 /// <summary>Range balls run out: what is left of the bucket decides what is worth beginning, and how long it lasts.</summary>
 internal sealed partial class DraftInProgress
 {
-    /// <summary>No more balls than are left in the bucket, and then no more minutes than they last at the slowest usual pace.</summary>
+    /// <summary>
+    /// No more balls than are left in the bucket, and then no more minutes than they last at the slowest usual pace.
+    /// </summary>
     private PracticeSegment WithinBucket(PracticeSegment segment)
     {
         if (!segment.Place.BallsAreBought() || segment.Balls <= _ballsLeft)

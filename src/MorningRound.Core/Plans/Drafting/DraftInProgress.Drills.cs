@@ -72,8 +72,8 @@ internal sealed partial class DraftInProgress
     }
 
     /// <summary>
-    /// With no drill left, what is there of this part already gets longer, as far as it bears it. Where there is nothing of it, it is
-    /// said. Returns the minutes that are left.
+    /// With no drill left, what is there of this part already gets longer, as far as it bears it. Where there is nothing of
+    /// it, it is said. Returns the minutes that are left.
     /// </summary>
     private int Lengthen(Slot slot, int left)
     {
@@ -210,7 +210,9 @@ internal sealed partial class DraftInProgress
             ? drill.Area is Area.Iron or Area.Wood or Area.Driver
             : _about.Area == Area.Wedge && drill.Area is Area.Wood or Area.Driver && !IsHoles(drill);
 
-    /// <summary>Whether a drill is neither of the area nor of a neighbour. Holes belong to every area whose clubs they use.</summary>
+    /// <summary>
+    /// Whether a drill is neither of the area nor of a neighbour. Holes belong to every area whose clubs they use.
+    /// </summary>
     private bool IsForeign(Drill drill) => !DraftArea.AreNeighbours(drill.Area, _about.Area) && !IsHoles(drill);
 
     private bool IsAreaHeld => _about.IsSet && _approach is not (Approach.Sharpen or Approach.PlayIt);
@@ -308,7 +310,8 @@ internal sealed partial class DraftInProgress
     }
 
     /// <summary>
-    /// The aid that fits the fault: eye line and mirror, path and what stands beside it, face and gate. Common practice, no source.
+    /// The aid that fits the fault: eye line and mirror, path and what stands beside it, face and gate. Common practice, no
+    /// source.
     /// </summary>
     private bool AidFits(Drill drill)
     {

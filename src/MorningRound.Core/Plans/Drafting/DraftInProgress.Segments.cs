@@ -128,8 +128,8 @@ internal sealed partial class DraftInProgress
         };
 
     /// <summary>
-    /// Some calls are awkward on purpose: the club and the side the student does not like come once, where the shot changes, and the
-    /// student is told so.
+    /// Some calls are awkward on purpose: the club and the side the student does not like come once, where the shot changes,
+    /// and the student is told so.
     /// </summary>
     private (IReadOnlyList<Club> Clubs, string Instruction) WithDisliked(IReadOnlyList<Club> clubs, Drill drill, Slot slot)
     {

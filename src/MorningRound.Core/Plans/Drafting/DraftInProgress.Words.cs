@@ -71,7 +71,8 @@ internal sealed partial class DraftInProgress
 
     private string PurposeOf(Area area) =>
         _approach == Approach.PlayIt
-            ? $"Play, with one ball and a card, and see what {DraftArea.Named(area)} {(IsPlural(area) ? "are" : "is")} worth today"
+            ? $"Play, with one ball and a card, and see what {DraftArea.Named(area)} "
+                + $"{(IsPlural(area) ? "are" : "is")} worth today"
             : area switch
             {
                 Area.Putting => "Start putts on the line and give them one pace",

@@ -31,7 +31,9 @@ public sealed record DraftRequest
     /// <summary>The school; null takes "sharpen" in a competition's week, else the student's, or else "three parts".</summary>
     public Approach? Approach { get; init; }
 
-    /// <summary>What it is mostly about; null takes the focus, then results, then beliefs, then what was not done lately.</summary>
+    /// <summary>
+    /// What it is mostly about; null takes the focus, then results, then beliefs, then what was not done lately.
+    /// </summary>
     public Area? Area { get; init; }
 
     /// <summary>How the warm-up goes up the bag; null takes two a club.</summary>

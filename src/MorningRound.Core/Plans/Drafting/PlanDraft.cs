@@ -65,8 +65,8 @@ public static class PlanDraft
     }
 
     /// <summary>
-    /// What several students can do together: the clubs and the things they all have, the level and the care of whoever needs most
-    /// of it, everybody's pain.
+    /// What several students can do together: the clubs and the things they all have, the level and the care of whoever needs
+    /// most of it, everybody's pain.
     /// </summary>
     public static PlanContext Together(IReadOnlyList<PlanContext> students)
     {

@@ -84,7 +84,9 @@ public sealed record WarmUpRequest
     internal IReadOnlyList<Club> Clubs() =>
         [.. (Bag.Count == 0 ? UsualBag : Bag).Where(c => c != Club.Putter && !Without.Contains(c))];
 
-    /// <summary>The club to begin with: the sand wedge, else the gap, the lob, the pitching wedge, or the shortest there is.</summary>
+    /// <summary>
+    /// The club to begin with: the sand wedge, else the gap, the lob, the pitching wedge, or the shortest there is.
+    /// </summary>
     internal Club FirstClub()
     {
         var clubs = Clubs();

@@ -26,8 +26,8 @@ public static class WarmUps
     private const int MostStretching = 5;
 
     /// <summary>
-    /// A warm-up. Throws <see cref="ArgumentOutOfRangeException"/> below <see cref="Shortest"/>. The minutes of its parts add up to
-    /// those asked for.
+    /// A warm-up. Throws <see cref="ArgumentOutOfRangeException"/> below <see cref="Shortest"/>. The minutes of its parts add
+    /// up to those asked for.
     /// </summary>
     public static WarmUp Of(WarmUpRequest request)
     {
@@ -44,8 +44,8 @@ public static class WarmUps
 
     /// <summary>
     /// The clubs between the wedge and the longest for a day: every second iron of the bag by the parity of the running day, the
-    /// pitching wedge, hybrids, woods and the driver every time. A beginner or a junior has a short and a middle iron and at most one
-    /// wood. Short clubs first.
+    /// pitching wedge, hybrids, woods and the driver every time. A beginner or a junior has a short and a middle iron and at
+    /// most one wood. Short clubs first.
     /// </summary>
     public static IReadOnlyList<Club> UpTheBag(WarmUpRequest request)
     {
@@ -276,7 +276,8 @@ public static class WarmUps
 
                 yield return Part(
                     "Aim check",
-                    $"Five with the {middle.InWords()}, whole routine, at one target; five more only to verify. The day's aim is one "
+                    $"Five with the {middle.InWords()}, whole routine, at one target; five more only to "
+                        + "verify. The day's aim is one "
                         + "line, and nothing in the swing is touched.",
                     Area.Iron,
                     aim,
@@ -290,7 +291,8 @@ public static class WarmUps
             case WarmUpSchool.Free:
                 yield return Part(
                     "Odd shapes",
-                    $"With the {middle.InWords()}: a big curve one way, a big one the other, as low as you can, as high as you can. Then "
+                    $"With the {middle.InWords()}: a big curve one way, a big one the other, as low as you "
+                        + "can, as high as you can. Then "
                         + "two as you like with the longest club.",
                     Area.Iron,
                     minutes,

@@ -14,8 +14,8 @@ internal static class PlanEdits
         Scale(plan, minutes - plan.Segments.Count, s => s.Minutes - 1, (s, n) => Lasting(s, n + 1));
 
     /// <summary>
-    /// What comes after the warm-up made longer by so many minutes, in proportion and at its pace: a warm-up does not grow because
-    /// there is time.
+    /// What comes after the warm-up made longer by so many minutes, in proportion and at its pace: a warm-up does not grow
+    /// because there is time.
     /// </summary>
     public static SessionPlan Lengthened(SessionPlan plan, int minutes)
     {

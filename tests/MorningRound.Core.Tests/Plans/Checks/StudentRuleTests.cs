@@ -27,7 +27,9 @@ public sealed class StudentRuleTests
     private static IEnumerable<string> Dose(SessionPlan plan, PlanContext context) =>
         PlanCheck.Run(plan, context).Where(f => f.Id == FindingId.Dose).Select(f => f.Why);
 
-    /// <summary>The numbers are the product's own; that somebody young, older, new or coming back swings less is common practice.</summary>
+    /// <summary>
+    /// The numbers are the product's own; that somebody young, older, new or coming back swings less is common practice.
+    /// </summary>
     [Fact]
     public void A_smaller_dose_is_for_whoever_needs_one_and_says_for_whom()
     {

@@ -182,7 +182,8 @@ public sealed class DraftFixtureTests
                 practice.Exit.InWords(practice),
                 practice.Priority == 2 ? "" : $"priority {practice.Priority}",
                 practice.Drill is { } drill
-                    ? $"[{drill.Drill.Name}, step {drill.Rung}, {(drill.Goal is { } goal ? drill.Protocol().InWords(goal) : "no goal")}]"
+                    ? $"[{drill.Drill.Name}, step {drill.Rung}, "
+                        + $"{(drill.Goal is { } goal ? drill.Protocol().InWords(goal) : "no goal")}]"
                     : "",
                 practice.Instruction,
             };

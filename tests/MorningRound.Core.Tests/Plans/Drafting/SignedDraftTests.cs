@@ -12,8 +12,8 @@ using MorningRound.Core.Units;
 namespace MorningRound.Core.Tests.Plans.Drafting;
 
 /// <summary>
-/// What a coach would sign: for a student and a wish, what must be in the draft and what must not. Written before the drafts were;
-/// common practice, no source.
+/// What a coach would sign: for a student and a wish, what must be in the draft and what must not. Written before the drafts
+/// were; common practice, no source.
 /// </summary>
 public sealed class SignedDraftTests
 {
@@ -542,7 +542,9 @@ public sealed class SignedDraftTests
                 + string.Join(
                     "\n",
                     drafted.Plan?.Segments.Select(s =>
-                        $"{s.Minutes} min {s.Title} {(s as PracticeSegment)?.Balls} {string.Join(' ', (s as PracticeSegment)?.Clubs ?? [])} | {drafted.Reasons.First(r => r.SegmentId == s.Id).Why}"
+                        $"{s.Minutes} min {s.Title} {(s as PracticeSegment)?.Balls} "
+                        + $"{string.Join(' ', (s as PracticeSegment)?.Clubs ?? [])} | "
+                        + drafted.Reasons.First(r => r.SegmentId == s.Id).Why
                     )
                         ?? []
                 )

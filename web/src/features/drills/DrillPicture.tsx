@@ -3,7 +3,7 @@ import type { DrillInput, Flow, Walk } from './flow';
 import { Differences, Scene, Sealed, Steps, Trace } from './MindPictures';
 import { Around, Ladder, Run, Score, Sets, Zone } from './PuttingPictures';
 import type { Protocol } from './queries';
-import { Band, Bounds, Call, CallsDone, Circle, Count, Grid, Row } from './RangePictures';
+import { Band, Bounds, Call, CallsDone, Circle, Count, Grid, Row, StationCard } from './RangePictures';
 
 interface Props {
   protocol: Protocol;
@@ -60,6 +60,8 @@ export function DrillPicture({ protocol, flow, walk, inputs, calls, isLeftHanded
       return <Circle protocol={protocol} flow={flow} walk={walk} inputs={inputs} />;
     case 'measuredShots':
       return <Band protocol={protocol} inputs={inputs} />;
+    case 'upAndDown':
+      return <StationCard protocol={protocol} inputs={inputs} />;
     case 'rehearsedScenario':
       return <Scene walk={walk} inputs={inputs} />;
   }

@@ -358,3 +358,43 @@ export function Count({ protocol, walk }: { protocol: Of<'repetitions'>; walk: W
     </Figure>
   );
 }
+
+/** The card of up and down, a box a station: the strokes it took, and its par beneath. */
+export function StationCard({ protocol, inputs }: { protocol: Of<'upAndDown'>; inputs: readonly DrillInput[] }) {
+  const strokes = inputs.flatMap((i) => (i.kind === 'choice' ? [Number(i.value)] : []));
+  const { stations } = protocol;
+  const shown = Math.max(stations.length, strokes.length);
+  return (
+    <Figure label={`${strokes.length} stations holed out: ${strokes.join(', ')}`} height={Math.ceil(shown / 9) * 62}>
+      {Array.from({ length: shown }, (_, i) => {
+        const par = stations[i % stations.length]?.par ?? 2;
+        const took = strokes[i];
+        return (
+          <g key={i} transform={`translate(${2 + (i % 9) * 35} ${Math.floor(i / 9) * 62 + 2})`}>
+            <rect
+              width="31"
+              height="36"
+              rx="6"
+              fill={took !== undefined && took <= par ? '#bcd4a0' : 'none'}
+              stroke="currentColor"
+              strokeWidth={i === strokes.length ? 3 : 1.5}
+            />
+            <text
+              x="15.5"
+              y="25"
+              textAnchor="middle"
+              fontSize="18"
+              fontWeight="650"
+              fill={took !== undefined && took <= par ? '#2b1a06' : 'currentColor'}
+            >
+              {took ?? ''}
+            </text>
+            <text x="15.5" y="53" textAnchor="middle" fontSize="13">
+              par {par}
+            </text>
+          </g>
+        );
+      })}
+    </Figure>
+  );
+}

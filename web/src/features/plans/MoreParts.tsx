@@ -52,7 +52,7 @@ function MadeOf({ segment, errorAt, onChange }: PartProps) {
       balls: next.length > 0 ? next.reduce((sum, p) => sum + (p.balls ?? 0), 0) : segment.balls,
     });
   return (
-    <Box role="group" aria-label="What it is made of" sx={{ display: 'grid', gap: 1 }}>
+    <Box role="group" aria-label="What it is made of" sx={{ display: 'grid', gap: 1, gridColumn: '1 / -1' }}>
       {parts.map((part, i) => {
         const change = (of: Partial<Schemas['SegmentPart']>) =>
           set(parts.map((p, j) => (j === i ? { ...p, ...of } : p)));
@@ -108,7 +108,6 @@ export function ClubsAndRoutine({ segment, errorAt, onChange }: PartProps) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Chips label="Clubs" names={clubs} value={segment.clubs} onChange={(value) => onChange({ clubs: value })} />
-      <MadeOf {...{ segment, errorAt, onChange }} />
       <Box sx={{ display: 'flex', columnGap: 3, rowGap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
         {segment.phase === 'warmUp' && (
           <Checkbox
@@ -192,6 +191,7 @@ export function Counting({ segment, errorAt, onChange }: PartProps) {
           />
         </>
       )}
+      <MadeOf {...{ segment, errorAt, onChange }} />
     </Box>
   );
 }

@@ -32,7 +32,7 @@ export function PlannedDrillFields({ planned, errorAt, onChange }: Props) {
   const set = (part: Partial<Planned>) => onChange({ ...planned, ...part });
   const modify = (part: Partial<Schemas['Modifiers']>) => set({ modifiers: { ...modifiers, ...part } });
   return (
-    <Box role="group" aria-label="Drill" sx={{ display: 'grid', gap: 1.5 }}>
+    <Box role="group" aria-label="Drill" sx={{ display: 'grid', gap: 1 }}>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))', gap: 1.5 }}>
         {ladder.length > 0 && (
           <Choice

@@ -64,7 +64,7 @@ function Fields({
   onSection,
 }: Props & { section: Section; onSection: (section: Section) => void }) {
   return (
-    <Box component="section" aria-label="Segment" sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
+    <Box component="section" aria-label="Segment" sx={{ display: 'grid', gap: 1, alignContent: 'start' }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 1.5, alignItems: 'flex-start' }}>
         <Box sx={{ flex: '1 1 180px' }}>
           <Field
