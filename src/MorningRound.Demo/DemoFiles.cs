@@ -148,8 +148,7 @@ internal static class DemoFiles
                             Part = BodyPart.WristOrHand,
                             Side = BodySide.Trail,
                             Since = today.AddDays(-70),
-                            Note =
-                                "Sore again three weeks ago. Chips and putts only until his physiotherapist says more.",
+                            Note = "Sore again three weeks ago. Chips and putts only until his physiotherapist says more.",
                         },
                     ],
                 }.Bag(
