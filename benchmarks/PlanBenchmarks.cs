@@ -40,9 +40,7 @@ public class PlanBenchmarks
         .Drills;
 
     /// <summary>A sound hour, twice over.</summary>
-    private static readonly SessionPlan Sound = Twelve(
-        PlanTemplates.On(Context.Day).Single(t => t.Title == "Stand, aim, play")
-    );
+    private static readonly SessionPlan Sound = Twelve(PlanTemplates.On(Context.Day).Single(t => t.Title == "Stand, aim, play"));
 
     /// <summary>The same with everything a coach has not written yet, so that many fixes have to be tried.</summary>
     private static readonly SessionPlan Raw = Sound with
