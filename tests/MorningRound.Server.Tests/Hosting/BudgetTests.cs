@@ -13,7 +13,7 @@ public sealed class BudgetTests(OneDemo demo, OneSchool one) : IClassFixture<One
 
     [Theory]
     [InlineData("/api/accounts/session", 4, 0.5)]
-    [InlineData("/api/review/tee-line", 5, 5.5)]
+    [InlineData("/api/review/tee-line", 5, 6)]
     [InlineData("/api/plans", 3, 6)]
     [InlineData("/api/plans?text=putting&order=used", 3, 6)]
     [InlineData("/api/drills", 2, 10)]

@@ -52,7 +52,11 @@ function MadeOf({ segment, errorAt, onChange }: PartProps) {
       balls: next.length > 0 ? next.reduce((sum, p) => sum + (p.balls ?? 0), 0) : segment.balls,
     });
   return (
-    <Box role="group" aria-label="What it is made of" sx={{ display: 'grid', gap: 1, gridColumn: '1 / -1' }}>
+    <Box
+      role="group"
+      aria-label="What it is made of"
+      sx={{ display: 'grid', gap: 1, gridColumn: parts.length > 0 ? '1 / -1' : 'auto' }}
+    >
       {parts.map((part, i) => {
         const change = (of: Partial<Schemas['SegmentPart']>) =>
           set(parts.map((p, j) => (j === i ? { ...p, ...of } : p)));
