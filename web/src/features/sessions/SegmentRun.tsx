@@ -112,7 +112,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
         </Box>
         <Box sx={{ color: 'text.secondary' }}>
           of {minutes(segment.minutes)}
-          {exitRule && exitRule !== `after ${minutes(segment.minutes)}` && (
+          {exitRule && exitRule !== `after ${segment.minutes} min` && (
             <Box sx={{ fontSize: 15, lineHeight: 1.3 }}>over {exitRule}</Box>
           )}
           {seconds >= segment.minutes * 60 && <Box sx={{ fontWeight: 620 }}>the time is over</Box>}
