@@ -62,7 +62,7 @@ test('what a plan lacks is said at its field and before it can be published', as
 test('changes that were not saved survive a closed tab', async ({ page }) => {
   await newPlan(page, 'Half written');
   await page.getByRole('link', { name: 'Tee line' }).click();
-  await page.getByRole('button', { name: 'Leave' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Leave' }).click();
   await page.goto('/plans/new');
   await expect(page.getByText('Changes you had not saved are back.')).toBeVisible();
   await expect(page.getByLabel('Title')).toHaveValue('Half written');
@@ -100,7 +100,7 @@ test('what was typed on an older version and left is not saved over the newer on
   await page.getByLabel('Purpose').fill('Typed and left');
   await page.getByLabel('Purpose').blur();
   await page.getByRole('link', { name: 'Tee line' }).click();
-  await page.getByRole('button', { name: 'Leave' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Leave' }).click();
 
   await page.unroute(/\/api\/plans\//);
 

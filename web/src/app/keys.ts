@@ -1,4 +1,4 @@
-import { useEffect, useEffectEvent } from 'react';
+import { useEffectEvent, useLayoutEffect } from 'react';
 
 type Keys = Record<string, (event: KeyboardEvent) => void>;
 
@@ -25,7 +25,8 @@ export function useKeys(keys: Keys) {
     event.preventDefault();
     action(event);
   });
-  useEffect(() => {
+  // Before the screen is drawn: a key pressed as soon as the screen is seen is not lost.
+  useLayoutEffect(() => {
     const listener = (event: KeyboardEvent) => onKey(event);
     window.addEventListener('keydown', listener);
     return () => window.removeEventListener('keydown', listener);
