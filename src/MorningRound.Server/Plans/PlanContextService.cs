@@ -39,26 +39,35 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
     }
 
     /// <summary>
-    /// The whole squad by name, in four queries whatever its size. Load is looked at for each student when a week is published.
+    /// The whole squad by name, or those chosen of it, in five queries whatever their number. Load is looked at for each student
+    /// when a week is published.
     /// </summary>
+    /// <param name="caller">A coach of the academy.</param>
+    /// <param name="day">The day the plan is for; today if not given.</param>
+    /// <param name="chosen">Whom, by id; everybody if not given. An id that is nobody's is not found.</param>
+    /// <param name="cancel">Ends the question.</param>
     public async Task<IReadOnlyList<(string Name, PlanContext Context)>> SquadAsync(
         Caller caller,
         DateOnly? day,
+        IReadOnlyCollection<Guid>? chosen,
         CancellationToken cancel
     )
     {
         var on = OnDay(caller, day);
         var students = await db
             .Students.AsNoTracking()
-            .Where(s => s.AcademyId == caller.AcademyId)
+            .Where(s => s.AcademyId == caller.AcademyId && (chosen == null || chosen.Contains(s.Id)))
             .OrderBy(s => s.Name)
             .ToListAsync(cancel);
+        if (chosen is not null && students.Count < chosen.Distinct().Count())
+            throw ApiProblemException.NotFound("student");
+        var ids = students.ConvertAll(s => s.Id);
         var files = await db
             .StudentFiles.AsNoTracking()
-            .Where(f => f.AcademyId == caller.AcademyId)
+            .Where(f => f.AcademyId == caller.AcademyId && ids.Contains(f.StudentId))
             .ToDictionaryAsync(f => f.StudentId, f => f.Document, cancel);
         var places = await PlacesAsync(caller, cancel);
-        var hurt = await history.HurtOfSquadAsync(caller, files, cancel);
+        var practised = await history.OfSquadAsync(caller, files, on, cancel);
         return
         [
             .. students.Select(s =>
@@ -71,7 +80,8 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
                         Level = s.Level,
                         Hand = s.Hand,
                         Places = places,
-                        Hurt = hurt.GetValueOrDefault(s.Id) ?? [],
+                        Hurt = practised.Hurt.GetValueOrDefault(s.Id) ?? [],
+                        LastPractised = practised.Last.TryGetValue(s.Id, out var last) ? last : null,
                     }
                 )
             ),

@@ -28,7 +28,7 @@ public sealed class PlanWorkbenchService(
     public async Task<PlanCheckView> CheckAsync(Caller caller, PlanCheckInput input, CancellationToken cancel)
     {
         var context = await contexts.OfAsync(caller, input.StudentId, input.Day, cancel);
-        var squad = input.IsForSquad ? await contexts.SquadAsync(caller, input.Day, cancel) : [];
+        var squad = input.IsForSquad ? await contexts.SquadAsync(caller, input.Day, null, cancel) : [];
         var approach = context.ApproachOf(input.Plan);
         var after = input.Plan.Practice().Where(s => s.Phase != Phase.WarmUp).ToList();
         var minutes = after.Sum(s => Math.Max(0, s.Minutes));
@@ -116,7 +116,10 @@ public sealed class PlanWorkbenchService(
         {
             0 => (await contexts.OfAsync(caller, null, input.Day, cancel), input.Request),
             1 => await ForOneAsync(caller, asked[0], input, cancel),
-            _ => (await TogetherAsync(caller, asked, input.Day, cancel), input.Request),
+            _ => (
+                PlanDraft.Together([.. (await contexts.SquadAsync(caller, input.Day, asked, cancel)).Select(one => one.Context)]),
+                input.Request
+            ),
         };
         var shelf = (
             await db
@@ -149,19 +152,6 @@ public sealed class PlanWorkbenchService(
                 Known = record.KnownDrills,
             }
         );
-    }
-
-    private async Task<PlanContext> TogetherAsync(
-        Caller caller,
-        IReadOnlyList<Guid> students,
-        DateOnly? day,
-        CancellationToken cancel
-    )
-    {
-        var each = new List<PlanContext>();
-        foreach (var id in students.Distinct())
-            each.Add(await contexts.OfAsync(caller, id, day, cancel));
-        return PlanDraft.Together(each);
     }
 
     public IReadOnlyList<TemplateView> Templates(Caller caller) =>

@@ -51,14 +51,13 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId && l.Day < day)
             .MaxAsync(l => (DateOnly?)l.Day, cancel);
 
-    public async Task<IReadOnlyDictionary<Guid, IReadOnlyList<HurtPart>>> HurtOfSquadAsync(
-        Caller caller,
-        IReadOnlyDictionary<Guid, StudentFile> files,
-        CancellationToken cancel
-    )
+    public async Task<(
+        IReadOnlyDictionary<Guid, IReadOnlyList<HurtPart>> Hurt,
+        IReadOnlyDictionary<Guid, DateOnly> Last
+    )> OfSquadAsync(Caller caller, IReadOnlyDictionary<Guid, StudentFile> files, DateOnly day, CancellationToken cancel)
     {
         var reported = await pain.OfSquadAsync(caller, cancel);
-        return files
+        var hurt = files
             .Keys.Union(reported.Select(r => r.Key))
             .ToDictionary(
                 id => id,
@@ -68,6 +67,13 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
                     return OpenPain.HurtParts(file, OpenPain.Of(reported[id], file));
                 }
             );
+        var last = await db
+            .SessionLogs.AsNoTracking()
+            .Where(l => l.AcademyId == caller.AcademyId && l.Day <= day)
+            .GroupBy(l => l.StudentId)
+            .Select(g => new { Student = g.Key, Day = g.Max(l => l.Day) })
+            .ToDictionaryAsync(l => l.Student, l => l.Day, cancel);
+        return (hurt, last);
     }
 
     public async Task<PracticeRecord> RecordAsync(Caller caller, Guid studentId, DateOnly day, CancellationToken cancel)
