@@ -208,10 +208,8 @@ public sealed class School
         Coach.PostAsync($"/api/weeks/{TestServer.Week}/students/{studentId ?? StudentId}/publish");
 
     /// <summary>Notes in the student's file that somebody has cleared a part.</summary>
-    public async Task ClearAsync(string part, string? side)
+    public Task ClearAsync(string part, string? side)
     {
-        var path = $"/api/students/{StudentId}/file";
-        var version = (await Coach.GetAsync(path)).Get<int>("version");
         var cleared = new
         {
             part,
@@ -220,10 +218,15 @@ public sealed class School
             clearedOn = "2026-05-06",
             clearedBy = "A physiotherapist",
         };
-        Assert.Equal(
-            HttpStatusCode.OK,
-            (await Coach.PutAsync(path, new { coach = new { painfulParts = new[] { cleared } } }, version)).Status
-        );
+        return WriteFileAsync(StudentId, new { coach = new { painfulParts = new[] { cleared } } });
+    }
+
+    /// <summary>Writes a student's file, whichever version of it there is.</summary>
+    public async Task WriteFileAsync(Guid student, object file)
+    {
+        var path = $"/api/students/{student}/file";
+        var version = (await Coach.GetAsync(path)).Get<int>("version");
+        Assert.Equal(HttpStatusCode.OK, (await Coach.PutAsync(path, file, version)).Status);
     }
 
     /// <summary>A published session of the half-hour plan.</summary>

@@ -41,7 +41,7 @@ public static class ComparabilityKey
     /// </summary>
     public static string Of(Guid drillId, ScoringProtocol protocol, int rung, Modifiers modifiers, Phase phase)
     {
-        var text = CanonicalText.Of(new Parts(drillId, protocol.WithoutCount(), rung, modifiers, phase.Group()));
+        var text = CanonicalText.Of(new Parts(drillId, protocol.AsCompared(), rung, modifiers, phase.Group()));
         return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)).AsSpan(0, 16));
     }
 

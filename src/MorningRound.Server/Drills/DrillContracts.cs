@@ -189,16 +189,3 @@ public sealed record ScoreInput
 
     public required IReadOnlyList<DrillInput> Inputs { get; init; }
 }
-
-/// <summary>What is asked of the aim check: offsets from the target line, right positive, in the unit of the distance.</summary>
-public sealed record AimCheckInput
-{
-    public required double Distance { get; init; }
-
-    public required Core.Units.LengthUnit Unit { get; init; }
-
-    public required IReadOnlyList<double> Offsets { get; init; }
-}
-
-/// <summary>The day's aim. Right is positive; no correction when nothing is steady enough.</summary>
-public sealed record AimCheckView(double OffsetDegrees, double ScatterDegrees, double? CorrectionDegrees, string Text);

@@ -12,8 +12,6 @@ namespace MorningRound.Server.Drills;
 
 public static class DrillEndpoints
 {
-    private const int MostBallsInAimCheck = 20;
-
     public static void MapDrills(this IEndpointRouteBuilder api)
     {
         var drills = api.MapGroup("/drills").WithTags("Drills").RequireAuthorization(Policies.Coach);
@@ -51,8 +49,6 @@ public static class DrillEndpoints
                 return TypedResults.NoContent();
             }
         );
-        // The student's warm-up asks too.
-        api.MapGroup("/drills").WithTags("Drills").MapPost("/aim-check", AimChecked);
     }
 
     /// <summary>
@@ -107,25 +103,5 @@ public static class DrillEndpoints
         if (errors.Found.Count > 0)
             throw ApiProblemException.Invalid(errors.Found);
         return input.Protocol.Score(input.Inputs, input.Seed);
-    }
-
-    private static AimCheckView AimChecked(AimCheckInput input)
-    {
-        var errors = new FieldErrors()
-            .Require(
-                input.Offsets.Count is >= AimCheck.FewestBalls and <= MostBallsInAimCheck,
-                "offsets",
-                $"Between {AimCheck.FewestBalls} and {MostBallsInAimCheck} balls, please."
-            )
-            .Require(input.Offsets.All(o => Math.Abs(o) <= 200), "offsets", "An offset lies within 200 to either side.")
-            .Require(input.Distance is > 0 and <= 400, "distance", "A distance lies above 0 and up to 400.")
-            .Require(input.Unit is LengthUnit.Yards or LengthUnit.Metres, "unit", "In yards or metres, please.");
-        if (errors.Found.Count > 0)
-            throw ApiProblemException.Invalid(errors.Found);
-        var check = AimCheck.Of(
-            [.. input.Offsets.Select(o => input.Unit.Times(o))],
-            new MarkedLength(input.Distance, input.Unit)
-        );
-        return new AimCheckView(check.Offset.Degrees, check.Scatter.Degrees, check.Correction?.Degrees, check.Text);
     }
 }

@@ -46,9 +46,6 @@ public sealed record SessionDrill
     /// <summary>The calls of called shots, in order, for the picture; empty for any other drill.</summary>
     public required IReadOnlyList<ShotCall> Calls { get; init; }
 
-    /// <summary>How far the target of an aim check is, in the unit its offsets are given in; null for any other drill.</summary>
-    public required MarkedLength? AimDistance { get; init; }
-
     public static SessionDrill Of(PublishedDrill set, SessionPlan plan)
     {
         var segment = plan.Practice().Single(s => s.Id == set.SegmentId);
@@ -69,7 +66,6 @@ public sealed record SessionDrill
             HasStrokes = Strokes.HasStrokes(segment),
             Protocol = set.Protocol,
             Calls = (set.Protocol as CalledShots)?.List(set.Seed) ?? [],
-            AimDistance = (set.Protocol as MeasuredShots)?.AimTarget(),
         };
     }
 }

@@ -39,35 +39,6 @@ public class DrillTests
         Assert.Equal(6.2, Gate.RoomInGate());
 
     [Fact]
-    public void The_aim_check_corrects_a_steady_offset_by_its_angle()
-    {
-        // Common practice, no source: 13, 16, 15, 17, 14 yd right at 185.
-        var check = AimCheck.Of(
-            [.. new[] { 13, 16, 15, 17, 14 }.Select(y => Length.FromYards(y))],
-            new MarkedLength(185, LengthUnit.Yards)
-        );
-        Assert.Equal(4.6, Math.Round(check.Offset.Degrees, 1));
-        Assert.Equal(-4.6, Math.Round(check.Correction!.Value.Degrees, 1));
-        Assert.Equal(1.58, Math.Round(Math.Tan(check.Scatter.Radians) * 185, 2));
-        Assert.Equal("Today it goes 15 yd right at 185 yd: aim 4.6° further left. Check with five more.", check.Text);
-        // The same angle at 230 yd is 18.6 yd.
-        Assert.Equal(18.6, Math.Round(check.Offset.OffsetAt(Length.FromYards(230)).Yards, 1));
-    }
-
-    [Theory]
-    // Wild: common practice, no source. Small and not clear of zero; clear of zero but scattered by more than four degrees: by
-    // definition.
-    [InlineData(185, -20.0, 25.0, 5.0, -15.0, 20.0)]
-    [InlineData(185, 1.0, -1.0, 0.5, 0.0, 1.0)]
-    [InlineData(100, 10.0, 28.0, 12.0, 29.0, 15.0)]
-    public void The_aim_check_leaves_alone_what_is_not_steady(double distance, params double[] offsets)
-    {
-        var check = AimCheck.Of([.. offsets.Select(Length.FromYards)], new MarkedLength(distance, LengthUnit.Yards));
-        Assert.Null(check.Correction);
-        Assert.StartsWith("Nothing steady to correct", check.Text, StringComparison.Ordinal);
-    }
-
-    [Fact]
     public void What_is_wrong_with_a_drill_is_named_with_its_path()
     {
         var wrong = Gate with

@@ -43,6 +43,13 @@ public class FlowAgreementTests
             return $"{walk.Attempts} attempts, not {scored.Attempts}";
         if (walk.IsComplete != (scored.Status == ResultStatus.Complete))
             return $"complete: {walk.IsComplete}, but {scored.Status}";
+        // What a flow says while it is walked is the line of its result.
+        if (walk.Said is not null || (scored.Attempts >= AimCheck.Balls && scored.Counts.ContainsKey("first")))
+        {
+            if (walk.Said != scored.Text)
+                return $"{walk.Said ?? "nothing"}, not {scored.Text}";
+        }
+
         return walk
             .Registers.Where(r => r.Key[0] != '_' && r.Value != scored.Counts.GetValueOrDefault(r.Key))
             .Select(r => $"{r.Key} {r.Value}, not {scored.Counts.GetValueOrDefault(r.Key)}")

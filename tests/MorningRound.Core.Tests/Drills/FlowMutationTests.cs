@@ -26,10 +26,14 @@ public class FlowMutationTests
         var games = Enumerable
             .Range(1, Sequences)
             .Select(i => Play.Through(flow, new SplitMix64((ulong)i), constancy: i % 6 / 5.2, mayStop: false))
+            .Concat(AimGames.AtEveryEdge(protocol))
             .Select(inputs => new Game(
                 inputs,
                 [.. Enumerable.Range(0, inputs.Count + 1).Select(n => protocol.Score([.. inputs.Take(n)], Seed))],
-                [.. Enumerable.Range(0, inputs.Count).Select(n => FlowWalk.Of(flow, inputs.Take(n)).State!.Name)]
+                [
+                    .. Enumerable.Range(0, inputs.Count).Select(n => FlowWalk.Of(flow, inputs.Take(n)).State!.Name),
+                    .. flow.States.Where(s => s.Question is FlowQuestionNothing).Select(s => s.Name),
+                ]
             ))
             .ToList();
         var unnoticed = Mutants(flow)
@@ -39,7 +43,8 @@ public class FlowMutationTests
     }
 
     /// <summary>
-    /// A drill as it was played: its inputs, what the scorer makes of every beginning of them, and the states passed.
+    /// A drill as it was played: its inputs, what the scorer makes of every beginning of them, and the states passed, those
+    /// that ask nothing always.
     /// </summary>
     private sealed record Game(IReadOnlyList<DrillInput> Inputs, IReadOnlyList<ProtocolResult> Scores, HashSet<string> States);
 
@@ -65,16 +70,14 @@ public class FlowMutationTests
     {
         const int mostPlaces = 50_000;
         var transitions = new[] { flow, mutant }.SelectMany(f => f.States).SelectMany(s => s.Transitions).ToList();
-        var read = transitions
-            .SelectMany(t => t.When ?? [])
+        var guards = transitions.SelectMany(t => t.When ?? []).ToList();
+        var effects = transitions.SelectMany(t => t.Then ?? []).ToList();
+        var read = guards
             .OfType<RegisterIs>()
             .Select(r => r.Register)
-            .Concat(
-                transitions
-                    .SelectMany(t => t.Then ?? [])
-                    .Where(e => e.Do != FlowChange.Add)
-                    .SelectMany(e => new[] { e.Register, e.From ?? e.Register })
-            )
+            .Concat(guards.OfType<RegisterReaches>().SelectMany(r => new[] { r.Register, r.Other }))
+            .Concat(effects.Where(e => e.Do != FlowChange.Add).Select(e => e.Register))
+            .Concat(effects.SelectMany(e => new[] { e.From, e.By }).OfType<string>())
             .ToHashSet();
         var seen = new HashSet<string>();
         var open = new Queue<(FlowWalk A, FlowWalk B)>([(FlowWalk.Of(flow), FlowWalk.Of(mutant))]);
@@ -93,7 +96,7 @@ public class FlowMutationTests
         return true;
 
         static string Shown(FlowWalk walk) =>
-            $"{walk.State?.Name} {walk.Attempts} {walk.IsComplete} {walk.MisfitAt} "
+            $"{walk.State?.Name} {walk.Attempts} {walk.IsComplete} {walk.MisfitAt} {walk.Said} "
             + $"{string.Join(',', walk.Registers.Where(r => r.Key[0] != '_').Select(r => r.Value))}";
         string Read(FlowWalk walk) => string.Join(',', walk.Registers.Where(r => read.Contains(r.Key)).Select(r => r.Value));
     }
@@ -111,7 +114,10 @@ public class FlowMutationTests
                     .SelectMany(t => t.When ?? [])
                     .OfType<NumberIs>()
                     .SelectMany(n => new[] { n.Least, n.Most })
-                    .Append(number.Least + number.Step);
+                    .ToList();
+                if (bounds.Count == 0)
+                    return new[] { -75, 0, 75, 76 }.Select(n => new NumberGiven { Attempt = attempt, Tenths = n });
+                bounds.Add(number.Least + number.Step);
                 return bounds
                     .SelectMany(b => new[] { b - number.Step, b, b + number.Step })
                     .Where(n => n >= number.Least && n <= number.Most && n % number.Step == 0)
@@ -176,6 +182,8 @@ public class FlowMutationTests
         }
 
         yield return ("attempt ends the other way round", transition with { EndsAttempt = !transition.EndsAttempt });
+        if (transition.Says is not null)
+            yield return ("says nothing", transition with { Says = null });
         if (transition.To is not null)
             yield return ("to the end", transition with { To = null });
         if (transition.To != flow.Start)
@@ -205,6 +213,7 @@ public class FlowMutationTests
                     Most = n.Most + 1,
                 },
             ],
+            RegisterReaches r => [new RegisterReaches(r.Other, r.Register)],
             RegisterIs r => [r with { AtLeast = r.AtLeast - 1 }, r with { AtLeast = r.AtLeast + 1 }],
             _ => throw new NotSupportedException(),
         };
@@ -220,6 +229,16 @@ public class FlowMutationTests
             yield return effect with
             {
                 Number = effect.Number - 1,
+            };
+        if (effect.Kind == FlowOperand.Product && effect.By != effect.From)
+            yield return effect with
+            {
+                By = effect.From,
+            };
+        if (effect.Table is { } table)
+            yield return effect with
+            {
+                Table = [.. table.Skip(1)],
             };
         yield return effect with
         {

@@ -142,6 +142,19 @@ internal static class GivenDrills
             }
         ),
         (
+            "aim check",
+            new MeasuredShots
+            {
+                What = "left or right of the target",
+                Unit = "yd",
+                Least = -9,
+                Most = 9,
+                Shots = 5,
+                AimDistance = 214,
+                AimClubs = [new AimClub(Club.Driver, 231), new AimClub(Club.PitchingWedge, 117)],
+            }
+        ),
+        (
             "up and down",
             new UpAndDown
             {
@@ -341,6 +354,15 @@ internal static class Play
         {
             case FlowQuestionChoice choice:
                 return new ChoiceMade { Attempt = attempt, Value = choice.Options[Chosen(choice.Options.Count)].Value };
+            case FlowQuestionNumber { Sides: not null } number when state.Transitions.All(t => t.When?[0] is not NumberIs):
+                // Left or right of something, of which no bound is asked: somewhere around what the game's habit and the state make of it.
+                var around = (((state.Name.Sum(c => c) + habit) % 5) - 2) * 75;
+                var spread = 1 + (int)((1 - constancy) * 300);
+                return new NumberGiven
+                {
+                    Attempt = attempt,
+                    Tenths = Math.Clamp(around + random.NextInt(spread) - (spread / 2), number.Least, number.Most),
+                };
             case FlowQuestionNumber number:
                 var sorts = Numbers(state, number);
                 var sort = sorts[Chosen(sorts.Count)];

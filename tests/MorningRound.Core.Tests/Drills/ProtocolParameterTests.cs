@@ -426,7 +426,7 @@ public class ProtocolParameterTests
 
     [Fact]
     public void A_flow_of_another_format_is_not_walked() =>
-        Assert.Throws<NotSupportedException>(() => FlowWalk.Of(new Streak { Length = 3 }.Compile(1) with { Version = 2 }));
+        Assert.Throws<NotSupportedException>(() => FlowWalk.Of(new Streak { Length = 3 }.Compile(1) with { Version = 3 }));
 
     [Fact]
     public void Results_of_one_protocol_are_ranked_by_their_parts_in_order()

@@ -301,7 +301,7 @@ public class ScoringTests
             AimDistance = 185,
         };
         Assert.Equal(
-            "Today it goes 15 yd right at 185 yd: aim 4.6° further left. Check with five more.",
+            "Today it goes 15 yd right at 185 yd: aim 15 yd left (4.6°). Five more, only to verify.",
             check.Score(Numbers(13, 16, 15, 17, 14), 1).Text
         );
         Assert.Equal("Nothing steady to correct. Aim where you always aim.", check.Score(Numbers(-20, 25, 5, -15, 20), 1).Text);

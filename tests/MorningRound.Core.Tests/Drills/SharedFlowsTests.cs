@@ -24,7 +24,14 @@ public class SharedFlowsTests
         var shared = GivenDrills.Every.Select(e =>
         {
             var flow = e.Protocol.Compile(9);
-            return new SharedFlow(e.Name, flow, [.. Enumerable.Range(1, GamesEach).Select(game => Played(flow, game))]);
+            return new SharedFlow(
+                e.Name,
+                flow,
+                [
+                    .. Enumerable.Range(1, GamesEach).Select(game => Played(flow, game)),
+                    .. AimGames.AtEveryEdge(e.Protocol).Select(inputs => Played(flow, inputs)),
+                ]
+            );
         });
         Repository.AssertIs(
             "tests/fixtures/flows.json",
@@ -41,14 +48,17 @@ public class SharedFlowsTests
         // The last game ends with an input of an attempt that was never begun.
         if (game == GamesEach)
             inputs = [.. inputs, new Tapped { Attempt = 999 }];
-        return new SharedGame(
+        return Played(flow, inputs);
+    }
+
+    private static SharedGame Played(AttemptFlow flow, IReadOnlyList<DrillInput> inputs) =>
+        new(
             inputs,
             [.. Enumerable.Range(0, inputs.Count + 1).Select(n => Shown(FlowWalk.Of(flow, inputs.Take(n))))],
             DrillInput.WithoutLastAttempt(inputs).Count
         );
-    }
 
     private static string Shown(FlowWalk walk) =>
         $"{walk.State?.Name ?? "-"} {walk.Attempts} {(walk.IsComplete ? "complete" : "open")} "
-        + $"{walk.MisfitAt?.ToString(null, null) ?? "fits"} | {walk.Prompt} | {string.Join(" | ", walk.Displays)}";
+        + $"{walk.MisfitAt?.ToString(null, null) ?? "fits"} | {walk.Prompt} | {walk.Said ?? "-"} | {string.Join(" | ", walk.Displays)}";
 }

@@ -268,10 +268,7 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
                 },
             },
         };
-        Assert.Equal(
-            HttpStatusCode.OK,
-            (await _school.Coach.PutAsync($"/api/students/{_school.OtherStudentId}/file", file, version: 0)).Status
-        );
+        await _school.WriteFileAsync(_school.OtherStudentId, file);
         Assert.Equal(HttpStatusCode.OK, (await _school.PublishAsync(_school.OtherStudentId)).Status);
         var drill = (await _school.OtherStudent.GetAsync($"/api/sessions/{session}")).Body!["drills"]![0]!;
         Assert.StartsWith(
@@ -282,32 +279,32 @@ public class DrillTests(OneSchool fixture) : IClassFixture<OneSchool>
     }
 
     [Fact]
-    public async Task The_aim_check_says_by_how_much_to_move_the_aim()
+    public async Task An_aim_check_goes_out_with_all_it_needs_to_judge_without_a_signal()
     {
-        // Common practice, no source.
-        var check = await _school.Student.PostAsync(
-            "/api/drills/aim-check",
-            new
-            {
-                distance = 185,
-                unit = "yards",
-                offsets = new[] { 13, 16, 15, 17, 14 },
-            }
+        var aim = new
+        {
+            kind = "measuredShots",
+            what = "left or right",
+            unit = "yd",
+            least = -9,
+            most = 9,
+            shots = 5,
+            aimDistance = 185,
+        };
+        object Club(string name, double carry) => new { club = name, carry = new { value = carry, unit = "yards" } };
+        var file = new { coach = new { bag = new[] { Club("driver", 230), Club("iron5", 180), Club("iron9", 130) } } };
+        await _school.WriteFileAsync(_school.OtherStudentId, file);
+        var session = await _school.SetAsync(
+            await _school.SavePlanAsync(School.PlanWithDrill(aim)),
+            studentId: _school.OtherStudentId
         );
-        Assert.Equal(-4.6, Math.Round(check.Get<double>("correctionDegrees"), 1));
-        Assert.Equal(
-            ["offsets"],
-            (
-                await _school.Student.PostAsync(
-                    "/api/drills/aim-check",
-                    new
-                    {
-                        distance = 185,
-                        unit = "yards",
-                        offsets = new[] { 13 },
-                    }
-                )
-            ).Fields
+        Assert.Equal(HttpStatusCode.OK, (await _school.PublishAsync(_school.OtherStudentId)).Status);
+        var flow = (await _school.OtherStudent.GetAsync($"/api/sessions/{session}")).Body!["drills"]![0]!["flow"]!;
+        Assert.Equal(2, flow["version"]!.GetValue<int>());
+        Assert.Contains(
+            "{0} yd {1} at 185 yd: aim {2} yd {3} ({4} yd with the driver, {5} yd with the 9 iron, {6}°)",
+            flow.ToJsonString(new() { Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping }),
+            StringComparison.Ordinal
         );
     }
 }

@@ -133,21 +133,6 @@ public class RightsMatrixTests
             _ => ("/api/drills/score", new { protocol = School.Streak(), inputs = Array.Empty<object>() }),
             CoachesOfAny
         ),
-        new(
-            "POST",
-            "/api/drills/aim-check",
-            _ =>
-                (
-                    "/api/drills/aim-check",
-                    new
-                    {
-                        distance = 185,
-                        unit = "yards",
-                        offsets = new[] { 13, 16, 15 },
-                    }
-                ),
-            AnybodySignedIn
-        ),
         new("GET", "/api/drills/file", _ => ("/api/drills/file", null), CoachesOfAny),
         new(
             "POST",

@@ -22,7 +22,6 @@ export const drillKeys = {
   protocols: ['drills', 'protocols'] as const,
   check: (trial: Schemas['DrillTrial']) => ['drills', 'check', trial] as const,
   score: (protocol: object, seed: number, inputs: object) => ['drills', 'score', protocol, seed, inputs] as const,
-  aimCheck: (distance: object, offsets: unknown) => ['drills', 'aim-check', distance, offsets] as const,
 };
 
 export const planKeys = {

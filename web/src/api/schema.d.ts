@@ -929,45 +929,6 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/drills/aim-check': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path?: never;
-        cookie?: never;
-      };
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['AimCheckInput'];
-        };
-      };
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['AimCheckView'];
-          };
-        };
-      };
-    };
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
   '/api/plans': {
     parameters: {
       query?: never;
@@ -1803,20 +1764,10 @@ export interface components {
     };
     /** @enum {string} */
     AgeBand: 'underTwelve' | 'twelveToSeventeen' | 'adult' | 'sixtyAndOver';
-    AimCheckInput: {
+    AimClub: {
+      club: components['schemas']['Club'];
       /** Format: double */
-      distance: number;
-      unit: components['schemas']['LengthUnit'];
-      offsets: number[];
-    };
-    AimCheckView: {
-      /** Format: double */
-      offsetDegrees: number;
-      /** Format: double */
-      scatterDegrees: number;
-      /** Format: double */
-      correctionDegrees: null | number;
-      text: string;
+      carry: number;
     };
     AppendInput: {
       /** Format: uuid */
@@ -2383,12 +2334,15 @@ export interface components {
       /** Format: int32 */
       number?: number;
       from?: null | string;
+      by?: null | string;
+      table?: null | number[];
       negative?: boolean;
     };
     FlowGuard:
       | components['schemas']['FlowGuardChoiceIs']
       | components['schemas']['FlowGuardNumberIs']
-      | components['schemas']['FlowGuardRegisterIs'];
+      | components['schemas']['FlowGuardRegisterIs']
+      | components['schemas']['FlowGuardRegisterReaches'];
     FlowGuardChoiceIs: {
       /** @enum {string} */
       kind: 'choice';
@@ -2409,8 +2363,14 @@ export interface components {
       /** Format: int32 */
       atLeast: number;
     };
+    FlowGuardRegisterReaches: {
+      /** @enum {string} */
+      kind: 'registers';
+      register: string;
+      other: string;
+    };
     /** @enum {string} */
-    FlowOperand: 'constant' | 'input' | 'register';
+    FlowOperand: 'constant' | 'input' | 'register' | 'product' | 'lookup';
     FlowOption: {
       value: string;
       label: string;
@@ -2431,11 +2391,16 @@ export interface components {
       | components['schemas']['FlowQuestionFlowQuestionNumber']
       | components['schemas']['FlowQuestionFlowQuestionText']
       | components['schemas']['FlowQuestionFlowQuestionTap']
-      | components['schemas']['FlowQuestionFlowQuestionTimer'];
+      | components['schemas']['FlowQuestionFlowQuestionTimer']
+      | components['schemas']['FlowQuestionFlowQuestionNothing'];
     FlowQuestionFlowQuestionChoice: {
       /** @enum {string} */
       kind: 'choice';
       options: components['schemas']['FlowOption'][];
+    };
+    FlowQuestionFlowQuestionNothing: {
+      /** @enum {string} */
+      kind: 'nothing';
     };
     FlowQuestionFlowQuestionNumber: {
       /** @enum {string} */
@@ -2494,6 +2459,7 @@ export interface components {
       when?: null | components['schemas']['FlowGuard'][];
       then?: null | components['schemas']['FlowEffect'][];
       to?: null | string;
+      says?: null | components['schemas']['FlowText'];
       endsAttempt?: boolean;
     };
     FlowUsual: {
@@ -2508,6 +2474,7 @@ export interface components {
       inTenths?: boolean;
       /** Format: int32 */
       decimals?: number;
+      words?: null | string[];
     };
     FocusChain: {
       fault?: string;
@@ -3209,6 +3176,7 @@ export interface components {
       startedAt: null | number;
       /** Format: double */
       aimDistance: null | number;
+      aimClubs: components['schemas']['AimClub'][];
       turnsWithHand: boolean;
     };
     ScoringProtocolParGame: {
@@ -3444,7 +3412,6 @@ export interface components {
       hasStrokes: boolean;
       protocol: components['schemas']['ScoringProtocol'];
       calls: components['schemas']['ShotCall'][];
-      aimDistance: null | components['schemas']['MarkedLength'];
     };
     SessionEntry:
       | components['schemas']['SessionEntrySessionOpened']

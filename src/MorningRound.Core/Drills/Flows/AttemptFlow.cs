@@ -8,13 +8,20 @@ namespace MorningRound.Core.Drills.Flows;
 /// of golf: states that ask for something, transitions that are tried in order, and whole-number registers.
 /// </summary>
 /// <remarks>
-/// Numbers are fixed-point: tenths of the unit on the screen. A flow only shows counts; results come from the protocol, which
+/// Numbers are fixed-point: tenths of the unit on the screen. Every register stays below 2^53, which is what a phone can count
+/// exactly. A flow only shows counts; results come from the protocol, which
 /// does not use the flow.
 /// </remarks>
 public sealed record AttemptFlow
 {
-    /// <summary>The format that is written today. A walker refuses a flow of another format.</summary>
-    public const int CurrentVersion = 1;
+    /// <summary>The newest format. A walker refuses a flow of a format that it does not know.</summary>
+    public const int CurrentVersion = 2;
+
+    /// <summary>
+    /// The format without states that ask nothing, products, lookups, comparisons of registers, things said and words for numbers.
+    /// A flow that has none of them is written in it, so that a phone that has not been renewed goes on walking it.
+    /// </summary>
+    public const int PlainVersion = 1;
 
     /// <summary>
     /// The registers from which a flow with a set number of attempts reads it: less the rounds still to come, the rounds to start
@@ -90,7 +97,10 @@ public sealed record FlowState
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public FlowPosition? At { get; init; }
 
-    /// <summary>Tried in order; the first whose guards all hold is taken. If none does, the input does not fit.</summary>
+    /// <summary>
+    /// Tried in order; the first whose guards all hold is taken. If none does, the input does not fit. Those of a state that asks
+    /// nothing are tried as soon as it is reached, and end no attempt.
+    /// </summary>
     public required IReadOnlyList<FlowTransition> Transitions { get; init; }
 }
 
@@ -161,6 +171,7 @@ public sealed record FlowPosition
 [JsonDerivedType(typeof(FlowQuestionText), "text")]
 [JsonDerivedType(typeof(FlowQuestionTap), "tap")]
 [JsonDerivedType(typeof(FlowQuestionTimer), "timer")]
+[JsonDerivedType(typeof(FlowQuestionNothing), "nothing")]
 public abstract record FlowQuestion;
 
 /// <summary>One of a few named answers.</summary>
@@ -200,6 +211,9 @@ public sealed record FlowQuestionTap(string Label) : FlowQuestion;
 /// <summary>A timer; its running out is the input.</summary>
 public sealed record FlowQuestionTimer(int Seconds) : FlowQuestion;
 
+/// <summary>Nothing is asked: the state only decides where it goes on, by the registers as they are then.</summary>
+public sealed record FlowQuestionNothing : FlowQuestion;
+
 /// <summary>What happens on an input.</summary>
 public sealed record FlowTransition
 {
@@ -215,6 +229,13 @@ public sealed record FlowTransition
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? To { get; init; }
 
+    /// <summary>
+    /// What is said once it is taken, with the registers as they are then; it stands until something else is said. Null says
+    /// nothing.
+    /// </summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public FlowText? Says { get; init; }
+
     /// <summary>Whether one attempt (a ball, a putt, a rating, a guess) is complete with this input.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool EndsAttempt { get; init; }
@@ -225,6 +246,7 @@ public sealed record FlowTransition
 [JsonDerivedType(typeof(ChoiceIs), "choice")]
 [JsonDerivedType(typeof(NumberIs), "number")]
 [JsonDerivedType(typeof(RegisterIs), "register")]
+[JsonDerivedType(typeof(RegisterReaches), "registers")]
 public abstract record FlowGuard;
 
 /// <summary>The choice made equals a value.</summary>
@@ -235,6 +257,9 @@ public sealed record NumberIs(int Least, int Most) : FlowGuard;
 
 /// <summary>A register has reached a number or more.</summary>
 public sealed record RegisterIs(string Register, int AtLeast) : FlowGuard;
+
+/// <summary>A register has reached another one or is above it.</summary>
+public sealed record RegisterReaches(string Register, string Other) : FlowGuard;
 
 /// <summary>Changes one register.</summary>
 public sealed record FlowEffect
@@ -253,9 +278,17 @@ public sealed record FlowEffect
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public int Number { get; init; }
 
-    /// <summary>The register read, where the operand is one.</summary>
+    /// <summary>The register read, where the operand is one, is a product or is looked up.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? From { get; init; }
+
+    /// <summary>The other register of a product.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? By { get; init; }
+
+    /// <summary>What is looked up in: ascending numbers. Found is how many of them the register has reached.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<int>? Table { get; init; }
 
     /// <summary>Whether the operand is taken with its sign turned.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
@@ -286,6 +319,12 @@ public enum FlowOperand
 
     /// <summary>Another register.</summary>
     Register,
+
+    /// <summary>The product of two registers.</summary>
+    Product,
+
+    /// <summary>What a register finds in a small table.</summary>
+    Lookup,
 }
 
 /// <summary>A line with registers in it: "run {0}, best {1}".</summary>
@@ -314,4 +353,8 @@ public sealed record FlowValue
     /// <summary>How many decimals are shown.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public int Decimals { get; init; }
+
+    /// <summary>The words shown for 0, 1 and so on, the last for all above; null where it is shown as a number.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<string>? Words { get; init; }
 }

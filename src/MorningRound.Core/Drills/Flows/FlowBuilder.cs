@@ -75,12 +75,22 @@ internal sealed class FlowBuilder
     public AttemptFlow Build() =>
         new()
         {
-            Version = AttemptFlow.CurrentVersion,
+            Version = IsPlain ? AttemptFlow.PlainVersion : AttemptFlow.CurrentVersion,
             Registers = _registers,
             Start = _states[0].Name,
             States = _states,
             Displays = _displays,
         };
+
+    private bool IsPlain =>
+        _states.TrueForAll(s =>
+            s.Question is not FlowQuestionNothing
+            && s.Transitions.All(t =>
+                t.Says is null
+                && !(t.When ?? []).OfType<RegisterReaches>().Any()
+                && (t.Then ?? []).All(e => e.Kind is not (FlowOperand.Product or FlowOperand.Lookup))
+            )
+        ) && _displays.Concat(_states.Select(s => s.Prompt)).SelectMany(t => t.Values ?? []).All(v => v.Words is null);
 }
 
 /// <summary>The vocabulary of <see cref="FlowBuilder"/>.</summary>
@@ -164,6 +174,35 @@ internal static class Flow
             Kind = FlowOperand.Register,
             From = from,
         };
+
+    /// <summary>A register set to the product of two others, or with it added.</summary>
+    public static FlowEffect Product(string register, string from, string by, FlowChange change = FlowChange.Set) =>
+        new()
+        {
+            Register = register,
+            Do = change,
+            Kind = FlowOperand.Product,
+            From = from,
+            By = by,
+        };
+
+    /// <summary>A register set to how many of ascending numbers another one has reached.</summary>
+    public static FlowEffect Lookup(string register, string from, IReadOnlyList<int> table) =>
+        new()
+        {
+            Register = register,
+            Do = FlowChange.Set,
+            Kind = FlowOperand.Lookup,
+            From = from,
+            Table = table,
+        };
+
+    /// <summary>The effect with the sign of its operand turned.</summary>
+    public static FlowEffect Negative(this FlowEffect effect) => effect with { Negative = true };
+
+    /// <summary>Says something and leads to a state, or with none to the drill's own end.</summary>
+    public static IEnumerable<FlowTransition> Say(FlowGuard[] when, FlowText says, FlowEffect[] then, string? to) =>
+        [Step(when, then, to, ends: false) with { Says = says }];
 
     /// <summary>The input completes an attempt and leads to a state, or with none to the drill's own end.</summary>
     public static IEnumerable<FlowTransition> Done(FlowGuard[] when, FlowEffect[] then, string? to) =>

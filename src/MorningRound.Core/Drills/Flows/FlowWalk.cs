@@ -15,14 +15,14 @@ public sealed record FlowWalk
         _flow = flow;
         _states = flow.States.ToDictionary(s => s.Name);
         State = _states[flow.Start];
-        Registers = flow.Registers.ToDictionary(r => r.Name, r => r.Initial);
+        Registers = flow.Registers.ToDictionary(r => r.Name, r => (long)r.Initial);
     }
 
     /// <summary>The state that asks now; null when the drill is over.</summary>
     public FlowState? State { get; private init; }
 
     /// <summary>The registers by name.</summary>
-    public IReadOnlyDictionary<string, int> Registers { get; private init; }
+    public IReadOnlyDictionary<string, long> Registers { get; private init; }
 
     /// <summary>Attempts completed.</summary>
     public int Attempts { get; private init; }
@@ -36,6 +36,9 @@ public sealed record FlowWalk
     /// <summary>Inputs taken.</summary>
     public int Taken { get; private init; }
 
+    /// <summary>What was said last; null while nothing was.</summary>
+    public string? Said { get; private init; }
+
     /// <summary>The lines the flow shows, with their numbers.</summary>
     public IEnumerable<string> Displays => _flow.Displays.Select(Filled);
 
@@ -44,10 +47,10 @@ public sealed record FlowWalk
 
     /// <summary>The beginning of a walk. Throws <see cref="NotSupportedException"/> for a flow of another format.</summary>
     public static FlowWalk Of(AttemptFlow flow) =>
-        flow.Version == AttemptFlow.CurrentVersion
+        flow.Version is >= AttemptFlow.PlainVersion and <= AttemptFlow.CurrentVersion
             ? new FlowWalk(flow)
             : throw new NotSupportedException(
-                $"This flow has format {flow.Version}; this release walks {AttemptFlow.CurrentVersion}."
+                $"This flow has format {flow.Version}; this release walks up to {AttemptFlow.CurrentVersion}."
             );
 
     /// <summary>Walks inputs from the start, as resuming and undoing do.</summary>
@@ -67,21 +70,29 @@ public sealed record FlowWalk
             return this with { State = null, Taken = Taken + 1 };
         if (!Fits(State.Question, input))
             return this with { MisfitAt = Taken };
-        var taken = State.Transitions.FirstOrDefault(t => t.When is null || t.When.All(g => Holds(g, input)));
-        if (taken is null)
-            return this with { MisfitAt = Taken };
+        return Through(State, input) is { } walk ? walk with { Taken = Taken + 1 } : this with { MisfitAt = Taken };
+    }
 
-        var registers = new Dictionary<string, int>(Registers);
+    /// <summary>
+    /// The walk after a state's transition, and after those of the states behind it that ask nothing; null where none holds.
+    /// </summary>
+    private FlowWalk? Through(FlowState state, DrillInput input)
+    {
+        if (state.Transitions.FirstOrDefault(t => t.When is null || t.When.All(g => Holds(g, input))) is not { } taken)
+            return null;
+        var registers = new Dictionary<string, long>(Registers);
         foreach (var effect in taken.Then ?? [])
             Carry(effect, input, registers);
-        return this with
+        var next = this with
         {
             State = taken.To is null ? null : _states[taken.To],
             Registers = registers,
             Attempts = Attempts + (taken.EndsAttempt ? 1 : 0),
             IsComplete = taken.To is null,
-            Taken = Taken + 1,
         };
+        if (taken.Says is { } says)
+            next = next with { Said = next.Filled(says) };
+        return next.State is { Question: FlowQuestionNothing } passed ? next.Through(passed, input) : next;
     }
 
     private static bool Fits(FlowQuestion ask, DrillInput input) =>
@@ -103,15 +114,18 @@ public sealed record FlowWalk
             ChoiceIs choice => input is ChoiceMade made && made.Value == choice.Value,
             NumberIs number => input is NumberGiven given && given.Tenths >= number.Least && given.Tenths <= number.Most,
             RegisterIs register => Registers[register.Register] >= register.AtLeast,
+            RegisterReaches both => Registers[both.Register] >= Registers[both.Other],
             _ => throw new InvalidOperationException($"Unknown guard {guard.GetType().Name}."),
         };
 
-    private static void Carry(FlowEffect effect, DrillInput input, Dictionary<string, int> registers)
+    private static void Carry(FlowEffect effect, DrillInput input, Dictionary<string, long> registers)
     {
         var operand = effect.Kind switch
         {
             FlowOperand.Constant => effect.Number,
             FlowOperand.Register => registers[effect.From!],
+            FlowOperand.Product => registers[effect.From!] * registers[effect.By!],
+            FlowOperand.Lookup => effect.Table!.Count(n => registers[effect.From!] >= n),
             _ => input is NumberGiven given ? given.Tenths : 0,
         };
         if (effect.Negative)
@@ -135,6 +149,8 @@ public sealed record FlowWalk
     /// <summary>Whole-number arithmetic only, so that every walker shows the same digits.</summary>
     private string Shown(FlowValue value)
     {
+        if (value.Words is { } words)
+            return words[(int)Math.Clamp(Registers[value.Register], 0, words.Count - 1)];
         var divisor = (value.DividedBy is { } by ? Registers[by] : 1L) * (value.InTenths ? 10 : 1);
         if (divisor == 0)
             return "–";

@@ -73,14 +73,27 @@ internal static class DrillSentences
         "aim.nothingSteady",
         "Nothing steady to correct. Aim where you always aim."
     );
-    public static readonly Sentence GoesRight = new(
-        "aim.goesRight",
-        "Today it goes {0:0.#} {1} right at {2}: aim {3:0.#}° further left. Check with five more."
+    public static readonly Sentence AimGoes = new(
+        "aim.goes",
+        "Today it goes {0} {1} {2} at {3}: aim {4}. Five more, only to verify."
     );
-    public static readonly Sentence GoesLeft = new(
-        "aim.goesLeft",
-        "Today it goes {0:0.#} {1} left at {2}: aim {3:0.#}° further right. Check with five more."
+    public static readonly Sentence AimHolds = new("aim.holds", "It holds. Today’s aim at {1}: {0}.");
+    public static readonly Sentence AimMore = new("aim.more", "With that it goes {0} {1} {2}. Today’s aim at {4}: {3}.");
+    public static readonly Sentence AimTakenBack = new(
+        "aim.takenBack",
+        "With that it goes {0} {1} {2}, and the two take each other back. Aim where you always aim."
     );
+    public static readonly Sentence AimScattered = new(
+        "aim.scattered",
+        "The second five are too far apart to say. Aim where you always aim."
+    );
+    public static readonly Sentence AimTooFar = new(
+        "aim.tooFar",
+        "That is more than the aim. Leave it for today, and show your coach."
+    );
+    public static readonly Sentence AimBy = new("aim.by", "{0} {1} {2} ({3})");
+    public static readonly Sentence AimWith = new("aim.with", "{0} {1} with the {2}");
+    public static readonly Sentence AimDegrees = new("aim.degrees", "{0:0.0}°");
 
     public static readonly Sentence FirstTime = new(
         "before.firstTime",

@@ -13,6 +13,7 @@ namespace MorningRound.Core.Drills.Scoring;
 public sealed record MeasuredShots : ScoringProtocol
 {
     private const double Largest = 999;
+    private const string Verified = "verified";
     private static readonly string Yards = LengthUnit.Yards.Sign();
     private static readonly string Metres = LengthUnit.Metres.Sign();
 
@@ -36,9 +37,14 @@ public sealed record MeasuredShots : ScoringProtocol
 
     /// <summary>
     /// How far the target is, when what is measured is how far left or right of it the balls finish, in the same unit. The
-    /// result is then the day's aim: see <see cref="AimCheck"/>. Null for anything else that is measured.
+    /// result is then the day's aim: see <see cref="AimCheck"/>. To a tenth; null for anything else that is measured.
     /// </summary>
     public double? AimDistance { get; init; }
+
+    /// <summary>
+    /// Other clubs for which an aim check says the aim too, two at most. They come from the student's bag and change no result.
+    /// </summary>
+    public IReadOnlyList<AimClub> AimClubs { get; init; } = [];
 
     /// <summary>
     /// Whether the band is written for a right-handed player and turned round for a left-handed one: a path, a start direction.
@@ -47,7 +53,9 @@ public sealed record MeasuredShots : ScoringProtocol
 
     /// <summary>How far the target of an aim check is; null where something else is measured.</summary>
     public MarkedLength? AimTarget() =>
-        AimDistance is { } distance ? new MarkedLength(distance, Unit == Metres ? LengthUnit.Metres : LengthUnit.Yards) : null;
+        AimDistance is { } distance
+            ? new MarkedLength(Math.Round(distance, 1), Unit == Metres ? LengthUnit.Metres : LengthUnit.Yards)
+            : null;
 
     /// <inheritdoc/>
     public override string Title => AimDistance is null ? "Measured shots" : "Aim check";
@@ -60,11 +68,12 @@ public sealed record MeasuredShots : ScoringProtocol
         AimDistance is null ? this with { Shots = Math.Clamp(attempts, 3, 100) } : this;
 
     /// <inheritdoc/>
-    public override int? PlannedAttempts => Shots;
+    public override int? PlannedAttempts => AimDistance is null ? Shots : AimCheck.Balls;
 
     /// <summary>
     /// Turned for the hand, in the player's unit, and an aim check at the ground's own target: the one nearest to how far a
-    /// middle iron of the bag carries, or to the drill's own distance.
+    /// middle iron of the bag carries, or to the drill's own distance. Its aim is said for two more clubs of the bag: the longest,
+    /// and one half as long.
     /// </summary>
     public override ScoringProtocol For(PlayerNumbers player)
     {
@@ -80,9 +89,27 @@ public sealed record MeasuredShots : ScoringProtocol
         var wanted =
             new[] { Club.Iron7, Club.Iron6, Club.Iron8 }.Select(player.CarryOf).FirstOrDefault(c => c is not null)
             ?? aim.ToLength();
-        return player.Targets.Count == 0
-            ? own.In(player.Unit)
-            : own.In(player.Targets.MinBy(t => Math.Abs((t.Distance.ToLength() - wanted).Yards))!.Distance);
+        var aimed =
+            player.Targets.Count == 0
+                ? own.In(player.Unit)
+                : own.In(player.Targets.MinBy(t => Math.Abs((t.Distance.ToLength() - wanted).Yards))!.Distance);
+        return aimed with { AimClubs = [.. OtherClubs(player, aimed.AimTarget()!)] };
+    }
+
+    /// <summary>The longest club of the bag and one half as long, apart from the one that the target is for.</summary>
+    private static IEnumerable<AimClub> OtherClubs(PlayerNumbers player, MarkedLength target)
+    {
+        var measured = player
+            .Bag.Where(b => b.Carry is not null && b.Club != Club.Putter)
+            .Select(b => new AimClub(b.Club, Math.Round(b.Carry!.In(target.Unit).Value)))
+            .OrderBy(c => Math.Abs(c.Carry - target.Value))
+            .Skip(1)
+            .ToList();
+        if (measured.MaxBy(c => c.Carry) is not { } longest)
+            yield break;
+        yield return longest;
+        if (measured.Where(c => c != longest).MinBy(c => Math.Abs(c.Carry - (longest.Carry / 2))) is { } shorter)
+            yield return shorter;
     }
 
     private MeasuredShots In(MarkedLength target) => In(target.Unit) with { AimDistance = target.Value };
@@ -98,6 +125,9 @@ public sealed record MeasuredShots : ScoringProtocol
                 StartedAt = Bounds.Times(StartedAt, factor),
                 AimDistance = AimDistance is { } distance ? Math.Round(distance * factor) : null,
             };
+
+    /// <inheritdoc/>
+    internal override ScoringProtocol AsCompared() => AimClubs.Count == 0 ? base.AsCompared() : this with { AimClubs = [] };
 
     /// <summary>An aim check keeps its balls: fewer say nothing.</summary>
     public override ScoringProtocol? WithCount(int attempts) => AimDistance is null ? this with { Shots = attempts } : null;
@@ -123,6 +153,8 @@ public sealed record MeasuredShots : ScoringProtocol
             .Require(Least is not null || Most is not null, $"{path}.least", "A band needs an end on at least one side.")
             .Require((Least ?? -Largest) <= (Most ?? Largest), $"{path}.most", "The lower end comes first.")
             .Require(AimDistance is null or (> 0 and <= 400), $"{path}.aimDistance", "A distance lies above 0 and up to 400.")
+            .RequireAtMost(AimClubs.Count, 2, $"{path}.aimClubs")
+            .Require(AimClubs.All(c => c.Carry is > 0 and <= 400), $"{path}.aimClubs", "A carry lies above 0 and up to 400.")
             .Require(
                 AimDistance is null || Unit == Yards || Unit == Metres,
                 $"{path}.unit",
@@ -137,6 +169,8 @@ public sealed record MeasuredShots : ScoringProtocol
     /// <inheritdoc/>
     protected override AttemptFlow CompileWith(ulong seed)
     {
+        if (AimTarget() is { } target)
+            return new AimFlow(What, target, AimClubs).Compile();
         FlowEffect[] shot = [Flow.Add("shots"), Flow.AddInput("sum")];
         var inBand = Flow.Number(
             Least is { } least ? (int)Math.Ceiling((decimal)least * 10) : NumberRange.Signed.Least,
@@ -150,14 +184,17 @@ public sealed record MeasuredShots : ScoringProtocol
             .State(
                 "shot",
                 $"{What}, {Band()}",
-                NumberRange.Signed.Asked(What, Unit, AimDistance is null ? null : new("left", "right")),
+                NumberRange.Signed.Asked(What, Unit),
                 Flow.DoneWhenCounted(inBand, [.. shot, Flow.Add("inBand")], "shot"),
                 Flow.DoneWhenCounted(Flow.Always, shot, "shot")
             )
             .Build();
     }
 
-    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally)
+    private protected override IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally) =>
+        AimTarget() is null ? PlayShots(tally) : PlayAim(tally);
+
+    private IEnumerable<ScorerQuestion> PlayShots(Tally tally)
     {
         for (var shot = 0; shot < Shots; shot++)
         {
@@ -165,14 +202,58 @@ public sealed record MeasuredShots : ScoringProtocol
             yield return number;
             tally["shots"]++;
             tally["sum"] += number.Answer;
-            tally.Keep(What, number.Answer);
-            var isLow = Least is { } least && number.Answer < (decimal)least * 10;
-            var isHigh = Most is { } most && number.Answer > (decimal)most * 10;
-            if (!isLow && !isHigh)
-                tally["inBand"]++;
+            Keep(tally, number.Answer);
             tally.EndAttempt();
         }
     }
+
+    private IEnumerable<ScorerQuestion> PlayAim(Tally tally)
+    {
+        for (var ball = 0; ball < AimCheck.Balls; ball++)
+        {
+            var offset = new ScorerQuestionNumber(AimCheck.Offsets);
+            yield return offset;
+            tally["shots"]++;
+            tally["first"] += offset.Answer;
+            Keep(tally, offset.Answer);
+            tally.EndAttempt();
+        }
+
+        if (!Aim(tally)!.IsToVerify)
+            yield break;
+        for (var ball = 0; ball < AimCheck.Balls; ball++)
+        {
+            var offset = new ScorerQuestionNumber(AimCheck.Offsets);
+            yield return offset;
+            tally[Verified]++;
+            tally["second"] += offset.Answer;
+            tally.Keep(ToVerify, offset.Answer);
+            tally.EndAttempt();
+        }
+    }
+
+    /// <summary>The name of the second five, which no quantity can have.</summary>
+    private string ToVerify => $"{What}, to verify";
+
+    private void Keep(Tally tally, int tenths)
+    {
+        tally.Keep(What, tenths);
+        var isLow = Least is { } least && tenths < (decimal)least * 10;
+        var isHigh = Most is { } most && tenths > (decimal)most * 10;
+        if (!isLow && !isHigh)
+            tally["inBand"]++;
+    }
+
+    /// <summary>What the balls so far say of the aim; null before the fifth.</summary>
+    private AimCheck? Aim(Tally tally) =>
+        tally["shots"] < AimCheck.Balls
+            ? null
+            : AimCheck.Of(
+                tally.Tenths(What),
+                tally[Verified] < AimCheck.Balls ? [] : tally.Tenths(ToVerify),
+                AimTarget()!,
+                AimClubs
+            );
 
     private protected override double? Value(string measure, Tally tally) =>
         measure switch
@@ -184,12 +265,8 @@ public sealed record MeasuredShots : ScoringProtocol
 
     private protected override Message Say(Tally tally)
     {
-        if (AimTarget() is { } target)
-        {
-            return tally["shots"] < AimCheck.FewestBalls
-                ? DrillSentences.TooFewToAim.Of()
-                : AimCheck.Of([.. tally.Kept(What).Select(offset => target.Unit.Times(offset))], target).Said;
-        }
+        if (AimDistance is not null)
+            return Aim(tally)?.Said ?? DrillSentences.TooFewToAim.Of();
 
         var (mean, inBand) = (Sample.Mean(tally.Kept(What))!.Value, Rate.InWords(tally["inBand"], tally["shots"]));
         return StartedAt is { } start

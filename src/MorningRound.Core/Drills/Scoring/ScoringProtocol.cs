@@ -112,10 +112,10 @@ public abstract record ScoringProtocol
     public virtual ScoringProtocol FittedTo(int attempts) => this;
 
     /// <summary>
-    /// The protocol without its number of attempts where its result is a share, a mean or a spread: such results compare whatever
-    /// their number.
+    /// The protocol as results are compared: without its number of attempts where its result is a share, a mean or a spread, which
+    /// compare whatever their number, and without what only words its result.
     /// </summary>
-    internal ScoringProtocol WithoutCount() => CountBy == CountBy.Segment && IsRelative ? FittedTo(1) : this;
+    internal virtual ScoringProtocol AsCompared() => CountBy == CountBy.Segment && IsRelative ? FittedTo(1) : this;
 
     /// <summary>Whether the result is a share, a mean or a spread.</summary>
     private bool IsRelative => MeasureKinds[0].Unit == "%" || this is GuessAndCheck or BallRating;

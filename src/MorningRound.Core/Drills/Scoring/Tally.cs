@@ -32,6 +32,8 @@ internal sealed class Tally
     }
 
     /// <summary>The numbers kept under a name, in the unit on the screen.</summary>
-    public IReadOnlyList<double> Kept(string name) =>
-        _samples.TryGetValue(name, out var kept) ? [.. kept.Select(t => t / 10.0)] : [];
+    public IReadOnlyList<double> Kept(string name) => [.. Tenths(name).Select(t => t / 10.0)];
+
+    /// <summary>The same numbers in tenths.</summary>
+    public IReadOnlyList<int> Tenths(string name) => _samples.TryGetValue(name, out var kept) ? kept : [];
 }

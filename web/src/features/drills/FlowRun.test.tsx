@@ -197,4 +197,19 @@ describe('a drill under way', () => {
     );
     expect(given[0]?.tags).toEqual({ routine: 'partly' });
   });
+
+  it('says the day’s aim once five balls are given, and again when five more have verified it', () => {
+    const { flow, games } = named('aim check');
+    const game = games.find((g) => g.inputs.length === 10 && walkThrough(flow, g.inputs).said?.startsWith('It holds'));
+    if (!game) throw new Error('No game verifies.');
+    let inputs: DrillInput[] = [];
+    renderInTheme(<Drill flow={flow} onChange={(next) => (inputs = next)} />);
+    for (const input of game.inputs) {
+      if (inputs.length === 4) expect(screen.queryByTestId('flow-said')).toBeNull();
+      answer(flow, inputs, input);
+      if (inputs.length === 5)
+        expect(screen.getByTestId('flow-said').textContent).toContain('Five more, only to verify');
+    }
+    expect(screen.getByTestId('flow-said').textContent).toMatch(/^It holds. Today’s aim at 214 yd: .* with the driver/);
+  });
 });

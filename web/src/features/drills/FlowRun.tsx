@@ -64,9 +64,23 @@ export function FlowRun(props: Props) {
       {(!hidesCounts || guides.includes(protocol.kind)) && (
         <DrillPicture {...{ protocol, flow, walk, inputs, calls, isLeftHanded }} />
       )}
+      {walk.said && (
+        <Typography
+          component="p"
+          aria-live="polite"
+          data-testid="flow-said"
+          sx={{ fontSize: 20, fontWeight: 620, mt: 1 }}
+        >
+          {walk.said}
+        </Typography>
+      )}
       {walk.state ? (
         <>
-          <Typography component="p" aria-live="polite" sx={{ fontSize: 20, fontWeight: 620, mt: 1, mb: 1.5 }}>
+          <Typography
+            component="p"
+            aria-live="polite"
+            sx={{ fontSize: walk.said ? 17 : 20, fontWeight: 620, mt: 1, mb: 1.5 }}
+          >
             {promptOf(walk)}
           </Typography>
           <Ask
@@ -78,13 +92,13 @@ export function FlowRun(props: Props) {
           />
         </>
       ) : (
-        <Typography component="p" sx={{ fontSize: 20, fontWeight: 620, mt: 1 }}>
+        <Typography component="p" sx={{ fontSize: walk.said ? 17 : 20, fontWeight: 620, mt: 1 }}>
           {walk.isComplete ? 'That is the whole of it.' : 'Stopped here.'}
         </Typography>
       )}
       {hidesCounts && walk.attempts > 0 && (
         <Box data-testid="flow-attempts" role="status" sx={{ color: 'text.secondary', mt: 1 }}>
-          {planned ? `${walk.attempts} of ${planned}` : `${walk.attempts} so far`}
+          {planned && walk.attempts <= planned ? `${walk.attempts} of ${planned}` : `${walk.attempts} so far`}
         </Box>
       )}
       {!hidesCounts && (

@@ -69,6 +69,8 @@ function readOne(
       if (found === undefined) return undefined;
       return { answers: Array.from({ length: Number(found) }, () => ({ kind: ask.kind })), length: found.length };
     }
+    case 'nothing':
+      return undefined;
   }
 }
 
@@ -87,5 +89,7 @@ export function hintOf(walk: Walk): string {
     case 'tap':
     case 'timer':
       return 'How many were done';
+    case 'nothing':
+      return '';
   }
 }

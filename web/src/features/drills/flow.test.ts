@@ -15,7 +15,7 @@ const line = (flow: Flow, inputs: DrillInput[]) => {
   const walk = walkThrough(flow, inputs);
   const { state, attempts, isComplete, misfitAt } = walk;
   const where = `${state?.name ?? '-'} ${attempts} ${isComplete ? 'complete' : 'open'} ${misfitAt ?? 'fits'}`;
-  return [where, promptOf(walk), ...displaysOf(flow, walk)].join(' | ');
+  return [where, promptOf(walk), walk.said ?? '-', ...displaysOf(flow, walk)].join(' | ');
 };
 
 describe('the phone’s walker', () => {
@@ -45,5 +45,5 @@ describe('the phone’s walker', () => {
   });
 
   it('refuses a flow of another format', () =>
-    expect(() => begin({ ...(shared[0] as SharedFlow).flow, version: 2 })).toThrow('format 2'));
+    expect(() => begin({ ...(shared[0] as SharedFlow).flow, version: 3 })).toThrow('format 3'));
 });

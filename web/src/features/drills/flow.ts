@@ -15,12 +15,14 @@ export interface Walk {
   /** The index of the first input that did not fit. */
   misfitAt: number | undefined;
   taken: number;
+  /** What was said last; no value while nothing was. */
+  said: string | undefined;
 }
 
-const currentVersion = 1;
+const currentVersion = 2;
 
 export function begin(flow: Flow): Walk {
-  if (flow.version !== currentVersion) throw new Error(`This flow has format ${flow.version}.`);
+  if (flow.version < 1 || flow.version > currentVersion) throw new Error(`This flow has format ${flow.version}.`);
   return {
     state: flow.states.find((s) => s.name === flow.start),
     registers: Object.fromEntries(flow.registers.map((r) => [r.name, r.initial])),
@@ -28,6 +30,7 @@ export function begin(flow: Flow): Walk {
     isComplete: false,
     misfitAt: undefined,
     taken: 0,
+    said: undefined,
   };
 }
 
@@ -43,18 +46,25 @@ export function take(flow: Flow, walk: Walk, input: DrillInput): Walk {
   if (!state || input.attempt !== walk.attempts + 1) return misfit;
   if (input.kind === 'stop' || input.kind === 'timeUp') return { ...walk, state: undefined, taken: walk.taken + 1 };
   if (!fits(state.question, input)) return misfit;
+  const next = through(flow, walk, state, input);
+  return next ? { ...next, taken: walk.taken + 1 } : misfit;
+}
+
+/** The walk after a state's transition, and after those of the states behind it that ask nothing; no value where none holds. */
+function through(flow: Flow, walk: Walk, state: FlowState, input: DrillInput): Walk | undefined {
   const taken = state.transitions.find((t) => (t.when ?? []).every((guard) => holds(guard, input, walk)));
-  if (!taken) return misfit;
+  if (!taken) return undefined;
   const registers = { ...walk.registers };
   for (const effect of taken.then ?? []) carry(effect, input, registers);
-  return {
+  const next: Walk = {
+    ...walk,
     state: taken.to ? flow.states.find((s) => s.name === taken.to) : undefined,
     registers,
     attempts: walk.attempts + (taken.endsAttempt ? 1 : 0),
     isComplete: !taken.to,
-    misfitAt: undefined,
-    taken: walk.taken + 1,
   };
+  if (taken.says) next.said = filled(taken.says, next);
+  return next.state?.question.kind === 'nothing' ? through(flow, next, next.state, input) : next;
 }
 
 /** Whether a drill still wants something. */
@@ -86,6 +96,8 @@ function fits(ask: FlowState['question'], input: DrillInput): boolean {
       return input.kind === 'tap';
     case 'timer':
       return input.kind === 'timer';
+    case 'nothing':
+      return false;
   }
 }
 
@@ -97,19 +109,30 @@ function holds(guard: Schemas['FlowGuard'], input: DrillInput, walk: Walk): bool
       return input.kind === 'number' && input.tenths >= guard.least && input.tenths <= guard.most;
     case 'register':
       return (walk.registers[guard.register] ?? 0) >= guard.atLeast;
+    case 'registers':
+      return (walk.registers[guard.register] ?? 0) >= (walk.registers[guard.other] ?? 0);
+  }
+}
+
+function operandOf(effect: Schemas['FlowEffect'], input: DrillInput, registers: Record<string, number>): number {
+  const from = registers[effect.from ?? ''] ?? 0;
+  switch (effect.kind) {
+    case 'register':
+      return from;
+    case 'product':
+      return from * (registers[effect.by ?? ''] ?? 0);
+    case 'lookup':
+      return (effect.table ?? []).filter((n) => from >= n).length;
+    case 'input':
+      return input.kind === 'number' ? input.tenths : 0;
+    default:
+      return effect.number ?? 0;
   }
 }
 
 function carry(effect: Schemas['FlowEffect'], input: DrillInput, registers: Record<string, number>) {
   const before = registers[effect.register] ?? 0;
-  const operand =
-    (effect.kind === 'register'
-      ? (registers[effect.from ?? ''] ?? 0)
-      : effect.kind === 'input'
-        ? input.kind === 'number'
-          ? input.tenths
-          : 0
-        : (effect.number ?? 0)) * (effect.negative ? -1 : 1);
+  const operand = operandOf(effect, input, registers) * (effect.negative ? -1 : 1);
   registers[effect.register] =
     effect.do === 'set' ? operand : effect.do === 'add' ? before + operand : Math.max(before, operand);
 }
@@ -124,6 +147,10 @@ export const displaysOf = (flow: Flow, walk: Walk): string[] => flow.displays.ma
 
 /** Whole-number arithmetic only, rounded half away from zero, so that every walker shows the same digits. */
 function shown(value: Schemas['FlowValue'], walk: Walk): string {
+  if (value.words) {
+    const word = Math.min(Math.max(walk.registers[value.register] ?? 0, 0), value.words.length - 1);
+    return value.words[word] ?? '';
+  }
   const divisor = (value.dividedBy ? (walk.registers[value.dividedBy] ?? 0) : 1) * (value.inTenths ? 10 : 1);
   if (divisor === 0) return '–';
   const decimals = value.decimals ?? 0;

@@ -2,15 +2,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import { useQuery } from '@tanstack/react-query';
-import { answer, api, type Schemas } from '../../api/client';
-import { drillKeys } from '../../api/queryKeys';
+import type { Schemas } from '../../api/client';
 import { domainNow } from '../../app/signIn';
 import { clock, count, hiddenThings, minutes, places } from '../../ui/format';
 import { onDemand } from '../../ui/onDemand';
 import { PhaseSign } from '../../ui/phases';
 import { StepHeading } from '../../ui/StepHeading';
-import { isAsking, type DrillInput } from '../drills/flow';
+import { isAsking } from '../drills/flow';
 import { FlowRun } from '../drills/FlowRun';
 import { callInWords } from '../drills/calls';
 import { Metronome } from '../drills/Metronome';
@@ -264,23 +262,8 @@ function DrillRun({
         onInput={(input) => add({ kind: 'answered', segmentId: segment.id, flowVersion: drill.flow.version, input })}
         onUndo={() => add({ kind: 'attemptDropped', segmentId: segment.id })}
       />
-      {drill.aimDistance && !isAsking(drill.flow, log.inputs[segment.id] ?? []) && (
-        <Aim distance={drill.aimDistance} inputs={log.inputs[segment.id] ?? []} />
-      )}
     </Box>
   );
-}
-
-/** The day's one line, once the balls of an aim check are hit. With too few of them the server says nothing. */
-function Aim({ distance, inputs }: { distance: Schemas['MarkedLength']; inputs: DrillInput[] }) {
-  const offsets = inputs.flatMap((i) => (i.kind === 'number' ? [i.tenths / 10] : []));
-  const check = useQuery({
-    queryKey: drillKeys.aimCheck(distance, offsets),
-    queryFn: () =>
-      answer(api.POST('/api/drills/aim-check', { body: { distance: distance.value, unit: distance.unit, offsets } })),
-    staleTime: Infinity,
-  });
-  return check.data ? <Typography sx={{ mt: 1, fontWeight: 620 }}>{check.data.text}</Typography> : null;
 }
 
 function Balls({
