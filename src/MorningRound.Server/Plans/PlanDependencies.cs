@@ -20,7 +20,9 @@ public interface IPracticeHistory
         CancellationToken cancel
     );
 
-    /// <summary>What hurts each student of the squad, and when each last practised; of whom nothing is known may be missing.</summary>
+    /// <summary>
+    /// What hurts each student of the squad, and when each last practised; of whom nothing is known may be missing.
+    /// </summary>
     /// <param name="caller">A coach of the academy.</param>
     /// <param name="files">The files that there are, by student.</param>
     /// <param name="day">Practice after this day is not looked at.</param>

@@ -36,8 +36,8 @@ public class AimCheckTests
     }
 
     [Theory]
-    // Wild: common practice, no source. Small and not clear of zero; clear of zero but scattered by more than four degrees; steady,
-    // and nothing in whole yards: by definition.
+    // Wild: common practice, no source. Small and not clear of zero; clear of zero but scattered by more than four degrees;
+    // steady, and nothing in whole yards: by definition.
     [InlineData(185, -200, 250, 50, -150, 200)]
     [InlineData(185, 10, -10, 5, 0, 10)]
     [InlineData(100, 100, 280, 120, 290, 150)]

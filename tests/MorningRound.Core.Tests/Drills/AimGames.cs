@@ -10,7 +10,9 @@ internal static class AimGames
 {
     private static readonly int[] Straight = [150, 152, 148, 151, 149];
 
-    /// <summary>Games of an aim check at its edges, as the first five and as the five that verify; none of another drill.</summary>
+    /// <summary>
+    /// Games of an aim check at its edges, as the first five and as the five that verify; none of another drill.
+    /// </summary>
     public static IEnumerable<IReadOnlyList<DrillInput>> AtEveryEdge(ScoringProtocol protocol) =>
         (protocol as MeasuredShots)?.AimTarget() is { } target
             ? AtEveryEdge(target)
@@ -52,8 +54,8 @@ internal static class AimGames
     private static int[] Alike(int sum) => [.. Enumerable.Range(0, 5).Select(i => (sum + i) / 5)];
 
     /// <summary>
-    /// The sums and sums of squares next to the edge of being steady, on either side of it. A sum and a sum of squares of the same
-    /// whole numbers are both even or both odd.
+    /// The sums and sums of squares next to the edge of being steady, on either side of it. A sum and a sum of squares of the
+    /// same whole numbers are both even or both odd.
     /// </summary>
     private static IEnumerable<(int Sum, int Squares)> Steady()
     {
@@ -112,7 +114,9 @@ internal static class AimGames
         }
     }
 
-    /// <summary>Five with five times their squares less the square of their sum; null where no sum around 90 units gives it.</summary>
+    /// <summary>
+    /// Five with five times their squares less the square of their sum; null where no sum around 90 units gives it.
+    /// </summary>
     private static int[]? WithSpread(int spread) =>
         Enumerable
             .Range(900, 10)

@@ -355,7 +355,8 @@ internal static class Play
             case FlowQuestionChoice choice:
                 return new ChoiceMade { Attempt = attempt, Value = choice.Options[Chosen(choice.Options.Count)].Value };
             case FlowQuestionNumber { Sides: not null } number when state.Transitions.All(t => t.When?[0] is not NumberIs):
-                // Left or right of something, of which no bound is asked: somewhere around what the game's habit and the state make of it.
+                // Left or right of something, of which no bound is asked: somewhere around what the game's habit and the state
+                // make of it.
                 var around = (((state.Name.Sum(c => c) + habit) % 5) - 2) * 75;
                 var spread = 1 + (int)((1 - constancy) * 300);
                 return new NumberGiven

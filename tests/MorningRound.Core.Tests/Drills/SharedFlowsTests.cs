@@ -60,5 +60,6 @@ public class SharedFlowsTests
 
     private static string Shown(FlowWalk walk) =>
         $"{walk.State?.Name ?? "-"} {walk.Attempts} {(walk.IsComplete ? "complete" : "open")} "
-        + $"{walk.MisfitAt?.ToString(null, null) ?? "fits"} | {walk.Prompt} | {walk.Said ?? "-"} | {string.Join(" | ", walk.Displays)}";
+        + $"{walk.MisfitAt?.ToString(null, null) ?? "fits"} | {walk.Prompt} | {walk.Said ?? "-"} | "
+        + $"{string.Join(" | ", walk.Displays)}";
 }

@@ -18,8 +18,8 @@ public sealed record AttemptFlow
     public const int CurrentVersion = 2;
 
     /// <summary>
-    /// The format without states that ask nothing, products, lookups, comparisons of registers, things said and words for numbers.
-    /// A flow that has none of them is written in it, so that a phone that has not been renewed goes on walking it.
+    /// The format without states that ask nothing, products, lookups, comparisons of registers, things said and words for
+    /// numbers. A flow that has none of them is written in it, so that a phone that has not been renewed goes on walking it.
     /// </summary>
     public const int PlainVersion = 1;
 

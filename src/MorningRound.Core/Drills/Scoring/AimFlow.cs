@@ -9,9 +9,9 @@ namespace MorningRound.Core.Drills.Scoring;
 /// same balls for the result and does not use it.
 /// </summary>
 /// <remarks>
-/// With S the sum and Q the sum of squares of five offsets in tenths: five are steady where 1000·S² is above 3292·Q; their scatter
-/// is within the limit where 5·Q − S², twenty times the variance, is at most twenty times the square of the limit; the angle is
-/// looked up from |S|; another club's offset is |S| times its carry over five times the target's distance.
+/// With S the sum and Q the sum of squares of five offsets in tenths: five are steady where 1000·S² is above 3292·Q; their
+/// scatter is within the limit where 5·Q − S², twenty times the variance, is at most twenty times the square of the limit; the
+/// angle is looked up from |S|; another club's offset is |S| times its carry over five times the target's distance.
 /// </remarks>
 internal sealed class AimFlow(string what, MarkedLength target, IReadOnlyList<AimClub> clubs)
 {

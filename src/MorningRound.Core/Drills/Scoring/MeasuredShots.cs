@@ -72,8 +72,8 @@ public sealed record MeasuredShots : ScoringProtocol
 
     /// <summary>
     /// Turned for the hand, in the player's unit, and an aim check at the ground's own target: the one nearest to how far a
-    /// middle iron of the bag carries, or to the drill's own distance. Its aim is said for two more clubs of the bag: the longest,
-    /// and one half as long.
+    /// middle iron of the bag carries, or to the drill's own distance. Its aim is said for two more clubs of the bag: the
+    /// longest, and one half as long.
     /// </summary>
     public override ScoringProtocol For(PlayerNumbers player)
     {

@@ -112,8 +112,8 @@ public abstract record ScoringProtocol
     public virtual ScoringProtocol FittedTo(int attempts) => this;
 
     /// <summary>
-    /// The protocol as results are compared: without its number of attempts where its result is a share, a mean or a spread, which
-    /// compare whatever their number, and without what only words its result.
+    /// The protocol as results are compared: without its number of attempts where its result is a share, a mean or a spread,
+    /// which compare whatever their number, and without what only words its result.
     /// </summary>
     internal virtual ScoringProtocol AsCompared() => CountBy == CountBy.Segment && IsRelative ? FittedTo(1) : this;
 
