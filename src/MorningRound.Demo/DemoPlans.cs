@@ -136,7 +136,10 @@ internal static class DemoPlans
                 Bridge = true,
                 Focus = "Low point: the buckle over the lead foot",
             },
-            Slow(36, 12),
+            Slow(36, 12) with
+            {
+                HideStages = [new HideStage { Hide = [Hidden.Result] }, new HideStage()],
+            },
             Water(4),
             Slow(30, 10),
             Holes(2, 10, 7, Area.Iron, [Club.Hybrid, Club.Iron7])

@@ -33,6 +33,9 @@ public static class PlanRules
     /// <summary>The most parts of a segment.</summary>
     public const int MostParts = 6;
 
+    /// <summary>The most stages in which a segment hides something.</summary>
+    public const int MostHideStages = 3;
+
     /// <summary>The most holes of a segment.</summary>
     public const int MostHoles = 18;
 
@@ -167,6 +170,9 @@ public static class PlanRules
             )
             .RequireBetween(practice.Priority, 1, 3, $"{path}.priority", "as a priority");
         CheckParts(practice, path, errors);
+        errors.RequireAtMost(practice.HideStages.Count, MostHideStages, $"{path}.hideStages");
+        for (var i = 0; i < Math.Min(MostHideStages, practice.HideStages.Count); i++)
+            errors.RequireOnce(practice.HideStages[i].Hide, $"{path}.hideStages[{i}].hide");
         for (var i = 0; i < Math.Min(60, practice.Calls.Count); i++)
             errors.AllowText(practice.Calls[i].Target, $"{path}.calls[{i}].target", 40);
         if (practice.Holes is { } holes)

@@ -48,6 +48,18 @@ public sealed record SegmentPart
     public int Balls { get; init; }
 }
 
+/// <summary>An equal share of a segment in which something is not to be looked at; nothing in it shows all.</summary>
+public sealed record HideStage
+{
+    /// <summary>What is hidden, each once.</summary>
+    public IReadOnlyList<Hidden> Hide { get; init; } = [];
+}
+
+/// <summary>What is hidden from some point of a segment on, until the next one.</summary>
+/// <param name="From">The share of the segment that is done by then, from 0 and below 1.</param>
+/// <param name="Hide">What is hidden; empty from where all is shown.</param>
+public sealed record HiddenFrom(double From, IReadOnlyList<Hidden> Hide);
+
 /// <summary>A stretch of practice.</summary>
 public sealed record PracticeSegment : Segment
 {
@@ -111,6 +123,11 @@ public sealed record PracticeSegment : Segment
     /// <summary>Aids lying there while it is done.</summary>
     public IReadOnlyList<Equipment> Aids { get; init; } = [];
 
+    /// <summary>
+    /// What is hidden while it is done, in stages of equal length: first the numbers, then nothing. Empty leaves it to the drill.
+    /// </summary>
+    public IReadOnlyList<HideStage> HideStages { get; init; } = [];
+
     /// <summary>How many balls in a row the same call may be hit, 2 to 5; null means that every ball changes.</summary>
     public int? DeclaredRun { get; init; }
 
@@ -145,6 +162,15 @@ public sealed record PracticeSegment : Segment
     /// <summary>The segment's own feedback, or its drill's; null where neither says.</summary>
     [JsonIgnore]
     public FeedbackSource? EffectiveFeedback => Feedback ?? Drill?.Drill.Feedback;
+
+    /// <summary>
+    /// What is hidden from where on: stage by stage, or all through what the drill hides. Empty where nothing ever is.
+    /// </summary>
+    public IReadOnlyList<HiddenFrom> Hiding() =>
+        HideStages.Any(s => s.Hide.Count > 0)
+            ? [.. HideStages.Select((stage, i) => new HiddenFrom((double)i / HideStages.Count, stage.Hide))]
+        : HideStages.Count == 0 && Drill?.Drill.Hide is { Count: > 0 } all ? [new HiddenFrom(0, all)]
+        : [];
 
     /// <summary>
     /// The segment with another number of balls: its parts in proportion, and over after its minutes where none are left.

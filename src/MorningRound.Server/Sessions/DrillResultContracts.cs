@@ -28,8 +28,6 @@ public sealed record SessionDrill
     /// <summary>What is asked of it, in words; empty when nothing is.</summary>
     public required string Goal { get; init; }
 
-    public required IReadOnlyList<Hidden> Hide { get; init; }
-
     public required IReadOnlyList<string> Cautions { get; init; }
 
     public required AttemptFlow Flow { get; init; }
@@ -59,7 +57,6 @@ public sealed record SessionDrill
             Criterion = planned.Drill.Criterion,
             Modifiers = planned.Modifiers.InWords(),
             Goal = planned.Goal is { } goal ? set.Protocol.InWords(goal) : "",
-            Hide = planned.Drill.Hide,
             Cautions = planned.Drill.Cautions,
             Flow = set.Flow,
             PlannedAttempts = set.Protocol.PlannedAttempts,

@@ -24,6 +24,9 @@ public sealed record SessionView
     /// <summary>When each segment of practice is over, in words.</summary>
     public required IReadOnlyList<ExitRuleText> ExitRules { get; init; }
 
+    /// <summary>What is not to be looked at in each segment that hides something, and from where on.</summary>
+    public required IReadOnlyList<SegmentHiding> Hiding { get; init; }
+
     /// <summary>The segments that are played with bought balls.</summary>
     public required IReadOnlyList<Guid> RangeBallSegments { get; init; }
 
@@ -192,4 +195,11 @@ public sealed record OwnPracticeInput
     public required DateOnly Day { get; init; }
 
     public required SessionPlan Plan { get; init; }
+}
+
+/// <summary>What a segment hides, in the order in which it is practised.</summary>
+public sealed record SegmentHiding(Guid SegmentId, IReadOnlyList<HiddenFrom> Stages)
+{
+    public static IReadOnlyList<SegmentHiding> Of(SessionPlan plan) =>
+        [.. plan.Practice().Select(s => new SegmentHiding(s.Id, s.Hiding())).Where(h => h.Stages.Count > 0)];
 }

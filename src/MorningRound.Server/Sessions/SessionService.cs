@@ -48,6 +48,7 @@ public sealed class SessionService(MorningRoundDb db, DomainClock clock, Session
             Plan = row.Document,
             Totals = PlanTotals.Of(row.Document),
             ExitRules = ExitRuleText.Of(row.Document),
+            Hiding = SegmentHiding.Of(row.Document),
             RangeBallSegments = [.. row.Document.Practice().Where(s => s.Place.BallsAreBought()).Select(s => s.Id)],
             AskAfterMinutes = (int)SessionLog.AskAfter.TotalMinutes,
             Segments = completion.Segments,

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using CsCheck;
+using MorningRound.Core.Drills;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Serialization;
@@ -56,6 +57,20 @@ public class PlanRulesTests
             { "segments[0].holes", Given.Segment(1, Phase.Block, 10) with { Holes = 3 } },
             { "segments[0].holes", Given.Segment(1, Phase.OnCourse, 10) with { Holes = 19 } },
             { "segments[0].exit.criterion", Given.Segment(1, Phase.Block, 10) with { Exit = new UntilMet { Criterion = "" } } },
+            {
+                "segments[0].hideStages",
+                Given.Segment(1, Phase.Block, 10) with
+                {
+                    HideStages = [new HideStage(), new HideStage(), new HideStage(), new HideStage()],
+                }
+            },
+            {
+                "segments[0].hideStages[1].hide",
+                Given.Segment(1, Phase.Block, 10) with
+                {
+                    HideStages = [new HideStage(), new HideStage { Hide = [Hidden.Video, Hidden.Video] }],
+                }
+            },
             { "segments[0].id", Given.Segment(0, Phase.Block, 10) },
         };
 
@@ -63,6 +78,29 @@ public class PlanRulesTests
     [MemberData(nameof(WrongSegments))]
     public void A_wrong_segment_is_named_by_its_field(string path, PracticeSegment segment) =>
         Assert.Equal([path], PlanRules.ToKeep(Given.Plan(segment)).Select(e => e.Path));
+
+    [Fact]
+    public void What_is_hidden_goes_by_equal_stages_of_the_segment_and_else_by_the_drill()
+    {
+        // First the picture, then the numbers, then neither: common practice, no source.
+        var staged = Given.Segment(1, Phase.Block, 30) with
+        {
+            HideStages = [new HideStage { Hide = [Hidden.Result] }, new HideStage { Hide = [Hidden.Numbers] }, new HideStage()],
+        };
+        Assert.Equal([(0.0, 1), (1 / 3.0, 1), (2 / 3.0, 0)], staged.Hiding().Select(h => (h.From, h.Hide.Count)));
+        Assert.Equal([Hidden.Numbers], staged.Hiding()[1].Hide);
+        Assert.Empty((staged with { HideStages = [] }).Hiding());
+        Assert.Empty((staged with { HideStages = [new HideStage(), new HideStage()] }).Hiding());
+
+        var drill = Drills.DrillTests.Gate with { Hide = [Hidden.Numbers] };
+        var plain = Given.Segment(1, Phase.Block, 30) with
+        {
+            Drill = new PlannedDrill { DrillId = Guid.CreateVersion7(), Drill = drill },
+        };
+        Assert.Equal([Hidden.Numbers], Assert.Single(plain.Hiding()).Hide);
+        // A segment that shows all shows what its drill would hide.
+        Assert.Empty((plain with { HideStages = [new HideStage()] }).Hiding());
+    }
 
     [Fact]
     public void Two_segments_cannot_share_an_id() =>

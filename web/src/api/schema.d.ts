@@ -2521,6 +2521,14 @@ export interface components {
     HandsOnClub: 'both' | 'leadOnly' | 'trailOnly';
     /** @enum {string} */
     Hidden: 'result' | 'numbers' | 'video';
+    HiddenFrom: {
+      /** Format: double */
+      from: number;
+      hide: components['schemas']['Hidden'][];
+    };
+    HideStage: {
+      hide?: components['schemas']['Hidden'][];
+    };
     /** @enum {string} */
     HitFrom: 'grass' | 'mat' | 'indoors';
     Homework: {
@@ -3289,6 +3297,11 @@ export interface components {
       /** @default false */
       howMuchUnknown: boolean;
     };
+    SegmentHiding: {
+      /** Format: uuid */
+      segmentId: string;
+      stages: components['schemas']['HiddenFrom'][];
+    };
     /** @enum {string} */
     SegmentOutcome: 'done' | 'partDone' | 'skipped';
     SegmentPace: {
@@ -3339,6 +3352,7 @@ export interface components {
       criterion?: string;
       swing?: null | components['schemas']['SwingSize'];
       aids?: components['schemas']['Equipment'][];
+      hideStages?: components['schemas']['HideStage'][];
       /** Format: int32 */
       declaredRun?: null | number;
       calls?: components['schemas']['ShotCall'][];
@@ -3404,7 +3418,6 @@ export interface components {
       criterion: string;
       modifiers: string;
       goal: string;
-      hide: components['schemas']['Hidden'][];
       cautions: string[];
       flow: components['schemas']['AttemptFlow'];
       /** Format: int32 */
@@ -3732,6 +3745,7 @@ export interface components {
       plan: components['schemas']['SessionPlan'];
       totals: components['schemas']['PlanTotals'];
       exitRules: components['schemas']['ExitRuleText'][];
+      hiding: components['schemas']['SegmentHiding'][];
       rangeBallSegments: string[];
       /** Format: int32 */
       askAfterMinutes: number;

@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { Checkbox } from '../../ui/Checkbox';
 import { Chips } from '../../ui/Chips';
 import { Choice, Field, optionsOf } from '../../ui/Field';
-import { areas, clubs, feedbackSources, intents, places, swingSizes } from '../../ui/format';
+import { areas, clubs, equipment, feedbackSources, hiddenThings, intents, places, swingSizes } from '../../ui/format';
 import { NumberField } from '../../ui/NumberField';
 import { Stepper } from '../../ui/Stepper';
 import { twoOrMore, type PartProps } from './SegmentParts';
@@ -139,6 +139,52 @@ export function ClubsAndRoutine({ segment, errorAt, onChange }: PartProps) {
             onChange={(run) => onChange({ declaredRun: run > 1 ? run : null })}
             error={errorAt('declaredRun')}
           />
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+const stageNames = ['Hide', 'Then hide', 'At last hide'];
+
+/** What lies there, and what is not to be looked at, in stages of equal length. */
+export function Aids({ segment, errorAt, onChange }: PartProps) {
+  const stages = segment.hideStages;
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Chips label="Aids lying there" names={equipment} value={segment.aids} onChange={(aids) => onChange({ aids })} />
+      <Box role="group" aria-label="Hidden on purpose" sx={{ display: 'grid', gap: 1 }}>
+        {stages.map((stage, i) => (
+          <Chips
+            key={i}
+            label={stages.length === 1 ? 'Hide all through' : (stageNames[i] ?? '')}
+            names={hiddenThings}
+            value={stage.hide ?? []}
+            onChange={(hide) => onChange({ hideStages: stages.map((s, j) => (j === i ? { hide } : s)) })}
+            error={errorAt(`hideStages[${i}].hide`)}
+          />
+        ))}
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, ml: -1.25 }}>
+          {stages.length < stageNames.length && (
+            <Button
+              onClick={() =>
+                onChange({
+                  hideStages: stages.length === 0 ? [{ hide: ['numbers'] }, { hide: [] }] : [...stages, { hide: [] }],
+                })
+              }
+            >
+              {stages.length === 0 ? 'Hide something by stages' : 'Another stage'}
+            </Button>
+          )}
+          {stages.length > 0 && (
+            <Button onClick={() => onChange({ hideStages: stages.slice(0, -1) })}>Take the last stage out</Button>
+          )}
+        </Box>
+        {stages.length === 0 && (segment.drill?.drill.hide ?? []).length > 0 && (
+          <Box sx={{ color: 'text.secondary', fontSize: 14 }}>
+            The drill hides {(segment.drill?.drill.hide ?? []).map((h) => hiddenThings[h].toLowerCase()).join(', ')} all
+            through.
+          </Box>
         )}
       </Box>
     </Box>

@@ -1,10 +1,9 @@
 import Box from '@mui/material/Box';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { Chips } from '../../ui/Chips';
 import { onDemand } from '../../ui/onDemand';
 import { Field } from '../../ui/Field';
-import { equipment, keysOf } from '../../ui/format';
+import { keysOf } from '../../ui/format';
 import { phaseOrder, phases, PhaseSign } from '../../ui/phases';
 import { Sections } from '../../ui/Sections';
 import { Stepper } from '../../ui/Stepper';
@@ -15,6 +14,7 @@ import { Instruction, Task, type PartProps } from './SegmentParts';
 const moreParts = () => import('./MoreParts');
 const How = onDemand(() => moreParts().then((m) => m.How));
 const ClubsAndRoutine = onDemand(() => moreParts().then((m) => m.ClubsAndRoutine));
+const Aids = onDemand(() => moreParts().then((m) => m.Aids));
 const Counting = onDemand(() => moreParts().then((m) => m.Counting));
 const PlannedDrillFields = onDemand(() => import('./PlannedDrillFields').then((m) => m.PlannedDrillFields));
 const CallsFields = onDemand(() => import('./CallsFields').then((m) => m.CallsFields));
@@ -40,9 +40,9 @@ const fieldsOf: Record<Section, string[]> = {
   task: ['instruction', 'cue', 'focus'],
   how: ['exit.criterion'],
   drill: ['drill.rung', 'drill.goal.measure', 'drill.goal.limit', 'drill.modifiers.effortPercent'],
-  clubs: ['declaredRun', 'parts'],
-  aids: [],
-  counted: ['skill', 'criterion', 'fairwayYards', 'realFairwayYards'],
+  clubs: ['declaredRun'],
+  aids: ['hideStages'],
+  counted: ['parts', 'skill', 'criterion', 'fairwayYards', 'realFairwayYards'],
   calls: [],
 };
 
@@ -217,14 +217,7 @@ function PracticeSections({
         />
       )}
       {shown === 'clubs' && <ClubsAndRoutine {...of} />}
-      {shown === 'aids' && (
-        <Chips
-          label="Aids lying there"
-          names={equipment}
-          value={segment.aids}
-          onChange={(aids) => onChange({ aids })}
-        />
-      )}
+      {shown === 'aids' && <Aids {...of} />}
       {shown === 'counted' && <Counting {...of} />}
       {shown === 'calls' && <CallsFields segment={segment} writtenFor={writtenFor} onChange={onChange} />}
     </Sections>

@@ -35,6 +35,7 @@ const noFields = {
   criterion: '',
   swing: null,
   aids: [],
+  hideStages: [],
   declaredRun: null,
   calls: [],
   fairwayYards: null,

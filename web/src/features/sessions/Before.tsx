@@ -133,7 +133,7 @@ export function Before({ session, isLesson, dropped, said, reported, onFollowUp,
               {opened === s.id && s.kind === 'practice' && (
                 <>
                   {s.instruction && <Typography>{s.instruction}</Typography>}
-                  <HowItIsDone segment={s} drill={session.drills.find((d) => d.segmentId === s.id)} />
+                  <HowItIsDone session={session} segment={s} />
                 </>
               )}
             </Box>

@@ -1,20 +1,22 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import type { Schemas } from '../../api/client';
-import { clubs, count, equipment, feedbackSources, hiddenThings, swingSizes } from '../../ui/format';
+import { clubs, count, equipment, feedbackSources, swingSizes } from '../../ui/format';
 import { callInWords } from '../drills/calls';
 import { DrillDrawing, pictured } from '../drills/DrillDrawing';
 import type { PracticeSegment } from '../plans/benchState';
+import { hidingInWords } from './hiding';
+import type { Session } from './queries';
 
 interface Props {
+  session: Session;
   segment: PracticeSegment;
-  /** The drill as it was set; no value for a plain instruction. */
-  drill: Schemas['SessionDrill'] | undefined;
 }
 
 /** Everything that is needed to do a segment alone: how it is laid out, what to think of, what counts, what to mind. */
-export function HowItIsDone({ segment, drill }: Props) {
+export function HowItIsDone({ session, segment }: Props) {
+  const drill = session.drills.find((d) => d.segmentId === segment.id);
+  const hiding = session.hiding.find((h) => h.segmentId === segment.id)?.stages ?? [];
   const whole = segment.drill?.drill;
   const calls = drill && drill.calls.length > 0 ? drill.calls : segment.calls;
   const cues = [...new Set([segment.cue, ...(whole?.cues ?? [])].filter((cue) => cue))];
@@ -33,7 +35,7 @@ export function HowItIsDone({ segment, drill }: Props) {
     ['Every ball', segment.fullRoutine && 'with the full routine'],
     ['Slowly', segment.slowRepetitions && 'one ball every two to four minutes'],
     ['In a row', segment.declaredRun && `the same call up to ${segment.declaredRun} times running`],
-    ['Hidden on purpose', drill && drill.hide.map((h) => hiddenThings[h].toLowerCase()).join(', ')],
+    ['Hidden on purpose', hidingInWords(hiding)],
     ['When it is crowded', whole?.whenCrowded],
   ];
   return (

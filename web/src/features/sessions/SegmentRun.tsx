@@ -8,12 +8,13 @@ import { clock, count, hiddenThings, minutes, places } from '../../ui/format';
 import { onDemand } from '../../ui/onDemand';
 import { PhaseSign } from '../../ui/phases';
 import { StepHeading } from '../../ui/StepHeading';
-import { isAsking } from '../drills/flow';
+import { isAsking, walkThrough } from '../drills/flow';
 import { FlowRun } from '../drills/FlowRun';
 import { callInWords } from '../drills/calls';
 import { Metronome } from '../drills/Metronome';
 import { RoutineList } from '../drills/RoutineList';
 import type { PracticeSegment, Segment } from '../plans/benchState';
+import { hiddenAt } from './hiding';
 import { ballsOf, secondsOf, stateOf, type LogState, type NewEntry } from './log';
 import type { Session } from './queries';
 
@@ -53,6 +54,10 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
   const isRunning = log.running?.segmentId === segment.id;
   const now = useTick(isRunning);
   const seconds = secondsOf(log, segment.id, now);
+  const hidden = hiddenAt(
+    session.hiding.find((h) => h.segmentId === segment.id)?.stages ?? [],
+    doneOf(segment, drill, log, seconds),
+  );
   // The next segment begins at its top, wherever the last one was left.
   useEffect(() => {
     window.scrollTo(0, 0);
@@ -86,7 +91,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
           </Button>
         )}
       </Box>
-      {showsHow && segment.kind === 'practice' && <HowItIsDone segment={segment} drill={drill} />}
+      {showsHow && segment.kind === 'practice' && <HowItIsDone session={session} segment={segment} />}
       {segment.instruction && <Typography sx={{ mt: 0.5 }}>{segment.instruction}</Typography>}
       {segment.kind === 'pause' && (
         <Typography sx={{ mt: 1.5, p: 2, fontSize: 19, bgcolor: 'background.paper', borderRadius: 2 }}>
@@ -124,7 +129,12 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
         </Button>
       </Box>
 
-      {drill && <DrillRun session={session} drill={drill} segment={segment} log={log} add={add} />}
+      {hidden.length > 0 && (
+        <Box data-testid="hidden" aria-live="polite" sx={{ mt: 1, color: 'text.secondary' }}>
+          Hidden on purpose: {hidden.map((h) => hiddenThings[h].toLowerCase()).join(', ')}. Feel it first.
+        </Box>
+      )}
+      {drill && <DrillRun session={session} drill={drill} segment={segment} hidden={hidden} log={log} add={add} />}
       {!drill && segment.kind === 'practice' && segment.balls > 0 && (
         <Balls
           planned={segment.balls}
@@ -198,6 +208,15 @@ const wantsRoutine = (segment: Segment) =>
 
 const isPutting = (segment: PracticeSegment) => (segment.area ?? segment.drill?.drill.area) === 'putting';
 
+/** How much of a segment is done, 0 to 1 and beyond: of its attempts, of its balls, or of its minutes where neither is counted. */
+function doneOf(segment: Segment, drill: Schemas['SessionDrill'] | undefined, log: LogState, seconds: number): number {
+  if (drill?.plannedAttempts)
+    return walkThrough(drill.flow, log.inputs[segment.id] ?? []).attempts / drill.plannedAttempts;
+  if (!drill && segment.kind === 'practice' && segment.balls > 0)
+    return (stateOf(log, segment.id).balls ?? 0) / segment.balls;
+  return seconds / (segment.minutes * 60);
+}
+
 /** What is left of the time and the balls: of what the student has, where they said so, otherwise of the plan. */
 function leftToday(session: Session, open: Segment[], current: Segment, log: LogState, seconds: number): string {
   const areBought = (id: string) => session.rangeBallSegments.includes(id);
@@ -229,12 +248,14 @@ function DrillRun({
   session,
   drill,
   segment,
+  hidden,
   log,
   add,
 }: {
   session: Session;
   drill: Schemas['SessionDrill'];
   segment: Segment;
+  hidden: readonly Schemas['Hidden'][];
   log: LogState;
   add: Props['add'];
 }) {
@@ -245,11 +266,6 @@ function DrillRun({
     >
       {drill.goal && !isWarmUp && <Box sx={{ fontWeight: 620 }}>Asked: {drill.goal}</Box>}
       {drill.modifiers && <Box>{drill.modifiers}</Box>}
-      {drill.hide.length > 0 && (
-        <Box sx={{ color: 'text.secondary' }}>
-          Hidden on purpose: {drill.hide.map((h) => hiddenThings[h].toLowerCase()).join(', ')}. Feel it first.
-        </Box>
-      )}
       <FlowRun
         flow={drill.flow}
         inputs={log.inputs[segment.id] ?? []}
@@ -258,7 +274,7 @@ function DrillRun({
         isLeftHanded={session.hand === 'left'}
         routine={isWarmUp || !wantsRoutine(segment) ? [] : session.routine}
         planned={drill.plannedAttempts}
-        hidesCounts={isWarmUp || drill.hide.includes('result') || drill.hide.includes('numbers')}
+        hidesCounts={isWarmUp || hidden.includes('result') || hidden.includes('numbers')}
         onInput={(input) => add({ kind: 'answered', segmentId: segment.id, flowVersion: drill.flow.version, input })}
         onUndo={() => add({ kind: 'attemptDropped', segmentId: segment.id })}
       />
