@@ -35,6 +35,18 @@ public sealed record FocusChain
     /// Deliberate repetitions asked for in all; null where they are not counted. A swing change takes 3,000–5,000.
     /// </summary>
     public int? RepetitionsAsked { get; init; }
+
+    /// <summary>
+    /// Where it should be. What begins with a small letter is no sentence and gets before it what it is about: "Low point: at the
+    /// ball or after it". Empty where nobody said.
+    /// </summary>
+    public string AimInWords()
+    {
+        var about = Skill.Length > 0 ? Skill : Measured;
+        return Goal.Length == 0 || about.Length == 0 || !char.IsLower(Goal[0])
+            ? Goal
+            : $"{char.ToUpperInvariant(about[0])}{about[1..]}: {Goal}";
+    }
 }
 
 /// <summary>

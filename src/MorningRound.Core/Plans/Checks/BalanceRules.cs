@@ -134,6 +134,9 @@ internal static class BalanceRules
         // Rounding may leave a minute over, or one too many; the longest segment carries it.
         var longest = minutes.MaxBy(m => m.Value).Key;
         minutes[longest] = Math.Max(1, minutes[longest] + input.MinutesAfterWarmUp - minutes.Values.Sum());
+        // A drill with a number of its own is not drawn out to make a share right: two putts do not last a quarter of an hour.
+        if (input.Practice.Any(s => minutes.TryGetValue(s.Id, out var now) && now > s.Minutes && now > LongestOf(s)))
+            return input.Plan;
         return input.Plan with
         {
             Segments =
@@ -146,6 +149,12 @@ internal static class BalanceRules
             ],
         };
     }
+
+    /// <summary>As many minutes as a drill's own number of strokes bears: half as long again as it usually takes.</summary>
+    private static double LongestOf(PracticeSegment segment) =>
+        segment.Drill is { Drill: { UsualBalls: > 0 } drill } planned && planned.Protocol().OwnStrokes is { } own
+            ? 1.5 * drill.UsualMinutes * own / drill.UsualBalls
+            : double.MaxValue;
 
     private static double Room(ShareBand? band, double share, bool upwards) =>
         upwards ? Math.Max(0, Math.Min(100, band?.Most ?? 100) - share) : Math.Max(0, share - (band?.Least ?? 0));

@@ -13,7 +13,7 @@ internal static class PurposeRules
     {
         if (!string.IsNullOrWhiteSpace(input.Plan.Purpose))
             yield break;
-        var goal = input.Context.Student?.Coach.Focus.Goal ?? "";
+        var goal = input.Context.Student?.Coach.Focus.AimInWords() ?? "";
         yield return goal.Length == 0
             ? new RuleHit(null, CheckSentences.NoPurpose.Of())
             : new RuleHit(

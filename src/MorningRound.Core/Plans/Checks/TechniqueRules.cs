@@ -45,7 +45,7 @@ internal static class TechniqueRules
     {
         var focus = input.Context.Student?.Coach.Focus ?? new FocusChain();
         var isOfIt = focus.Area is { } area ? segment.EffectiveArea == area : !focus.Goal.Any(char.IsDigit);
-        return focus.Goal.Length > 0 && isOfIt ? focus.Goal : KeepItGoing;
+        return focus.Goal.Length > 0 && isOfIt ? focus.AimInWords() : KeepItGoing;
     }
 
     /// <summary>On a putt for pace the ball itself says how it was.</summary>

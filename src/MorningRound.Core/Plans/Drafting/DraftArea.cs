@@ -42,7 +42,16 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
     public static DraftArea Of(DraftRequest request, PlanContext context)
     {
         if (request.Area is { } asked)
-            return new DraftArea(asked, DraftSentences.AskedFor.Of(Named(asked)), IsSet: true);
+        {
+            var there = InBag(asked, context);
+            return new DraftArea(
+                there,
+                there == asked
+                    ? DraftSentences.AskedFor.Of(Named(asked))
+                    : DraftSentences.NotInBag.Of(asked == Area.Driver ? "driver" : "wood or hybrid", Named(there)),
+                IsSet: true
+            );
+        }
         bool IsPossible(Area area) =>
             IsThere(area, request)
             && !SwingLoads.Of(SwingOf(area)).Any(l => context.Hurt.Any(h => l.Touches(h.Part, h.Side) && h.Forbids(l.Weight)));
@@ -131,6 +140,17 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
             Area.Mind => "the head",
             _ => "putting",
         };
+
+    /// <summary>An area for which the bag has a club: without a driver the woods, without those the irons.</summary>
+    private static Area InBag(Area area, PlanContext context)
+    {
+        var bag = context.Student?.Coach.Bag.Select(b => b.Club).ToList() ?? [];
+        if (bag.Count == 0)
+            return area;
+        if (area == Area.Driver && !bag.Contains(Club.Driver))
+            area = Area.Wood;
+        return area == Area.Wood && !bag.Exists(c => c is > Club.Driver and <= Club.Hybrid) ? Area.Iron : area;
+    }
 
     private static Area[] UsualOf(PlaceKind place) =>
         place switch

@@ -116,7 +116,12 @@ internal sealed partial class DraftInProgress
             var (phase, intent) in Instead.GetValueOrDefault((slot.Phase, slot.Intent), []).Prepend((slot.Phase, slot.Intent))
         )
         {
-            var tried = slot with { Phase = phase, Intent = intent };
+            var tried = slot with
+            {
+                Phase = phase,
+                Intent = intent,
+                IsInstead = slot.Phase == Phase.OnCourse && phase != Phase.OnCourse,
+            };
             (ShelvedDrill, PlaceKind)? best = null;
             var bestScore = double.MinValue;
             // In a competition's week something new is begun only where there is nothing else for the part.
@@ -166,6 +171,13 @@ internal sealed partial class DraftInProgress
         if (!drill.Phases.Contains(slot.Phase) || !drill.Intents.Contains(slot.Intent) || !drill.Places.Contains(place))
             return false;
         if (drill.Area == Area.Body && _about.Area != Area.Body)
+            return false;
+        // Without a change under way, or one that is asked for, there is nothing to rehearse.
+        if (
+            drill.Skill == TheChange
+            && _approach != Approach.SlowBuild
+            && _context.Student is { Coach.Focus: { Goal.Length: 0, Fault.Length: 0 } }
+        )
             return false;
         if (Lengths(drill, slot).Least > left)
             return false;
@@ -293,6 +305,12 @@ internal sealed partial class DraftInProgress
             score += SharpenScore(shelved, slot);
         if (_needsCare && drill.Swing == SwingSize.Full)
             score -= 12;
+        // Reading is no proof, and little for somebody who is new to it.
+        if (drill is { UsualBalls: 0, Area: Area.Putting })
+            score -=
+                slot.IsInstead ? 60
+                : _context.Level == Level.New ? 30
+                : 0;
         // Others of equal worth take turns from draft to draft.
         return score + (8 * _random.NextDouble() * (_variant == 0 ? 0.1 : 2));
     }
@@ -344,10 +362,14 @@ internal sealed partial class DraftInProgress
         return isOwn
             ? (Math.Max(LeastSegment, (int)Math.Round(usual * 0.8)), Math.Min(MostSegment, (int)(usual * Slowest(drill, slot))))
             : (
-                Math.Max(LeastSegment, (int)Math.Round(usual * (_request.Minutes < ShortVisit ? 0.35 : 0.5))),
+                Math.Max(LeastSegment, (int)Math.Round(usual * (IsBegunOnly(slot) ? 0.35 : 0.5))),
                 Math.Min(MostSegment, (int)Math.Round(usual * 1.6))
             );
     }
+
+    /// <summary>Whether a drill may be only begun: in a short visit, and to wake up before holes.</summary>
+    private bool IsBegunOnly(Slot slot) =>
+        _request.Minutes < ShortVisit || (_approach == Approach.PlayIt && slot.Phase == Phase.Random);
 
     /// <summary>
     /// By how much a drill with a number of its own may be stretched: a third, and never so far that its pace is unusual.

@@ -27,14 +27,16 @@ internal sealed partial class DraftInProgress
         PlaceKind[] greens = [PlaceKind.PuttingGreen, PlaceKind.ChippingGreen];
         var other =
             _main == PlaceKind.Range ? greens.Cast<PlaceKind?>().FirstOrDefault(g => _request.Places.Contains(g!.Value))
-            : greens.Contains(_main) && _request.Places.Contains(PlaceKind.Range) && _request.Balls >= 10 ? PlaceKind.Range
-            : null;
-        if (other is not { } place || _request.Minutes < HoldsBothFrom || _approach == Approach.SlowBuild)
+            : !greens.Contains(_main) ? null
+            : _request.Places.Contains(PlaceKind.Range) && _request.Balls >= 10 ? PlaceKind.Range
+            : greens.Cast<PlaceKind?>().FirstOrDefault(g => g != _main && _request.Places.Contains(g!.Value));
+        if (other is not { } place || _request.Minutes < HoldsBothFrom)
             return slots;
         var split =
             slots.LastOrDefault(s => s is { Phase: Phase.OnCourse, Minutes: >= 2 * OtherPlaceMinutes })
-            ?? slots.LastOrDefault(s => s is { Phase: not Phase.Block, Minutes: >= 2 * OtherPlaceMinutes });
-        if (split is null || (_approach == Approach.Sharpen && place != PlaceKind.Range))
+            ?? slots.LastOrDefault(s => s is { Phase: not Phase.Block, Minutes: >= 2 * OtherPlaceMinutes })
+            ?? slots.LastOrDefault(s => s.Minutes >= 2 * OtherPlaceMinutes);
+        if (split is null || (_approach == Approach.Sharpen && place == PlaceKind.PuttingGreen))
             return slots;
         return slots.SelectMany(s =>
             s != split

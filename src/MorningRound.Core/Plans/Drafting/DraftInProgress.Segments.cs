@@ -110,7 +110,12 @@ internal sealed partial class DraftInProgress
             [
                 Club.PitchingWedge,
                 Club.Iron7,
-                _about.Area is Area.Wedge or Area.Iron ? Club.Hybrid : Club.Driver,
+                .. _about.Area switch
+                {
+                    Area.Wedge or Area.Iron => new[] { Club.Hybrid },
+                    Area.Wood => [Club.Hybrid, Club.Wood5, Club.Wood3],
+                    _ => [Club.Driver],
+                },
             ],
             _ => drill.Area switch
             {
@@ -172,15 +177,21 @@ internal sealed partial class DraftInProgress
     }
 
     /// <summary>
-    /// The coach's focus where the drill is of its area, or, where nobody said which area that is, where it answers the fault.
+    /// The coach's focus where the drill is of its area and works on its skill or on the change itself, or, where nobody said
+    /// which area that is, where it answers the fault.
     /// </summary>
     private string FocusWords(Drill drill)
     {
         var focus = _context.Student?.Coach.Focus;
-        return focus?.Goal.Length > 0 && (focus.Area is { } area ? drill.Area == area : AidFits(drill))
-            ? focus.Goal
+        bool IsOnIt(Area area) =>
+            drill.Area == area && (focus.Skill.Length == 0 || drill.Skill == focus.Skill || drill.Skill == TheChange);
+        return focus?.Goal.Length > 0 && (focus.Area is { } area ? IsOnIt(area) : AidFits(drill))
+            ? focus.AimInWords()
             : KeepItGoing;
     }
+
+    /// <summary>The skill of drills that serve whatever is being changed.</summary>
+    private const string TheChange = "the change";
 
     private const string KeepItGoing = "Keep it going";
 

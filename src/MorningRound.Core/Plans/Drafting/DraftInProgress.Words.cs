@@ -51,17 +51,17 @@ internal sealed partial class DraftInProgress
     {
         var area = MainArea();
         if (_approach == Approach.Sharpen)
-            return $"Take {DraftArea.Named(area)} along as it is, and touch nothing";
+            return $"Take {DraftArea.Named(area)} along as {(IsPlural(area) ? "they are" : "it is")}, and touch nothing";
         var focus = _context.Student?.Coach.Focus;
         var practice = _segments.OfType<PracticeSegment>().ToList();
         // The focus is the purpose where some part of the plan works on it, and its number only where the plan measures it.
-        if (focus?.Goal.Length > 0 && practice.Any(s => s.Focus == focus.Goal))
+        if (focus?.Goal.Length > 0 && practice.Any(s => s.Focus == focus.AimInWords()))
         {
             var isMeasured =
                 focus.Quantity is { } quantity
                 && practice.Any(s => s.Drill?.Drill.Protocol is MeasuredShots measured && measured.What == quantity.What);
-            if (isMeasured || !focus.Goal.Any(char.IsDigit))
-                return focus.Goal;
+            if (isMeasured || (focus.Quantity is null && !focus.Goal.Any(char.IsDigit)))
+                return focus.AimInWords();
             if (focus.Skill.Length > 0)
                 return $"{Capital(focus.Skill)}: first where it is seen, then where it counts";
         }
@@ -87,19 +87,25 @@ internal sealed partial class DraftInProgress
                 _ => "Keep the routine when it matters",
             };
 
-    /// <summary>One that the plan counts: the goal of the last part that has one, in the order of the climb.</summary>
+    /// <summary>
+    /// One that the plan counts, of what it is about: the goal of the last part that has one, in the order of the climb, and
+    /// rather of strokes than of reading. Holes where nothing of the area has a goal.
+    /// </summary>
     private string SuccessTest()
     {
         var goals = Practised().Where(s => s.Drill?.Goal is not null).ToList();
         var focus = _context.Student?.Coach.Focus;
+        var own = goals.FindAll(s => s.Area == MainArea());
+        var holes = _segments.OfType<PracticeSegment>().LastOrDefault(s => s.Holes is not null);
         var asked =
-            goals.LastOrDefault(s => s.Area == MainArea() && s.EffectiveSkill == focus?.Skill)
-            ?? goals.LastOrDefault(s => s.Area == MainArea())
-            ?? goals.LastOrDefault();
+            own.FindLast(s => s.EffectiveSkill == focus?.Skill)
+            ?? own.FindLast(s => s.Balls > 0)
+            ?? own.LastOrDefault()
+            ?? (holes is null ? goals.LastOrDefault() : null);
         if (asked?.Drill is { Goal: { } goal } planned)
             return $"{asked.Title}: {planned.Protocol().InWords(goal)}";
-        return _segments.OfType<PracticeSegment>().LastOrDefault(s => s.Holes is not null) is { } holes
-            ? $"Every one of the {(holes.Holes == 1 ? "holes" : $"{holes.Holes} holes")} finished with one ball"
+        return holes is not null
+            ? $"{(holes.Holes == 1 ? "The hole is" : $"All {holes.Holes} holes are")} finished with one ball"
             : "Every repetition was looked at before the next";
     }
 
@@ -124,7 +130,7 @@ internal sealed partial class DraftInProgress
         _isAreaSaid |= drill.Area == _about.Area;
         if (_request.Recent.Contains(shelved.Id))
             why = DraftSentences.Both.Of(why, DraftSentences.AgainLately.Of());
-        return DraftSentences.Both.Of(SlotWhy(slot, drill), why);
+        return slot.Only is null ? DraftSentences.Both.Of(SlotWhy(slot, drill), why) : why;
     }
 
     private bool _isAreaSaid;
@@ -132,7 +138,15 @@ internal sealed partial class DraftInProgress
     /// <summary>Why the part is there; what is only true of some drills is said of those.</summary>
     private Message SlotWhy(Slot slot, Drill drill)
     {
-        if (_approach != Approach.Sharpen || slot.Only is not null)
+        if (slot.IsInstead)
+            return DraftSentences.InsteadOfHoles.Of();
+        if (slot.Phase == Phase.OnCourse && !IsHoles(drill) && drill.Protocol is not (ParGame or UpAndDown))
+            return DraftSentences.OneThatCounts.Of();
+        if (_approach == Approach.SlowBuild && slot.Phase == Phase.Block && drill.Area != _context.Student?.Coach.Focus.Area)
+            return DraftSentences.TechniqueSlowly.Of();
+        if (slot.Phase == Phase.Random && drill.UsualBalls == 0)
+            return DraftSentences.ChangesEachTime.Of();
+        if (_approach != Approach.Sharpen)
             return slot.Why;
         return (slot.Phase, slot.Intent, drill) switch
         {
@@ -157,7 +171,7 @@ internal sealed partial class DraftInProgress
             Compromise(
                 phase,
                 phase == Phase.WarmUp ? DraftSentences.NoRoomForWarmUp.Of()
-                    : _approach is Approach.Sharpen or Approach.SlowBuild or Approach.PlayIt or Approach.EvenSplit
+                    : !_asked.Contains(phase)
                         ? DraftSentences.ApproachAsksForNone.Of(
                             Said(phase),
                             Approaches.All.Single(s => s.Approach == _approach).Name

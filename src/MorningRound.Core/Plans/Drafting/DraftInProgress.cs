@@ -33,6 +33,7 @@ internal sealed partial class DraftInProgress
     private readonly Dictionary<Guid, Message> _reasons = [];
     private readonly List<(Phase? About, Message Message)> _compromises = [];
     private readonly HashSet<Guid> _used = [];
+    private readonly HashSet<Phase> _asked = [];
     private string _blockSkill = "";
     private Area? _blockArea;
     private int _foreign;
@@ -90,13 +91,17 @@ internal sealed partial class DraftInProgress
         }
 
         var most = MostWithoutBreak();
+        if (_about.Area != (_request.Area ?? _about.Area))
+            Compromise(null, _about.Why);
         var pauses = (_request.Minutes - 1) / most;
         var left = _request.Minutes - (pauses * PauseMinutes);
         left -= WarmUp(left);
         _room = left;
         // Walks are known once the places are; they are taken off the parts afterwards.
         var over = 0;
-        foreach (var slot in WithBothPlaces([.. Slots(left)]))
+        IReadOnlyList<Slot> slots = [.. Slots(left)];
+        _asked.UnionWith(slots.Select(s => s.Phase));
+        foreach (var slot in WithBothPlaces(slots))
             over = Fill(slot with { Minutes = slot.Minutes + over });
         if (over > 0)
             Spread(over);
@@ -359,5 +364,9 @@ internal sealed partial class DraftInProgress
     /// <param name="Minutes">How long it is.</param>
     /// <param name="Why">Why it is there.</param>
     /// <param name="Only">The only ground it is filled from; null for any of the visit's.</param>
-    private sealed record Slot(Phase Phase, Intent Intent, int Minutes, Message Why, PlaceKind? Only = null);
+    private sealed record Slot(Phase Phase, Intent Intent, int Minutes, Message Why, PlaceKind? Only = null)
+    {
+        /// <summary>Whether it was to be holes and nothing of them fits.</summary>
+        public bool IsInstead { get; init; }
+    }
 }

@@ -13,6 +13,7 @@ internal static class DraftSentences
     public static readonly Sentence ThirdSkill = new("draft.thirdSkill", "A third for a test of skill.");
     public static readonly Sentence ThirdPlaying = new("draft.thirdPlaying", "A third for playing.");
     public static readonly Sentence ChangeSlowly = new("draft.changeSlowly", "The change, slowly, ball by ball.");
+    public static readonly Sentence TechniqueSlowly = new("draft.techniqueSlowly", "Technique, slowly, ball by ball.");
     public static readonly Sentence HoleOrTwo = new("draft.holeOrTwo", "A hole or two with the swing of today.");
     public static readonly Sentence WakeUp = new("draft.wakeUp", "A shot that changes, to wake up.");
     public static readonly Sentence HolesAndCard = new("draft.holesAndCard", "Holes, one ball, a card.");
@@ -22,6 +23,13 @@ internal static class DraftSentences
     public static readonly Sentence AsMuchTechnique = new("draft.asMuchTechnique", "As much technique as the season bears.");
     public static readonly Sentence SkillChanges = new("draft.skillChanges", "Skill: the shot changes every ball.");
     public static readonly Sentence ThenProof = new("draft.thenProof", "Then proof, with a card.");
+    public static readonly Sentence OneThatCounts = new("draft.oneThatCounts", "One that counts, once, to finish with.");
+    public static readonly Sentence InsteadOfHoles = new(
+        "draft.insteadOfHoles",
+        "In the place of holes, for which there is no room here."
+    );
+    public static readonly Sentence ChangesEachTime = new("draft.changesEachTime", "Something else to look at every time.");
+    public static readonly Sentence NotInBag = new("draft.notInBag", "There is no {0} in the bag: {1} instead.");
     public static readonly Sentence WaterBeforeLong = new("draft.waterBeforeLong", "Water and shade before it gets long.");
     public static readonly Sentence PutIn = new("draft.putIn", "Put in so that nothing stands against the plan.");
     public static readonly Sentence ComesWarmedUp = new("draft.comesWarmedUp", "No warm-up: the student comes warmed up.");
@@ -111,7 +119,10 @@ internal static class DraftSentences
         "draft.approachAsksForNone",
         "No {0} part: “{1}” asks for none here."
     );
-    public static readonly Sentence NoPart = new("draft.noPart", "No {0} part: no drill on the shelf fits {1}.");
+    public static readonly Sentence NoPart = new(
+        "draft.noPart",
+        "No {0} part: nothing on the shelf for it fits {1} in the time there is."
+    );
     public static readonly Sentence Unfilled = new(
         "draft.unfilled",
         "{0} minutes could not be filled: the shelf has nothing more that fits {1}."

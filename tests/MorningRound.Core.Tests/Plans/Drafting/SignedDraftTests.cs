@@ -515,6 +515,71 @@ public sealed class SignedDraftTests
             },
             d => Practice(d).Any(s => s is { Place: PlaceKind.Course, Phase: Phase.OnCourse })
         ),
+        new(
+            "A driver is asked for and none is in the bag: woods and hybrids, and it says so",
+            Student(bag: HalfBag),
+            Wish(45, 50, PlaceKind.Range) with
+            {
+                Area = Area.Driver,
+            },
+            d =>
+                d.Plan!.Title.StartsWith("Woods and hybrids", StringComparison.Ordinal)
+                && d.Compromises.Any(c => c.Contains("no driver in the bag", StringComparison.Ordinal))
+                && Practice(d).Any(s => s.Clubs.Contains(Club.Hybrid))
+        ),
+        new(
+            "Two greens and an hour: both are used",
+            Student(),
+            Wish(60, 0, PlaceKind.ChippingGreen, PlaceKind.PuttingGreen),
+            d => Practice(d).Select(s => s.Place).Distinct().Count() == 2
+        ),
+        new(
+            "A swing change, a range and a green: the green has its minutes too",
+            Student(with: f =>
+                Focus(Area.Iron, "low point", "at the ball or after it")(
+                    f with
+                    {
+                        Coach = f.Coach with { Approach = Approach.SlowBuild },
+                    }
+                )
+            ),
+            Wish(90, 70, PlaceKind.Range, PlaceKind.PuttingGreen),
+            d =>
+                Practice(d).Any(s => s.Place == PlaceKind.PuttingGreen)
+                && d.Plan!.Purpose == "Low point: at the ball or after it"
+                && d.Reasons.All(r =>
+                    !r.Why.StartsWith("The change", StringComparison.Ordinal)
+                    || d.Plan.Practice().Single(s => s.Id == r.SegmentId).Area == Area.Iron
+                )
+        ),
+        new(
+            "Two putts that count never take a quarter of an hour",
+            Student(Level.New),
+            Wish(90, 0, PlaceKind.PuttingGreen) with
+            {
+                Approach = Approach.StepUp,
+            },
+            d => Practice(d).All(s => s.Drill?.Drill.Protocol is not RehearsedScenario || s.Minutes <= 5 * s.Balls)
+        ),
+        new(
+            "What is not played as holes is not called holes",
+            Student(),
+            Wish(30, 0, PlaceKind.Home),
+            d =>
+                d.Reasons.All(r =>
+                    !r.Why.Contains("A third for playing", StringComparison.Ordinal)
+                    || d.Plan!.Practice().Single(s => s.Id == r.SegmentId).Phase == Phase.OnCourse
+                )
+        ),
+        new(
+            "Nobody without a change under way rehearses one",
+            Student(Level.New),
+            Wish(30, 0, PlaceKind.Home) with
+            {
+                Area = Area.Iron,
+            },
+            d => Practice(d).All(s => s.EffectiveSkill != "the change")
+        ),
     ];
 
     public static TheoryData<Case> Cases => [.. All];
