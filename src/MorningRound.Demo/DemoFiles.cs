@@ -147,8 +147,10 @@ internal static class DemoFiles
                         {
                             Part = BodyPart.WristOrHand,
                             Side = BodySide.Trail,
-                            Since = today.AddDays(-70),
-                            Note = "Sore again three weeks ago. Chips and putts only until his physiotherapist says more.",
+                            Since = today.AddDays(-22),
+                            ClearedOn = today.AddDays(-4),
+                            ClearedBy = "His physiotherapist",
+                            Note = "Putts and short chips now. Half swings next week, full ones when those stay quiet.",
                         },
                     ],
                 }.Bag(

@@ -1,3 +1,4 @@
+using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
@@ -25,6 +26,9 @@ internal sealed class DemoHistory
     private const string TimeZone = "UTC";
     private const ulong Seed = 20260504;
 
+    /// <summary>When the academy began, in weeks before this one.</summary>
+    private const int WeeksAgo = 13;
+
     private readonly MorningRoundDb _db;
     private readonly DateOnly _today;
     private readonly TurnedClock _clock;
@@ -38,6 +42,7 @@ internal sealed class DemoHistory
     private readonly OwnPracticeService _own;
     private readonly SplitMix64 _random = new(Seed);
     private readonly Dictionary<string, Guid> _planIds = [];
+    private int _repetitions;
     private readonly Caller _coach = new(Guid.CreateVersion7(), AcademyRole.Owner, null, TimeZone, Guid.CreateVersion7());
 
     public DemoHistory(MorningRoundDb db, DomainClock clock)
@@ -74,9 +79,9 @@ internal sealed class DemoHistory
         );
         AddAccount(DemoSquad.Coach, AcademyRole.Owner, null, _coach.AccountId);
         await _db.SaveChangesAsync(cancel);
-        _clock.Turn(ThisWeek.Plus(-12).Monday, 9);
+        _clock.Turn(ThisWeek.Plus(-WeeksAgo).Monday, 9);
         await _drills.SetUpAsync(_coach.AcademyId, cancel);
-        await _places.ImportAsync(_coach, DemoPlaces.On(ThisWeek.Plus(-12).Monday), cancel);
+        await _places.ImportAsync(_coach, DemoPlaces.On(ThisWeek.Plus(-WeeksAgo).Monday), cancel);
         foreach (var plan in DemoPlans.All)
         {
             _planIds[plan.Title] = Guid.CreateVersion7();
@@ -107,8 +112,23 @@ internal sealed class DemoHistory
         _clock.Turn(_today, 7);
         await _files.SaveAsync(_coach, id, DemoFiles.Of(student.Name, _today), new RowVersion(0), cancel);
 
+        _repetitions = 0;
         for (var back = student.FirstWeek; back >= 0; back--)
+        {
             await LayOutWeekAsync(student, id, back, cancel);
+            if (student.OnTheirOwn.TryGetValue(back, out var own))
+                await PractiseOnTheirOwnAsync(student, id, own, back, cancel);
+        }
+
+        if (student.Repetitions is { } asked && asked > _repetitions)
+            await PractiseOnTheirOwnAsync(
+                student,
+                id,
+                DemoPlans.Rehearsals(asked - _repetitions),
+                1,
+                cancel,
+                asked - _repetitions
+            );
         if (student.Name == DemoSquad.OnTrial)
             await HoldTrialLessonAsync(student, id, cancel);
     }
@@ -148,10 +168,17 @@ internal sealed class DemoHistory
 
         await _weeks.PublishAsync(_coach, id, week, cancel);
         _db.ChangeTracker.Clear();
-        foreach (var (assignment, practised, plan, isAnyDay) in set.OrderBy(s => s.Practised))
+        var inOrder = set.OrderBy(s => s.Practised).ToList();
+        var first = inOrder.Count > 0 ? inOrder[0].Id : Guid.Empty;
+        foreach (var (assignment, practised, plan, isAnyDay) in inOrder)
         {
+            var hurts = student.Pain?.Week == back;
             if (student.Excused.TryGetValue(back, out var excuse))
                 await _weeks.ExcuseAsync(_coach, assignment, excuse, new RowVersion(2), cancel);
+            else if (hurts && assignment != first)
+                await _weeks.ExcuseAsync(_coach, assignment, Excuse.Hurt, new RowVersion(2), cancel);
+            else if (hurts)
+                await PractiseAsync(student, id, assignment, plan, practised, back, cancel);
             else if (practised < _today && !(isAnyDay && back == 0) && _random.NextDouble() < student.Diligence)
                 await PractiseAsync(student, id, assignment, plan, practised, back, cancel);
             _db.ChangeTracker.Clear();
@@ -162,9 +189,10 @@ internal sealed class DemoHistory
     private IEnumerable<UsualSession> WithSomethingForToday(DemoStudent student, int back)
     {
         var weekday = _today.DayNumber - ThisWeek.Monday.DayNumber;
-        if (student.Name != DemoSquad.SignedInStudent || back > 0 || student.Usual.Any(u => u.Day == weekday))
-            return student.Usual;
-        return student.Usual.Select((u, i) => i == 0 ? u with { Day = weekday } : u);
+        var usual = student.Otherwise.GetValueOrDefault(back, student.Usual);
+        if (student.Name != DemoSquad.SignedInStudent || back > 0 || usual.Any(u => u.Day == weekday))
+            return usual;
+        return usual.Select((u, i) => i == 0 ? u with { Day = weekday } : u);
     }
 
     private async Task PractiseAsync(
@@ -177,15 +205,50 @@ internal sealed class DemoHistory
         CancellationToken cancel
     )
     {
-        var hurts = student.HurtInWeek == back;
         var began = new DateTimeOffset(
             day.ToDateTime(new TimeOnly(7 + _random.NextInt(10), 5 * _random.NextInt(12))),
             TimeSpan.Zero
         );
-        var drills = await _logs.DrillsAsync(_coach, assignment, cancel);
-        var entries = new DemoSession(plan, drills, began, student, _random, weeksAgo: back) { Hurts = hurts }.Entries();
+        var published = await _db
+            .PublishedSessions.AsNoTracking()
+            .SingleAsync(s => s.AcademyId == _coach.AcademyId && s.AssignmentId == assignment, cancel);
+        var session = new DemoSession(plan, published.Drills, began, student, _random, weeksAgo: back)
+        {
+            Pain = student.Pain?.Week == back ? student.Pain : null,
+            Trim = published.Trim,
+        };
+        var entries = session.Entries();
+        _repetitions += session.Repetitions;
         _clock.Turn(entries[^1].At);
         await AppendAsync(_coach with { Role = AcademyRole.Student, StudentId = id }, assignment, entries, cancel);
+    }
+
+    /// <summary>Something on a Sunday evening that nobody set.</summary>
+    private async Task PractiseOnTheirOwnAsync(
+        DemoStudent student,
+        Guid id,
+        SessionPlan plan,
+        int back,
+        CancellationToken cancel,
+        int? attempts = null
+    )
+    {
+        var began = new DateTimeOffset(ThisWeek.Plus(-back).Monday.AddDays(6).ToDateTime(new TimeOnly(19, 10)), TimeSpan.Zero);
+        _clock.Turn(began);
+        var caller = _coach with { Role = AcademyRole.Student, StudentId = id };
+        var assignment = Guid.CreateVersion7();
+        var input = new OwnPracticeInput
+        {
+            StudentId = id,
+            Day = DateOnly.FromDateTime(began.Date),
+            Plan = plan,
+        };
+        await _own.SaveAsync(caller, assignment, input, cancel);
+        var drills = await _logs.DrillsAsync(_coach, assignment, cancel);
+        var entries = new DemoSession(plan, drills, began, student, _random, weeksAgo: back) { MostAttempts = attempts }.Alone();
+        _clock.Turn(entries[^1].At);
+        await AppendAsync(caller, assignment, entries, cancel);
+        _db.ChangeTracker.Clear();
     }
 
     /// <summary>A lesson that was held last week without a plan, with one thing agreed and something to do at home.</summary>

@@ -178,6 +178,7 @@ internal static class DemoPlans
                     Focus = "Grip pressure: keep it going, three of ten",
                 },
                 Drill("To the fringe", Level.SingleFigure, Phase.Block, 10, 13, Intent.Skill),
+                Water(3),
                 Drill("Round the hole", Level.SingleFigure, Phase.Random, 12, 12, Intent.Skill),
                 Drill(
                     "The putt that counts",
@@ -201,6 +202,7 @@ internal static class DemoPlans
                 {
                     Aids = [Equipment.Towel],
                 },
+                Water(3),
                 Drill("Lies in turn", Level.SingleFigure, Phase.Random, 14, 12, Intent.Skill, [Club.SandWedge, Club.Iron9]),
                 Drill(
                     "Save it",
@@ -212,10 +214,6 @@ internal static class DemoPlans
                     [Club.SandWedge, Club.Putter],
                     holes: 3
                 )
-            )
-            .Overruling(
-                FindingId.Hurt,
-                "His physiotherapist allows chips and putts with a soft hand, and nothing longer. Stop at the first twinge."
             )
             .Overruling(FindingId.Fatigue, WhyLoadGrows),
         Plan(
@@ -319,6 +317,39 @@ internal static class DemoPlans
             Drill("Save it", Level.Improving, Phase.OnCourse, 16, 15, Intent.Performance, [Club.SandWedge, Club.Putter], holes: 6)
         ),
     ];
+
+    /// <summary>What somebody does on an evening of their own.</summary>
+    public static SessionPlan PuttsUntilDark { get; } =
+        Plan(
+            "Putts until dark",
+            Approach.PlayIt,
+            "Nothing in particular: holes until the light goes",
+            "The last one drops",
+            Drill("Round the hole", Level.Improving, Phase.Random, 22, 24, Intent.Skill)
+        );
+
+    /// <summary>What a boy does with an hour after school.</summary>
+    public static SessionPlan ChipsAfterSchool { get; } =
+        Plan(
+            "Chips after school",
+            Approach.PlayIt,
+            "Beat yesterday",
+            "More saved than yesterday",
+            Drill("Lies in turn", Level.Improving, Phase.Random, 15, 14, Intent.Skill, [Club.SandWedge, Club.Iron9])
+        );
+
+    /// <summary>Rehearsals before the mirror, two a minute.</summary>
+    public static SessionPlan Rehearsals(int count) =>
+        Plan(
+            "A few more before bed",
+            Approach.SlowBuild,
+            "Feel the low point move without a ball in the way",
+            "Every stop looks right before it is corrected",
+            Drill("Rehearse before the mirror", Level.SingleFigure, Phase.Block, (count + 1) / 2, 0, Intent.Technique) with
+            {
+                Focus = "Low point: the buckle over the lead foot",
+            }
+        );
 
     /// <summary>The trial lesson, which stands in no list.</summary>
     public static SessionPlan TrialLesson { get; } =

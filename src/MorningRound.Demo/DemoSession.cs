@@ -2,6 +2,7 @@ using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Trimming;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Statistics;
 
@@ -19,9 +20,19 @@ internal sealed class DemoSession(
 {
     private readonly List<SessionEntry> _entries = [];
     private DateTimeOffset _now = began;
+    private Trimmed? _trimmed;
 
-    /// <summary>Whether pain ends it after its second part.</summary>
-    public bool Hurts { get; init; }
+    /// <summary>The pain that ends it after its second part; null where nothing hurts.</summary>
+    public DemoPain? Pain { get; init; }
+
+    /// <summary>How it can be cut to less time; null where it cannot be.</summary>
+    public PlanTrim? Trim { get; init; }
+
+    /// <summary>No drill has more attempts than these; null where each has its own.</summary>
+    public int? MostAttempts { get; init; }
+
+    /// <summary>Repetitions of a swing change that were made in it.</summary>
+    public int Repetitions { get; private set; }
 
     /// <summary>A lesson: everything done beside the coach, one thing agreed, and something to do at home.</summary>
     public IReadOnlyList<SessionEntry> Lesson()
@@ -54,34 +65,43 @@ internal sealed class DemoSession(
         return _entries;
     }
 
+    /// <summary>Something practised alone, without a word about it afterwards.</summary>
+    public IReadOnlyList<SessionEntry> Alone()
+    {
+        foreach (var segment in plan.Segments)
+            Practise(segment, partly: false);
+        Add(n => new SessionFinished { Sequence = n, At = _now });
+        return _entries;
+    }
+
     public IReadOnlyList<SessionEntry> Entries()
     {
         if (student.HasNoTime)
             Arrive();
+        var planned = plan.Segments.Where(s => _trimmed is null || _trimmed.Kept.Any(k => k.SegmentId == s.Id)).ToList();
         // Whoever practises less also stops sooner.
         var stopsEarly = random.NextDouble() > 0.35 + (0.6 * student.Diligence);
-        var practised = plan.Segments.ToList();
-        var last = stopsEarly ? Math.Max(1, practised.Count - 1 - random.NextInt(2)) : practised.Count;
-        for (var i = 0; i < practised.Count; i++)
+        var last = stopsEarly ? Math.Max(1, planned.Count - 1 - random.NextInt(2)) : planned.Count;
+        for (var i = 0; i < planned.Count; i++)
         {
-            if (Hurts && i == 2)
+            if (Pain is { } pain && i == 2)
             {
                 Add(n => new PainReported
                 {
                     Sequence = n,
                     At = _now,
-                    Part = BodyPart.WristOrHand,
-                    Side = BodySide.Trail,
+                    Part = pain.Part,
+                    Side = pain.Side,
                     Level = 4,
                     Sharp = false,
                 });
                 break;
             }
 
-            if (i >= last)
-                Settle(practised[i].Id, SegmentOutcome.Skipped);
+            if (i >= last && Pain is null)
+                Settle(planned[i].Id, SegmentOutcome.Skipped);
             else
-                Practise(practised[i], partly: stopsEarly && i == last - 1);
+                Practise(Left(planned[i]), partly: Pain is null && stopsEarly && i == last - 1);
         }
 
         Rate();
@@ -102,8 +122,10 @@ internal sealed class DemoSession(
         var end = _now.AddMinutes(minutes);
         if (drills.FirstOrDefault(d => d.SegmentId == segment.Id) is { } drill)
         {
-            var inputs = DemoDrill.Play(drill, SkillIn((PracticeSegment)segment), StartNow(segment), random);
-            inputs = [.. inputs.Take(Math.Max(1, (int)(inputs.Count * share)))];
+            var inputs = DemoDrill.Play(Left(drill), SkillIn((PracticeSegment)segment), StartNow(segment), random);
+            inputs = [.. inputs.Take(Math.Max(1, MostAttempts ?? (int)(inputs.Count * share)))];
+            if (segment is PracticeSegment { Drill.Drill.CountsTowardsSwingChange: true })
+                Repetitions += inputs[^1].Attempt;
             foreach (var input in inputs)
             {
                 _now = _now.AddSeconds(minutes * 60 / (inputs.Count + 1));
@@ -157,40 +179,67 @@ internal sealed class DemoSession(
     /// <summary>With an hour that became less, or with a card from a hotel's putting carpet.</summary>
     private void Arrive()
     {
-        if (weeksAgo % 3 == 1)
+        if (weeksAgo % 3 == 1 && Pain is null)
+        {
             Add(n => new SessionOpened
             {
                 Sequence = n,
                 At = _now,
                 Recording = Recording.Paper,
             });
-        else
-            Add(n => new SessionReadied
+            return;
+        }
+
+        var minutes = Math.Max(20, plan.Segments.Sum(s => s.Minutes) - 15);
+        Add(n => new SessionReadied
+        {
+            Sequence = n,
+            At = _now,
+            MinutesAtHand = minutes,
+        });
+        _trimmed = Trim?.At(minutes, null, new HashSet<Guid>());
+        if (_trimmed is { } trimmed)
+            Add(n => new SessionTrimmed
             {
                 Sequence = n,
                 At = _now,
-                MinutesAtHand = Math.Max(20, plan.Segments.Sum(s => s.Minutes) - 15),
+                Kept = trimmed.Kept,
             });
     }
+
+    /// <summary>What is left of a segment in the time there is.</summary>
+    private Segment Left(Segment segment) =>
+        _trimmed?.Kept.FirstOrDefault(k => k.SegmentId == segment.Id) is not { } left ? segment
+        : segment is PracticeSegment practice ? practice.WithBalls(left.Balls) with { Minutes = left.Minutes }
+        : segment with { Minutes = left.Minutes };
+
+    /// <summary>A drill with the attempts that are left of it.</summary>
+    private PublishedDrill Left(PublishedDrill drill) =>
+        _trimmed?.Kept.FirstOrDefault(k => k.SegmentId == drill.SegmentId)?.Attempts is { } attempts
+            ? drill with
+            {
+                Flow = drill.Flow.WithCount(attempts),
+            }
+            : drill;
 
     private void Rate()
     {
         var areas = plan.Practice().Where(s => s.Phase != Phase.WarmUp).Select(s => s.Area).OfType<Area>().ToList();
         var notes = areas.SelectMany(a => DemoSquad.Notes.GetValueOrDefault(a, [])).Distinct().ToList();
         var note = random.NextInt(6) == 0 && notes.Count > 0 ? notes[random.NextInt(notes.Count)] : "";
-        if (Hurts)
-            note = "The wrist was fine until the long putts. I left the rest alone.";
+        if (Pain is not null)
+            note = Pain.Note;
         Add(n => new SessionRated
         {
             Sequence = n,
             At = _now,
             Focus = Around(student.Mood),
             Quality = Around(student.Mood),
-            Confidence = Around(student.Mood - (Hurts ? 2 : 0)),
+            Confidence = Around(student.Mood - (Pain is null ? 0 : 2)),
             Enjoyment = Around(student.Mood + 1),
             Effort = Math.Clamp(2 + random.NextInt(3) + (plan.Segments.Sum(s => s.Minutes) / 45), 0, 10),
-            PurposeMet = random.NextDouble() < 0.35 + (0.4 * student.Diligence) && !Hurts,
-            NothingHurt = !Hurts,
+            PurposeMet = random.NextDouble() < 0.35 + (0.4 * student.Diligence) && Pain is null,
+            NothingHurt = Pain is null,
             Note = note,
         });
     }

@@ -23,6 +23,13 @@ internal sealed record DemoForm(double Begin, double Now, double Lag = 0.05)
     public (double Begin, double Now)? StartsLeft { get; init; }
 }
 
+/// <summary>Pain that ended a session.</summary>
+/// <param name="Week">The week, counted back from this one; in its first session.</param>
+/// <param name="Part">Where.</param>
+/// <param name="Side">Which side.</param>
+/// <param name="Note">What the student wrote about it.</param>
+internal sealed record DemoPain(int Week, BodyPart Part, BodySide Side, string Note);
+
 /// <summary>A made-up student and what their weeks look like.</summary>
 /// <param name="Name">Invented.</param>
 /// <param name="Hand">The hand.</param>
@@ -49,8 +56,21 @@ internal sealed record DemoStudent(
     /// <summary>Weeks, counted back from this one, that are excused, and why.</summary>
     public IReadOnlyDictionary<int, Excuse> Excused { get; init; } = new Dictionary<int, Excuse>();
 
-    /// <summary>The week, counted back, in which pain ended a session; null where none did.</summary>
-    public int? HurtInWeek { get; init; }
+    /// <summary>Pain that ended a session; null where none did. What was left of that week is excused.</summary>
+    public DemoPain? Pain { get; init; }
+
+    /// <summary>Weeks, counted back from this one, that are set otherwise than usual.</summary>
+    public IReadOnlyDictionary<int, IReadOnlyList<UsualSession>> Otherwise { get; init; } =
+        new Dictionary<int, IReadOnlyList<UsualSession>>();
+
+    /// <summary>Weeks, counted back, in which something is practised that nobody set.</summary>
+    public IReadOnlyDictionary<int, SessionPlan> OnTheirOwn { get; init; } = new Dictionary<int, SessionPlan>();
+
+    /// <summary>
+    /// Repetitions of a swing change up to today; null where none is under way. What the weeks leave over is made up for before
+    /// the mirror last week.
+    /// </summary>
+    public int? Repetitions { get; init; }
 
     /// <summary>Whether sessions are cut to the time there is, and some are typed in from paper.</summary>
     public bool HasNoTime { get; init; }
@@ -84,7 +104,10 @@ internal static class DemoSquad
                 new(DemoPlans.Numbers, 5),
                 new(DemoPlans.ShortOnes, null, Requirement.Extra),
             ]
-        ),
+        )
+        {
+            OnTheirOwn = new Dictionary<int, SessionPlan> { [7] = DemoPlans.PuttsUntilDark, [2] = DemoPlans.PuttsUntilDark },
+        },
         // A competition before her, and one with a debrief behind her.
         new(
             "Carla Vintholm",
@@ -96,20 +119,30 @@ internal static class DemoSquad
             new DemoForm(0.74, 0.79, 0.03),
             [new(DemoPlans.Taper, 0), new(DemoPlans.BothEnds, 1), new(DemoPlans.TeeToBoard, 3), new(DemoPlans.NineHoles, 5)]
         ),
-        // One pain three weeks ago, two weeks of rest, and a careful return.
+        // One pain three weeks ago, a week of rest, putts alone, and cleared for a careful return.
         new(
             "Henrik Solmar",
             Hand.Right,
             Level.SingleFigure,
-            "Trail wrist. No full swings without his physiotherapist's word.",
+            "Trail wrist. Cleared by his physiotherapist; chips and putts first, then half swings.",
             0.9,
             6,
             new DemoForm(0.66, 0.7),
-            [new(DemoPlans.SoftHands, 1), new(DemoPlans.ChipsAgain, 4)]
+            [new(DemoPlans.LineFirst, 1), new(DemoPlans.BothEnds, 3), new(DemoPlans.FerrySide, 5)]
         )
         {
-            HurtInWeek = 3,
+            Pain = new DemoPain(
+                3,
+                BodyPart.WristOrHand,
+                BodySide.Trail,
+                "The wrist pinched when the ground was hard. I left the rest alone."
+            ),
             Excused = new Dictionary<int, Excuse> { [2] = Excuse.Hurt },
+            Otherwise = new Dictionary<int, IReadOnlyList<UsualSession>>
+            {
+                [1] = [new(DemoPlans.SoftHands, 1), new(DemoPlans.SoftHands, 4)],
+                [0] = [new(DemoPlans.SoftHands, 1), new(DemoPlans.ChipsAgain, 4)],
+            },
         },
         // A beginner's small steps.
         new(
@@ -146,6 +179,7 @@ internal static class DemoSquad
         )
         {
             Excused = new Dictionary<int, Excuse> { [4] = Excuse.Away },
+            OnTheirOwn = new Dictionary<int, SessionPlan> { [3] = DemoPlans.ChipsAfterSchool },
         },
         // A plateau: twelve weeks of the same.
         new(
@@ -172,6 +206,13 @@ internal static class DemoSquad
         {
             HasNoTime = true,
             Excused = new Dictionary<int, Excuse> { [5] = Excuse.Away },
+            Pain = new DemoPain(
+                1,
+                BodyPart.Shoulder,
+                BodySide.Lead,
+                "Two bags through the airport, and today the shoulder caught on the way back. I stopped."
+            ),
+            Otherwise = new Dictionary<int, IReadOnlyList<UsualSession>> { [0] = [new(DemoPlans.Indoors, null)] },
         },
         // A swing change under way.
         new(
@@ -189,7 +230,11 @@ internal static class DemoSquad
                 new(DemoPlans.BothEnds, 6),
                 new(DemoPlans.Mirror, null),
             ]
-        ),
+        )
+        {
+            FirstWeek = 12,
+            Repetitions = 1340,
+        },
         new(
             OnTrial,
             Hand.Right,

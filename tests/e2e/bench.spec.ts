@@ -203,9 +203,9 @@ test('for the whole squad it is said who of them cannot do it', async ({ page })
   await page.getByRole('button', { name: /^Start line, then tee shots/ }).click();
   await page.getByLabel('For', { exact: true }).selectOption({ label: 'the whole squad' });
   await expect(page.getByTestId('plan-context')).toContainText('1 left-handed');
-  await expect(page.getByTestId('plan-context')).toContainText('Not cleared: Henrik Solmar');
+  await expect(page.getByTestId('plan-context')).toContainText('Not cleared: Nadia Ferrolin');
   await expect(
-    page.getByTestId('finding').filter({ hasText: 'Henrik Solmar: It loads the trail wrist' }).first(),
+    page.getByTestId('finding').filter({ hasText: 'Nadia Ferrolin: It loads the lead shoulder' }).first(),
   ).toBeVisible();
 });
 

@@ -98,10 +98,10 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
                     var found = await _coach.GetAsync(
                         $"/api/weeks/{week}/students/{student["id"]}/findings?planId={session["planId"]}{day}"
                     );
-                    // How heavy a week became is known only once it was practised.
+                    // How heavy a week became, and what would hurt after it, is known only once it was practised.
                     raised.AddRange(
                         Raised(found.Body!.AsArray())
-                            .Where(f => back == 0 || !f.StartsWith("fatigue", StringComparison.Ordinal))
+                            .Where(f => back == 0 || !AfterThat.Any(id => f.StartsWith(id, StringComparison.Ordinal)))
                             .Select(f => $"{student["name"]}, {session["title"]}, {week} {session["day"]}: {f}")
                     );
                 }
@@ -112,6 +112,8 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
 
         Assert.True(raised.Count == 0, string.Join("\n", raised));
     }
+
+    private static readonly string[] AfterThat = ["fatigue", "hurt", "dose"];
 
     /// <summary>Homework stands in the week as a draft until a coach makes something of it.</summary>
     private static bool IsSet(JsonNode? session) =>
@@ -145,6 +147,66 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
 
         static string Figure(JsonNode? bay) =>
             $"{bay!["student"]!["name"]} {bay["attention"]} {bay["thisWeek"]} {bay["last"]?["practisedOn"]}";
+    }
+
+    /// <summary>Every session of a student with this name, from fifteen weeks ago to this week.</summary>
+    private async Task<IReadOnlyList<JsonNode>> SessionsAsync(string name)
+    {
+        var student = (await BaysAsync(_coach)).Select(b => b!["student"]!).Single(s => s["name"]!.GetValue<string>() == name);
+        var week = (await _coach.GetAsync("/api/accounts/session")).Body!["person"]!["week"]!.GetValue<string>();
+        var sessions = new List<JsonNode>();
+        for (var back = 0; back < 15; back++)
+        {
+            var view = (await _coach.GetAsync($"/api/weeks/{week}/students/{student["id"]}")).Body!;
+            foreach (var card in view["sessions"]!.AsArray().Where(c => c!["isPublished"]!.GetValue<bool>()))
+                sessions.Add((await _coach.GetAsync($"/api/sessions/{card!["assignmentId"]}")).Body!);
+            week = view["previous"]!.GetValue<string>();
+        }
+
+        return sessions;
+    }
+
+    [Fact]
+    public async Task The_swing_change_stands_at_1340_of_4000()
+    {
+        var made = 0;
+        foreach (var session in await SessionsAsync("Bram Keelstra"))
+        {
+            var ofTheChange = session["plan"]!["segments"]!
+                .AsArray()
+                .Where(s => s!["drill"]?["drill"]?["countsTowardsSwingChange"]?.GetValue<bool>() == true)
+                .Select(s => s!["id"]!.GetValue<string>())
+                .ToHashSet();
+            made += session["results"]!
+                .AsArray()
+                .Where(r => ofTheChange.Contains(r!["segmentId"]!.GetValue<string>()))
+                .Sum(r => r!["attempts"]!.GetValue<int>());
+        }
+
+        Assert.Equal(1340, made);
+    }
+
+    [Fact]
+    public async Task The_stories_hold_a_lesson_homework_own_practice_a_trim_paper_and_a_cleared_return()
+    {
+        var requirements = new HashSet<string>();
+        var recordings = new HashSet<string>();
+        foreach (var name in new[] { "Otto Lanevik", "Nadia Ferrolin", "Ines Holtmark", "Henrik Solmar" })
+        foreach (var session in await SessionsAsync(name))
+        {
+            requirements.Add(session["card"]!["requirement"]!.GetValue<string>());
+            recordings.Add(session["card"]!["status"]!.GetValue<string>());
+            foreach (var log in session["logs"]!.AsArray())
+                recordings.Add(log!["recording"]!.GetValue<string>());
+        }
+
+        Assert.Contains("own", requirements);
+        Assert.Superset(new HashSet<string> { "trimmed", "paper", "lesson" }, recordings);
+        var henrik = (await BaysAsync(_coach))
+            .Select(b => b!["student"]!)
+            .Single(s => s["name"]!.GetValue<string>() == "Henrik Solmar");
+        var part = (await _coach.GetAsync($"/api/students/{henrik["id"]}/file")).Body!["file"]!["coach"]!["painfulParts"]![0]!;
+        Assert.NotNull(part["clearedOn"]);
     }
 
     [Fact]
