@@ -210,7 +210,7 @@ internal static class DemoSquad
                 1,
                 BodyPart.Shoulder,
                 BodySide.Lead,
-                "Two bags through the airport, and today the shoulder caught on the way back. I stopped."
+                "Two bags through the airport, and now the shoulder catches when I reach out. I stopped."
             ),
             Otherwise = new Dictionary<int, IReadOnlyList<UsualSession>> { [0] = [new(DemoPlans.Indoors, null)] },
         },

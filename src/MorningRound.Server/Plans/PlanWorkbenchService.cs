@@ -112,14 +112,12 @@ public sealed class PlanWorkbenchService(
         var asked = input.StudentIds.Count > 0 ? input.StudentIds : [.. new[] { input.StudentId }.OfType<Guid>()];
         if (asked.Count > DraftRequest.MostStudents)
             throw ApiProblemException.Invalid("studentIds", $"At most {DraftRequest.MostStudents} students together, please.");
+        var together = asked.Count > 1 ? await contexts.SquadAsync(caller, input.Day, asked, cancel) : [];
         var (context, request) = asked.Count switch
         {
             0 => (await contexts.OfAsync(caller, null, input.Day, cancel), input.Request),
             1 => await ForOneAsync(caller, asked[0], input, cancel),
-            _ => (
-                PlanDraft.Together([.. (await contexts.SquadAsync(caller, input.Day, asked, cancel)).Select(one => one.Context)]),
-                input.Request
-            ),
+            _ => (PlanDraft.Together([.. together.Select(one => one.Context)]), input.Request),
         };
         var shelf = (
             await db
@@ -128,7 +126,7 @@ public sealed class PlanWorkbenchService(
                 .Select(d => new { d.Id, d.Document })
                 .ToListAsync(cancel)
         ).Select(d => new ShelvedDrill { Id = d.Id, Drill = d.Document });
-        return PlanDraft.Of(request, context, [.. shelf]);
+        return PlanDraft.Of(request, context, [.. shelf]).ForAll([.. together.Select(one => one.Name)]);
     }
 
     private async Task<(PlanContext Context, DraftRequest Request)> ForOneAsync(

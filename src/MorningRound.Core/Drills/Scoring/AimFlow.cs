@@ -68,7 +68,7 @@ internal sealed class AimFlow(string what, MarkedLength target, IReadOnlyList<Ai
 
         FlowText nothing = new(DrillSentences.NothingSteady.Of().In());
         FlowText tooFar = new(DrillSentences.AimTooFar.Of().In());
-        Ask(flow, "ball", "", first, [.. Judged(first), .. Sized(first.Sum), .. Moving(first.Sum)], "judged");
+        Ask(flow, "ball", "Five balls", first, [.. Judged(first), .. Sized(first.Sum), .. Moving(first.Sum)], "judged");
         flow.State(
             "judged",
             "",
@@ -82,7 +82,7 @@ internal sealed class AimFlow(string what, MarkedLength target, IReadOnlyList<Ai
         Ask(
             flow,
             "verify",
-            "To verify: ",
+            "Five to verify",
             second,
             [
                 .. Judged(second),
@@ -124,7 +124,7 @@ internal sealed class AimFlow(string what, MarkedLength target, IReadOnlyList<Ai
         ];
         flow.State(
             state,
-            new FlowText($"{asked}{what}, {target}"),
+            new FlowText($"{asked} at {target}"),
             AimCheck.Offsets.Asked(what, Unit, new("left", "right")),
             Flow.Done(Flow.Always.And(five.Count, AimCheck.Balls - 1), [.. kept, .. atTheLast], then),
             Flow.Done(Flow.Always, kept, state)

@@ -179,12 +179,14 @@ internal sealed partial class DraftInProgress
     {
         if (_compromises.Count == 0)
             Compromise(null, DraftSentences.NothingFits.Of(Words(_request.Places), _request.Balls));
-        return new Drafted(
-            null,
-            [],
-            [.. _compromises.Where(c => c.About != Phase.WarmUp).Select(c => c.Message.In()).Distinct()],
-            []
-        );
+        var said = _compromises.Where(c => c.About != Phase.WarmUp).Select(c => c.Message).Distinct().ToList();
+        // One reason for everything is said once.
+        if (
+            said.Count > 1
+            && said.TrueForAll(m => m.Id == DraftSentences.NoPartFor.Id && m.Arguments[2].Equals(said[0].Arguments[2]))
+        )
+            said = [DraftSentences.Because.Of(said[0].Arguments[2])];
+        return new Drafted(null, [], [.. said.Select(m => m.In())], []);
     }
 
     /// <summary>Puts a warm-up in for part of the minutes; returns how many it took.</summary>

@@ -99,4 +99,18 @@ public sealed record Drafted(
     IReadOnlyList<string> Compromises,
     IReadOnlyList<DraftOffer> Offers,
     bool HasMoreVariants = false
-);
+)
+{
+    /// <summary>The draft with a line that says whom it is for together; unchanged for fewer than two.</summary>
+    public Drafted ForAll(IReadOnlyList<string> names) =>
+        names.Count < 2
+            ? this
+            : this with
+            {
+                Compromises =
+                [
+                    DraftSentences.ForSeveral.Of($"{string.Join(", ", names.SkipLast(1))} and {names[^1]}").In(),
+                    .. Compromises,
+                ],
+            };
+}

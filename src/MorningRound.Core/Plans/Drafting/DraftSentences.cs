@@ -104,6 +104,10 @@ internal static class DraftSentences
         "At most {0} full swings and a pause at least every {2} minutes: it is for {1}."
     );
     public static readonly Sentence WouldWork = new("draft.wouldWork", "What would work {0}: {1}.");
+    public static readonly Sentence ForSeveral = new(
+        "draft.forSeveral",
+        "For {0} together: with the clubs and things that all of them have, and the care of whoever needs most."
+    );
     public static readonly Sentence Both = new("draft.both", "{0} {1}");
     public static readonly Sentence AllThatFitsHurts = new(
         "draft.allThatFitsHurts",
@@ -114,6 +118,7 @@ internal static class DraftSentences
         "no drill on the shelf fits {0} with {1} balls and what there is at hand"
     );
     public static readonly Sentence NoPartFor = new("draft.noPartFor", "No {0} part for {1}: {2}.");
+    public static readonly Sentence Because = new("draft.because", "{0}.");
     public static readonly Sentence NoRoomForWarmUp = new("draft.noRoomForWarmUp", "No warm-up part: there is no room for one.");
     public static readonly Sentence ApproachAsksForNone = new(
         "draft.approachAsksForNone",

@@ -411,8 +411,7 @@ public sealed class DraftTests
         var onRange = Draft(Range(), hurt);
         Assert.Null(onRange.Plan);
         Assert.Contains(
-            "No random part for skill: everything that fits loads the trail wrist or hand, which hurts and which nobody has "
-                + "cleared.",
+            "Everything that fits loads the trail wrist or hand, which hurts and which nobody has cleared.",
             onRange.Compromises
         );
         Assert.Contains(onRange.Offers, o => o.Place == PlaceKind.PuttingGreen);

@@ -634,5 +634,26 @@ public sealed class SignedDraftTests
         Assert.Single(together.Hurt);
         var drafted = PlanDraft.Of(Wish(60, 60, PlaceKind.Range, PlaceKind.ChippingGreen), together, Given.Shelf.Drills);
         Assert.All(drafted.Plan!.Practice(), s => Assert.Empty(s.Clubs.Except(FullBag.Intersect(HalfBag))));
+        Assert.StartsWith(
+            "For Ada, Bo and Cy together",
+            drafted.ForAll(["Ada", "Bo", "Cy"]).Compromises[0],
+            StringComparison.Ordinal
+        );
+        Assert.Same(drafted, drafted.ForAll(["Ada"]));
+    }
+
+    [Fact]
+    public void One_reason_for_everything_is_said_once()
+    {
+        var drafted = PlanDraft.Of(
+            Wish(60, 60, PlaceKind.Range),
+            Student(and: Hurts(BodyPart.WristOrHand, BodySide.Trail)),
+            Given.Shelf.Drills
+        );
+        Assert.Null(drafted.Plan);
+        Assert.Equal(
+            ["Everything that fits loads the trail wrist or hand, which hurts and which nobody has cleared."],
+            drafted.Compromises
+        );
     }
 }

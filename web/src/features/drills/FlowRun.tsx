@@ -69,7 +69,7 @@ export function FlowRun(props: Props) {
           component="p"
           aria-live="polite"
           data-testid="flow-said"
-          sx={{ fontSize: 20, fontWeight: 620, mt: 1 }}
+          sx={{ fontSize: walk.state ? 18 : 20, fontWeight: 620, mt: 1 }}
         >
           {walk.said}
         </Typography>

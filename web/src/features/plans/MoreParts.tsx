@@ -180,6 +180,11 @@ export function Aids({ segment, errorAt, onChange }: PartProps) {
             <Button onClick={() => onChange({ hideStages: stages.slice(0, -1) })}>Take the last stage out</Button>
           )}
         </Box>
+        {stages.length > 0 && (
+          <Box sx={{ color: 'text.secondary', fontSize: 14 }}>
+            {stages.length > 1 && 'The stages are of equal length. '}Where nothing is chosen, all is shown.
+          </Box>
+        )}
         {stages.length === 0 && (segment.drill?.drill.hide ?? []).length > 0 && (
           <Box sx={{ color: 'text.secondary', fontSize: 14 }}>
             The drill hides {(segment.drill?.drill.hide ?? []).map((h) => hiddenThings[h].toLowerCase()).join(', ')} all

@@ -208,7 +208,7 @@ const wantsRoutine = (segment: Segment) =>
 
 const isPutting = (segment: PracticeSegment) => (segment.area ?? segment.drill?.drill.area) === 'putting';
 
-/** How much of a segment is done, 0 to 1 and beyond: of its attempts, of its balls, or of its minutes where neither is counted. */
+/** How much of a segment is done, 0 to 1 and beyond: of its attempts, its balls, or its minutes where neither is counted. */
 function doneOf(segment: Segment, drill: Schemas['SessionDrill'] | undefined, log: LogState, seconds: number): number {
   if (drill?.plannedAttempts)
     return walkThrough(drill.flow, log.inputs[segment.id] ?? []).attempts / drill.plannedAttempts;
