@@ -52,6 +52,20 @@ test('in the middle of a drill the signal goes: the application loads, the drill
     .toBe(3);
   await phone.context().setOffline(true);
   await phone.reload();
+
+  // A warm-up for twenty minutes, whose five balls at the target are judged on the phone.
+  await phone.getByRole('link', { name: 'Warm-up' }).click();
+  await phone.getByLabel('Minutes there are').selectOption({ label: '20 min' });
+  await phone.getByLabel('Up the bag').selectOption({ label: 'Fixed fives' });
+  await phone.getByRole('button', { name: 'Say where the five go' }).click();
+  for (const offset of ['13', '16', '15', '17', '14']) {
+    await phone.getByRole('button', { name: 'right', exact: true }).click();
+    await phone.getByTestId('flow').getByRole('textbox').fill(offset);
+    await phone.getByRole('button', { name: 'Enter', exact: true }).click();
+  }
+  await expect(phone.getByTestId('flow-said')).toContainText(/Today it goes 15 \w+ right .*Five more, only to verify/);
+  await phone.getByRole('link', { name: 'My week' }).click();
+
   await begin(phone);
   const flow = phone.getByTestId('flow');
   for (const answer of ['Made', 'Made', 'Missed'])

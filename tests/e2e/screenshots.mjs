@@ -41,7 +41,7 @@ await coach.page.getByRole('link', { name: 'Henrik Solmar' }).click();
 // The one that pain ended, wherever it stands in the list.
 const last = coach.page
   .getByRole('region', { name: 'Last sessions' })
-  .getByRole('link', { name: 'Soft hands on Poplar green' });
+  .getByRole('link', { name: 'Line first, then four holes' });
 for (let i = 0; ; i++) {
   await last.nth(i).click();
   await coach.page.getByTestId('completion').waitFor();
@@ -76,6 +76,8 @@ await coach.page.getByTestId('plan-context').waitFor();
 await coach.page.getByTestId('segment-row').getByText('Start it between two').click();
 await coach.shoot('bench');
 await coach.page.goto('/plans/new');
+await coach.page.getByLabel('For', { exact: true }).selectOption({ label: 'Otto Lanevik' });
+await coach.page.getByTestId('plan-context').waitFor();
 await coach.page.getByRole('button', { name: /^Draft one/ }).click();
 await coach.page.getByRole('button', { name: 'Draft', exact: true }).click();
 await coach.page.getByText('Drafted. Everything can be changed.').waitFor();
@@ -85,6 +87,9 @@ const student = await open({ width: 360, height: 740 }, 'student');
 await student.comeIn();
 await student.page.getByRole('heading', { level: 1, name: 'My week' }).waitFor();
 await student.shoot('my-week');
+await student.page.goto('/warm-up');
+await student.page.getByRole('heading', { level: 2 }).first().waitFor();
+await student.shoot('warm-up');
 await student.page.getByRole('link', { name: 'My progress' }).click();
 await student.page.getByRole('img', { name: /^Completion by week/ }).waitFor();
 await student.shoot('my-progress');

@@ -109,7 +109,8 @@ public sealed class PlanWorkbenchService(
         var errors = input.Request.Check();
         if (errors.Count > 0)
             throw ApiProblemException.Invalid([.. errors.Select(e => e with { Path = $"request.{e.Path}" })]);
-        var asked = input.StudentIds.Count > 0 ? input.StudentIds : [.. new[] { input.StudentId }.OfType<Guid>()];
+        IReadOnlyList<Guid> asked =
+            input.StudentIds.Count > 0 ? [.. input.StudentIds.Distinct()] : [.. new[] { input.StudentId }.OfType<Guid>()];
         if (asked.Count > DraftRequest.MostStudents)
             throw ApiProblemException.Invalid("studentIds", $"At most {DraftRequest.MostStudents} students together, please.");
         var together = asked.Count > 1 ? await contexts.SquadAsync(caller, input.Day, asked, cancel) : [];

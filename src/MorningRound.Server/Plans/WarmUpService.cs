@@ -1,4 +1,6 @@
 using MorningRound.Core.Calendar;
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans.Checks;
@@ -23,9 +25,11 @@ public sealed class WarmUpService(PlanContextService contexts, DomainClock clock
         caller.EnsureCanAccess(studentId, "student");
         var today = clock.Today(caller.TimeZone);
         var context = await contexts.OfAsync(caller, studentId, today, cancel);
+        var aim = WarmUps.AimCheck(context.PlayerAt(PlaceKind.Range));
         return new WarmUpsView(
             [.. Enumerable.Range(0, Days).Select(n => new WarmUpDay(today.Plus(n), n % 2))],
-            [.. new[] { today, today.Plus(1) }.Select(day => new WarmUpSet([.. On(day, context)]))]
+            [.. new[] { today, today.Plus(1) }.Select(day => new WarmUpSet([.. On(day, context)]))],
+            new WarmUpAim(aim.Compile(0), aim)
         );
     }
 
@@ -77,7 +81,11 @@ public sealed class WarmUpService(PlanContextService contexts, DomainClock clock
 /// <summary>Warm-ups for a week from today on.</summary>
 /// <param name="Days">The days, each with the set that is its own.</param>
 /// <param name="Sets">The sets: that of today, and that of tomorrow.</param>
-public sealed record WarmUpsView(IReadOnlyList<WarmUpDay> Days, IReadOnlyList<WarmUpSet> Sets);
+/// <param name="Aim">The aim check that some of them end with.</param>
+public sealed record WarmUpsView(IReadOnlyList<WarmUpDay> Days, IReadOnlyList<WarmUpSet> Sets, WarmUpAim Aim);
+
+/// <summary>The aim check, as the phone walks it.</summary>
+public sealed record WarmUpAim(AttemptFlow Flow, ScoringProtocol Protocol);
 
 /// <summary>A day, and which set is its own.</summary>
 public sealed record WarmUpDay(DateOnly Day, int Set);

@@ -198,6 +198,8 @@ public class PlanWorkbenchTests(OneSchool fixture) : IClassFixture<OneSchool>
         Assert.Equal([0, 1, 0, 1, 0, 1, 0], view["days"]!.AsArray().Select(d => d!["set"]!.GetValue<int>()));
         var warmUps = view["sets"]![0]!["warmUps"]!.AsArray();
         Assert.Equal(2 * 6 * 4, warmUps.Count);
+        Assert.Contains(warmUps, w => w!["parts"]!.AsArray().Any(p => p!["isAimCheck"]!.GetValue<bool>()));
+        Assert.Equal(2, view["aim"]!["flow"]!["version"]!.GetValue<int>());
         Assert.All(
             warmUps,
             w => Assert.InRange(w!["parts"]!.AsArray().Sum(p => p!["minutes"]!.GetValue<int>()), 1, w["minutes"]!.GetValue<int>())

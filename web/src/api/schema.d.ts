@@ -3988,6 +3988,10 @@ export interface components {
       /** Format: int32 */
       minutes: number;
     };
+    WarmUpAim: {
+      flow: components['schemas']['AttemptFlow'];
+      protocol: components['schemas']['ScoringProtocol'];
+    };
     /** @enum {string} */
     WarmUpBefore: 'round' | 'block';
     WarmUpDay: {
@@ -4024,6 +4028,7 @@ export interface components {
     WarmUpsView: {
       days: components['schemas']['WarmUpDay'][];
       sets: components['schemas']['WarmUpSet'][];
+      aim: components['schemas']['WarmUpAim'];
     };
     WedgeNumber: {
       club: components['schemas']['Club'];

@@ -1,5 +1,7 @@
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
+using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Wording;
 
@@ -24,6 +26,21 @@ public static class WarmUps
     private const double MostPace = 3.75;
 
     private const int MostStretching = 5;
+
+    /// <summary>
+    /// The aim check that a warm-up ends with, without a plan: at the target of the ground that is nearest to a middle iron's carry.
+    /// </summary>
+    /// <param name="player">What is known of the player, and of the range's targets.</param>
+    public static ScoringProtocol AimCheck(PlayerNumbers player) =>
+        new MeasuredShots
+        {
+            What = "left or right of the target",
+            Unit = LengthUnit.Yards.Sign(),
+            Least = -9,
+            Most = 9,
+            Shots = Drills.Scoring.AimCheck.Balls,
+            AimDistance = 140,
+        }.For(player);
 
     /// <summary>
     /// A warm-up. Throws <see cref="ArgumentOutOfRangeException"/> below <see cref="Shortest"/>. The minutes of its parts add

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -8,7 +9,11 @@ import { Choice, optionsOf } from '../../ui/Field';
 import { clubs, count, dayName, heardAt, minutes, places, warmUpSchools } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { ErrorNotice, Loading } from '../../ui/states';
+import { withoutLastAttempt, type DrillInput } from '../drills/flow';
+import { onDemand } from '../../ui/onDemand';
 import { useWarmUps } from './queries';
+
+const FlowRun = onDemand(() => import('../drills/FlowRun').then((m) => m.FlowRun));
 
 const before = { round: 'a round', block: 'practice' } as const;
 
@@ -67,7 +72,7 @@ export function WarmUpPage() {
           onChange={setDay}
         />
       </Box>
-      {warmUp && <Parts warmUp={warmUp} />}
+      {warmUp && <Parts warmUp={warmUp} aim={view.data.aim} />}
       <Typography sx={{ mt: 3, fontSize: 15, color: 'text.secondary' }}>
         Nothing in it should hurt. If something does, stop, and ask a doctor or a physiotherapist before the next time.
         The range’s own rules come first.
@@ -76,7 +81,7 @@ export function WarmUpPage() {
   );
 }
 
-function Parts({ warmUp }: { warmUp: Schemas['WarmUpView'] }) {
+function Parts({ warmUp, aim }: { warmUp: Schemas['WarmUpView']; aim: Schemas['WarmUpAim'] }) {
   return (
     <>
       <Typography sx={{ mt: 2, maxWidth: 640 }}>{warmUp.why}</Typography>
@@ -104,9 +109,33 @@ function Parts({ warmUp }: { warmUp: Schemas['WarmUpView'] }) {
                 <b>Over:</b> {part.ends}
               </Typography>
             )}
+            {part.isAimCheck && <Aim aim={aim} />}
           </Box>
         ))}
       </Box>
     </>
+  );
+}
+
+/** Five balls, what they say of the day's aim, and five more. Nothing of it is kept but what is carried to the first tee. */
+function Aim({ aim }: { aim: Schemas['WarmUpAim'] }) {
+  const [inputs, setInputs] = useState<DrillInput[] | undefined>();
+  if (!inputs)
+    return (
+      <Button variant="outlined" onClick={() => setInputs([])} sx={{ mt: 1, minHeight: 56 }}>
+        Say where the five go
+      </Button>
+    );
+  return (
+    <FlowRun
+      flow={aim.flow}
+      inputs={inputs}
+      protocol={aim.protocol}
+      calls={[]}
+      isLeftHanded={false}
+      hidesCounts
+      onInput={(input) => setInputs([...inputs, input])}
+      onUndo={() => setInputs(withoutLastAttempt(inputs))}
+    />
   );
 }
