@@ -28,7 +28,8 @@ public static class WarmUps
     private const int MostStretching = 5;
 
     /// <summary>
-    /// The aim check that a warm-up ends with, without a plan: at the target of the ground that is nearest to a middle iron's carry.
+    /// The aim check that a warm-up ends with, without a plan: at the target of the ground that is nearest to a middle iron's
+    /// carry.
     /// </summary>
     /// <param name="player">What is known of the player, and of the range's targets.</param>
     public static ScoringProtocol AimCheck(PlayerNumbers player) =>
