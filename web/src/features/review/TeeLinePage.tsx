@@ -195,6 +195,8 @@ function Squad({ rows }: { rows: Schemas['ReviewRow'][] }) {
           pr: { xs: 1, sm: 2 },
           borderBottom: '1px solid',
           borderColor: 'line',
+          // A long name breaks rather than pushing the week off a phone.
+          overflowWrap: { xs: 'anywhere', sm: 'normal' },
         },
         // On a phone the strip of the last session gives way; the session itself is a tap away.
         '& tr > :nth-of-type(4)': { display: { xs: 'none', sm: 'table-cell' } },
