@@ -33,14 +33,20 @@ internal static class DoseRules
     {
         if (context.Student is not { } student)
             return null;
-        var day = context.Day;
         return student.Coach.Age == AgeBand.UnderTwelve ? CheckSentences.WhoUnderTwelve
-            : student.Coach.PainfulParts.Any(p => p.ClearedOn is { } on && on <= day && on.Plus(DaysOfReturn) > day)
-            || context.LastPractised?.Plus(DaysOfReturn) <= day
-                ? CheckSentences.WhoComesBack
+            : IsComingBack(context) ? CheckSentences.WhoComesBack
             : student.Coach.Age == AgeBand.SixtyAndOver ? CheckSentences.WhoOverSixty
             : context.Level == Level.New ? CheckSentences.WhoNew
             : null;
+    }
+
+    /// <summary>Whether somebody comes back: a part was cleared, or nothing was practised, in the last four weeks.</summary>
+    public static bool IsComingBack(PlanContext context)
+    {
+        var day = context.Day;
+        return context.LastPractised?.Plus(DaysOfReturn) <= day
+            || context.Student?.Coach.PainfulParts.Any(p => p.ClearedOn is { } on && on <= day && on.Plus(DaysOfReturn) > day)
+                == true;
     }
 
     /// <summary>Full swings of a segment: those of its parts that are, or all of its balls.</summary>

@@ -76,8 +76,9 @@ internal static class PaceRules
         var holes = onRange.Sum(s => s.Holes ?? 0);
         if (holes < HolesOfACard)
             yield break;
-        var each =
-            (double)onCourse.Where(s => s.Place == PlaceKind.Range || s.Part() == GamePart.Putting).Sum(s => s.Minutes) / holes;
+        // A putting drill afterwards is not the putting out of these holes.
+        bool IsPuttingOut(PracticeSegment s) => s.Part() == GamePart.Putting && (s.Drill is null || s.Holes is not null);
+        var each = (double)onCourse.Where(s => s.Place == PlaceKind.Range || IsPuttingOut(s)).Sum(s => s.Minutes) / holes;
         if (isFast ? each >= UsualPace.LeastMinutesPerHole : each <= UsualPace.MostMinutesPerHole)
             yield break;
         yield return new RuleHit(onRange[0].Id, (isFast ? CheckSentences.HolesFast : CheckSentences.HolesSlow).Of(each));

@@ -37,7 +37,8 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
 
     /// <summary>
     /// The first that the places allow and that spares what hurts: what was asked for, the coach's focus, where results lose
-    /// most, what is believed weak, what was not done lately, what the first place is for.
+    /// most, what is believed weak, what was not done lately, what the first place is for. Whoever is coming back from something
+    /// begins with the wedges, and with the long clubs only where a coach says so.
     /// </summary>
     public static DraftArea Of(DraftRequest request, PlanContext context)
     {
@@ -52,12 +53,16 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
                 IsSet: true
             );
         }
+        // The head and the body serve whatever else is practised: they are no area to choose, only one to ask for.
         bool IsPossible(Area area) =>
-            IsThere(area, request)
+            area is not (Area.Mind or Area.Body)
+            && IsThere(area, request)
             && !SwingLoads.Of(SwingOf(area)).Any(l => context.Hurt.Any(h => l.Touches(h.Part, h.Side) && h.Forbids(l.Weight)));
 
+        var comesBack = DoseRules.IsComingBack(context);
+        bool IsChosen(Area area) => IsPossible(area) && !(comesBack && area is (Area.Driver or Area.Wood));
         var focus = context.Student?.Coach.Focus;
-        if (focus?.Area is { } set && IsPossible(set))
+        if (focus?.Area is { } set && (IsPossible(set) || (set is Area.Mind or Area.Body && IsThere(set, request))))
             return new DraftArea(
                 set,
                 focus.Skill.Length > 0
@@ -66,7 +71,7 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
                 IsSet: true
             );
         var lost = context
-            .Losses.Where(l => l.Results >= FewestResults && l.Shortfall >= LeastShortfall && IsPossible(l.Area))
+            .Losses.Where(l => l.Results >= FewestResults && l.Shortfall >= LeastShortfall && IsChosen(l.Area))
             .OrderByDescending(l => l.Shortfall)
             .FirstOrDefault();
         if (lost is not null)
@@ -75,12 +80,12 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
                 DraftSentences.LosesMost.Of(Named(lost.Area), (int)Math.Round(100 * lost.Shortfall), lost.Results),
                 IsSet: false
             );
-        var weak = context.Student?.Own.BelievedWeaknesses.Cast<Area?>().FirstOrDefault(a => IsPossible(a!.Value));
+        var weak = context.Student?.Own.BelievedWeaknesses.Cast<Area?>().FirstOrDefault(a => IsChosen(a!.Value));
         if (weak is { } believed)
             return new DraftArea(believed, DraftSentences.BelievedWeak.Of(Named(believed)), IsSet: false);
-        Area[] usual = [.. UsualOf(request.Places[0]).Where(IsPossible)];
+        Area[] usual = [.. UsualOf(request.Places[0]).Where(IsChosen).OrderBy(a => comesBack && a == Area.Iron)];
         if (usual.Length == 0)
-            usual = [.. request.Places.SelectMany(UsualOf).Where(IsPossible)];
+            usual = [.. request.Places.SelectMany(UsualOf).Where(IsChosen)];
         var fresh = usual.Cast<Area?>().FirstOrDefault(a => !context.RecentAreas.Contains(a!.Value));
         return fresh is { } other && context.RecentAreas.Count > 0
             ? new DraftArea(other, DraftSentences.NotLately.Of(Named(other)), IsSet: false)

@@ -291,7 +291,8 @@ internal sealed partial class DraftInProgress
             score += 25;
         if (_request.Recent.Contains(shelved.Id))
             score -= 45;
-        score -= 70 * _usedBefore.GetValueOrDefault(shelved.Id);
+        // Another draft is another one, but it does not lose what the coach set.
+        score -= (focus?.Skill.Length > 0 && drill.Skill == focus.Skill ? 25 : 70) * _usedBefore.GetValueOrDefault(shelved.Id);
         if (slot.Phase != Phase.Block && drill.Skill == _blockSkill && drill.Area == _blockArea)
             score += 25;
         if (IsSlow(drill, slot))
@@ -304,7 +305,7 @@ internal sealed partial class DraftInProgress
         if (_approach == Approach.Sharpen)
             score += SharpenScore(shelved, slot);
         if (_needsCare && drill.Swing == SwingSize.Full)
-            score -= 12;
+            score -= _comesBack ? 60 : 12;
         // Reading is no proof, and little for somebody who is new to it.
         if (drill is { UsualBalls: 0, Area: Area.Putting })
             score -=

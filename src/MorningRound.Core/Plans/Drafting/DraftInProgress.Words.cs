@@ -11,11 +11,19 @@ namespace MorningRound.Core.Plans.Drafting;
 /// <summary>What a draft says: its title and purpose, why each segment is there, and what kept it from being whole.</summary>
 internal sealed partial class DraftInProgress
 {
-    /// <summary>What most of the practice is about, which may be another area than the one it began from.</summary>
+    /// <summary>
+    /// What the practice is about: what it began from where that is a third of it, or half of it is holes with those clubs; else
+    /// what most of it is.
+    /// </summary>
     private Area MainArea()
     {
         var practice = Practised().ToList();
-        if (practice.Any(s => s.Area == _about.Area || (s.Holes is not null && !_about.IsShortGame)))
+        int MinutesOf(Func<PracticeSegment, bool> isOf) => practice.Where(isOf).Sum(s => s.Minutes);
+        var all = MinutesOf(_ => true);
+        if (
+            3 * MinutesOf(s => s.Area == _about.Area) >= all
+            || (!_about.IsShortGame && 2 * MinutesOf(s => s.Holes is not null || s.Area == _about.Area) >= all)
+        )
             return _about.Area;
         return practice
                 .Where(s => s.Area is not null and not Area.Mind)
@@ -54,8 +62,12 @@ internal sealed partial class DraftInProgress
             return $"Take {DraftArea.Named(area)} along as {(IsPlural(area) ? "they are" : "it is")}, and touch nothing";
         var focus = _context.Student?.Coach.Focus;
         var practice = _segments.OfType<PracticeSegment>().ToList();
-        // The focus is the purpose where some part of the plan works on it, and its number only where the plan measures it.
-        if (focus?.Goal.Length > 0 && practice.Any(s => s.Focus == focus.AimInWords()))
+        // The focus is the purpose where the plan is about it and some part works on it; its number only where it is measured.
+        if (
+            focus?.Goal.Length > 0
+            && (focus.Area is null || focus.Area == area)
+            && practice.Any(s => s.Focus == focus.AimInWords())
+        )
         {
             var isMeasured =
                 focus.Quantity is { } quantity
@@ -104,9 +116,13 @@ internal sealed partial class DraftInProgress
             ?? (holes is null ? goals.LastOrDefault() : null);
         if (asked?.Drill is { Goal: { } goal } planned)
             return $"{asked.Title}: {planned.Protocol().InWords(goal)}";
-        return holes is not null
-            ? $"{(holes.Holes == 1 ? "The hole is" : $"All {holes.Holes} holes are")} finished with one ball"
-            : "Every repetition was looked at before the next";
+        return holes?.Holes switch
+        {
+            null => "Every repetition was looked at before the next",
+            1 => "The hole is finished with one ball",
+            2 => "Both holes are finished with one ball",
+            var all => $"All {all} holes are finished with one ball",
+        };
     }
 
     private Message Reason(ShelvedDrill shelved, Slot slot)

@@ -27,6 +27,7 @@ internal sealed partial class DraftInProgress
     private readonly PlaceKind _main;
     private readonly Competition? _near;
     private readonly bool _needsCare;
+    private readonly bool _comesBack;
     private readonly SplitMix64 _random;
     private readonly int _variant;
     private readonly List<Segment> _segments = [];
@@ -68,6 +69,7 @@ internal sealed partial class DraftInProgress
         _random = new SplitMix64((ulong)(variant + 1) * 7919);
         _about = DraftArea.Of(request, context);
         _needsCare = DoseRules.Who(context) is not null;
+        _comesBack = DoseRules.IsComingBack(context);
         var suited = DraftArea.SuitedPlaces(_about.Area);
         _main = request.Places.OrderBy(p => Array.IndexOf(suited, p) is >= 0 and var at ? at : 99).First();
         if (!suited.Contains(_main))
@@ -247,12 +249,12 @@ internal sealed partial class DraftInProgress
             Day = _context.Day,
             School = _request.WarmUp ?? WarmUpSchool.TwoAClub,
             Bag = [.. _context.Student?.Coach.Bag.Select(b => b.Club) ?? []],
-            // Full swings early in a long session are kept for later.
+            // Full swings early in a long session are kept for later, and the longest for when somebody is back.
             Without =
             [
                 .. Forbidden(PlaceKind.Range),
                 .. _context.Student?.Own.DislikedClubs ?? [],
-                .. _request.Minutes > 90 ? [Club.Driver] : Array.Empty<Club>(),
+                .. _request.Minutes > 90 || _comesBack ? [Club.Driver] : Array.Empty<Club>(),
             ],
             Level = _context.Level,
             Age = _context.Student?.Coach.Age ?? AgeBand.Adult,

@@ -572,6 +572,52 @@ public sealed class SignedDraftTests
                 )
         ),
         new(
+            "What gives way under pressure loses most: it is still putts that are practised, not a calm head",
+            Student(and: c => c with { Losses = [new AreaLoss(Area.Mind, 0.9, 12), new AreaLoss(Area.Putting, 0.3, 12)] }),
+            Wish(60, 0, PlaceKind.PuttingGreen),
+            d => d.Plan!.Title.StartsWith("Putting", StringComparison.Ordinal)
+        ),
+        new(
+            "Cleared a few days ago and afraid of the driver: no driver yet, small swings first",
+            Student(
+                Level.SingleFigure,
+                with: f =>
+                    f with
+                    {
+                        Own = f.Own with { BelievedWeaknesses = [Area.Driver] },
+                        Coach = f.Coach with
+                        {
+                            PainfulParts =
+                            [
+                                new PainfulPart
+                                {
+                                    Part = BodyPart.WristOrHand,
+                                    Side = BodySide.Trail,
+                                    Since = GivenPlan.Day.AddDays(-20),
+                                    ClearedOn = GivenPlan.Day.AddDays(-4),
+                                    ClearedBy = "A physiotherapist",
+                                },
+                            ],
+                        },
+                    }
+            ),
+            Wish(60, 60, PlaceKind.Range),
+            d =>
+                d.Plan!.Practice().All(s => !s.Clubs.Contains(Club.Driver))
+                && d.Plan!.Practice().Where(s => s.EffectiveSwing == SwingSize.Full).Sum(s => s.Balls) <= 25
+        ),
+        new(
+            "Another one is another one, but the coach's focus stays in it",
+            Student(with: Focus(Area.Iron, "start line", "Start it on the line")),
+            Wish(60, 90, PlaceKind.Range) with
+            {
+                Variant = 2,
+            },
+            d =>
+                Practice(d).Any(s => s.EffectiveSkill == "start line")
+                && d.Plan!.Purpose.StartsWith("Start", StringComparison.Ordinal)
+        ),
+        new(
             "Nobody without a change under way rehearses one",
             Student(Level.New),
             Wish(30, 0, PlaceKind.Home) with
