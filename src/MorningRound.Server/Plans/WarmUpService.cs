@@ -5,7 +5,6 @@ using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Plans.Drafting;
-using MorningRound.Core.Students;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 
@@ -33,49 +32,30 @@ public sealed class WarmUpService(PlanContextService contexts, DomainClock clock
         );
     }
 
-    private static IEnumerable<WarmUpView> On(DateOnly day, PlanContext context)
-    {
-        var student = context.Student ?? new StudentFile();
-        var forbidden = context
-            .Places.Where(p => p.Place.Kind == PlaceKind.Range)
-            .Select(p => p.Place.ForbiddenClubs.AsEnumerable())
-            .DefaultIfEmpty([])
-            .Aggregate((a, b) => a.Intersect(b));
-        return from before in Enum.GetValues<WarmUpBefore>()
-            from minutes in Lengths
-            from school in Enum.GetValues<WarmUpSchool>()
-            let request = new WarmUpRequest
-            {
-                Minutes = minutes,
-                Before = before,
-                Day = day,
-                School = school,
-                Bag = [.. student.Coach.Bag.Select(b => b.Club)],
-                Without = [.. forbidden, .. student.Own.DislikedClubs],
-                Level = context.Level,
-                Age = student.Coach.Age,
-                Hurt = context.Hurt,
-            }
-            let warmUp = WarmUps.Of(request)
-            select new WarmUpView(
-                before,
-                minutes,
-                school,
-                warmUp.Why,
-                [
-                    .. warmUp.Parts.Select(p => new WarmUpPartView(
-                        p.Title,
-                        p.Text,
-                        p.Place,
-                        p.Minutes,
-                        p.Balls,
-                        p.Clubs,
-                        WarmUps.ToSegment(p, Guid.Empty) is var segment ? segment.Exit.InWords(segment) : "",
-                        p.IsAimCheck
-                    )),
-                ]
-            );
-    }
+    private static IEnumerable<WarmUpView> On(DateOnly day, PlanContext context) =>
+        from before in Enum.GetValues<WarmUpBefore>()
+        from minutes in Lengths
+        from school in Enum.GetValues<WarmUpSchool>()
+        let request = WarmUpRequest.Of(context with { Day = day }, minutes, before, school)
+        let warmUp = WarmUps.Of(request)
+        select new WarmUpView(
+            before,
+            minutes,
+            school,
+            warmUp.Why,
+            [
+                .. warmUp.Parts.Select(p => new WarmUpPartView(
+                    p.Title,
+                    p.Text,
+                    p.Place,
+                    p.Minutes,
+                    p.Balls,
+                    p.Clubs,
+                    WarmUps.ToSegment(p, Guid.Empty) is var segment ? segment.Exit.InWords(segment) : "",
+                    p.IsAimCheck
+                )),
+            ]
+        );
 }
 
 /// <summary>Warm-ups for a week from today on.</summary>

@@ -2,7 +2,9 @@ using CsCheck;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Plans.Drafting;
+using MorningRound.Core.Students;
 
 namespace MorningRound.Core.Tests.Plans;
 
@@ -197,4 +199,42 @@ public sealed class WarmUpTests
                 },
                 seeds: 3_000
             );
+
+    [Fact]
+    public void Whoever_comes_back_warms_up_for_practice_without_the_driver_and_for_a_round_with_it()
+    {
+        var day = new DateOnly(2026, 5, 6);
+        var file = new StudentFile
+        {
+            Coach = new CoachSection
+            {
+                Bag =
+                [
+                    .. new[] { Club.Driver, Club.Hybrid, Club.Iron5, Club.Iron7, Club.Iron9, Club.SandWedge }.Select(
+                        club => new BagClub { Club = club }
+                    ),
+                ],
+                PainfulParts =
+                [
+                    new PainfulPart
+                    {
+                        Part = BodyPart.WristOrHand,
+                        Side = BodySide.Trail,
+                        Since = day.AddDays(-20),
+                        ClearedOn = day.AddDays(-4),
+                        ClearedBy = "A physiotherapist",
+                    },
+                ],
+            },
+        };
+        bool HasDriver(DateOnly on, WarmUpBefore before) =>
+            Enum.GetValues<WarmUpSchool>()
+                .SelectMany(school =>
+                    WarmUps.Of(WarmUpRequest.Of(new PlanContext { Day = on, Student = file }, 30, before, school)).Parts
+                )
+                .Any(p => p.Clubs.Contains(Club.Driver));
+        Assert.False(HasDriver(day, WarmUpBefore.Block));
+        Assert.True(HasDriver(day, WarmUpBefore.Round));
+        Assert.True(HasDriver(day.AddDays(60), WarmUpBefore.Block));
+    }
 }

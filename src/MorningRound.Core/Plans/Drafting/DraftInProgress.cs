@@ -241,25 +241,12 @@ internal sealed partial class DraftInProgress
         return _segments.Sum(s => s.Minutes);
     }
 
-    private WarmUpRequest WarmUpFor(int minutes, WarmUpBefore before = WarmUpBefore.Block) =>
-        new()
-        {
-            Minutes = minutes,
-            Before = before,
-            Day = _context.Day,
-            School = _request.WarmUp ?? WarmUpSchool.TwoAClub,
-            Bag = [.. _context.Student?.Coach.Bag.Select(b => b.Club) ?? []],
-            // Full swings early in a long session are kept for later, and the longest for when somebody is back.
-            Without =
-            [
-                .. Forbidden(PlaceKind.Range),
-                .. _context.Student?.Own.DislikedClubs ?? [],
-                .. _request.Minutes > 90 || _comesBack ? [Club.Driver] : Array.Empty<Club>(),
-            ],
-            Level = _context.Level,
-            Age = _context.Student?.Coach.Age ?? AgeBand.Adult,
-            Hurt = _context.Hurt,
-        };
+    private WarmUpRequest WarmUpFor(int minutes, WarmUpBefore before = WarmUpBefore.Block)
+    {
+        var request = WarmUpRequest.Of(_context, minutes, before, _request.WarmUp ?? WarmUpSchool.TwoAClub);
+        // Full swings early in a long session are kept for later.
+        return _request.Minutes > 90 ? request with { Without = [.. request.Without, Club.Driver] } : request;
+    }
 
     private PracticeSegment StretchSegment(int minutes) =>
         WarmUps.ToSegment(

@@ -1,5 +1,7 @@
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
+using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Wording;
 
@@ -49,6 +51,37 @@ public sealed record WarmUpRequest
         Club.SandWedge,
         Club.Putter,
     ];
+
+    /// <summary>
+    /// What is known of a student and of the range: no club that it forbids or that the student does not like, and before practice
+    /// no driver for whoever is coming back from something.
+    /// </summary>
+    /// <param name="context">The student, the day, the grounds.</param>
+    /// <param name="minutes">At least <see cref="WarmUps.Shortest"/>.</param>
+    /// <param name="before">What it leads to.</param>
+    /// <param name="school">The school.</param>
+    public static WarmUpRequest Of(PlanContext context, int minutes, WarmUpBefore before, WarmUpSchool school)
+    {
+        var student = context.Student ?? new StudentFile();
+        var ranges = context.Places.Where(p => p.Place.Kind == PlaceKind.Range).Select(p => p.Place.ForbiddenClubs).ToList();
+        return new WarmUpRequest
+        {
+            Minutes = minutes,
+            Before = before,
+            Day = context.Day,
+            School = school,
+            Bag = [.. student.Coach.Bag.Select(b => b.Club)],
+            Without =
+            [
+                .. ranges.Count == 0 ? [] : ranges[0].Where(c => ranges.TrueForAll(r => r.Contains(c))),
+                .. student.Own.DislikedClubs,
+                .. before == WarmUpBefore.Block && DoseRules.IsComingBack(context) ? [Club.Driver] : Array.Empty<Club>(),
+            ],
+            Level = context.Level,
+            Age = student.Coach.Age,
+            Hurt = context.Hurt,
+        };
+    }
 
     /// <summary>At least <see cref="WarmUps.Shortest"/>.</summary>
     public required int Minutes { get; init; }
