@@ -53,8 +53,8 @@ public sealed record WarmUpRequest
     ];
 
     /// <summary>
-    /// What is known of a student and of the range: no club that it forbids or that the student does not like, and before practice
-    /// no driver for whoever is coming back from something.
+    /// What is known of a student and of the range: no club that it forbids or that the student does not like, and before
+    /// practice no driver for whoever is coming back from something.
     /// </summary>
     /// <param name="context">The student, the day, the grounds.</param>
     /// <param name="minutes">At least <see cref="WarmUps.Shortest"/>.</param>
