@@ -67,7 +67,7 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
             .Where(f => f.AcademyId == caller.AcademyId && ids.Contains(f.StudentId))
             .ToDictionaryAsync(f => f.StudentId, f => f.Document, cancel);
         var places = await PlacesAsync(caller, cancel);
-        var practised = await history.OfSquadAsync(caller, files, on, cancel);
+        var practised = await history.OfSquadAsync(caller, ids, files, on, cancel);
         return
         [
             .. students.Select(s =>

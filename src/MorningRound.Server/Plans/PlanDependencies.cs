@@ -24,11 +24,13 @@ public interface IPracticeHistory
     /// What hurts each student of the squad, and when each last practised; of whom nothing is known may be missing.
     /// </summary>
     /// <param name="caller">A coach of the academy.</param>
+    /// <param name="studentIds">Whose practice is looked at.</param>
     /// <param name="files">The files that there are, by student.</param>
     /// <param name="day">Practice after this day is not looked at.</param>
     /// <param name="cancel">Ends the question.</param>
     Task<(IReadOnlyDictionary<Guid, IReadOnlyList<HurtPart>> Hurt, IReadOnlyDictionary<Guid, DateOnly> Last)> OfSquadAsync(
         Caller caller,
+        IReadOnlyCollection<Guid> studentIds,
         IReadOnlyDictionary<Guid, StudentFile> files,
         DateOnly day,
         CancellationToken cancel

@@ -9,6 +9,7 @@ using MorningRound.Core.Students;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Sessions;
 
@@ -54,7 +55,13 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
     public async Task<(
         IReadOnlyDictionary<Guid, IReadOnlyList<HurtPart>> Hurt,
         IReadOnlyDictionary<Guid, DateOnly> Last
-    )> OfSquadAsync(Caller caller, IReadOnlyDictionary<Guid, StudentFile> files, DateOnly day, CancellationToken cancel)
+    )> OfSquadAsync(
+        Caller caller,
+        IReadOnlyCollection<Guid> studentIds,
+        IReadOnlyDictionary<Guid, StudentFile> files,
+        DateOnly day,
+        CancellationToken cancel
+    )
     {
         var reported = await pain.OfSquadAsync(caller, cancel);
         var hurt = files
@@ -67,12 +74,19 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
                     return OpenPain.HurtParts(file, OpenPain.Of(reported[id], file));
                 }
             );
+        // The last entry of an index for each of them, however much was practised before.
+        var logs = db.SessionLogs;
         var last = await db
-            .SessionLogs.AsNoTracking()
-            .Where(l => l.AcademyId == caller.AcademyId && l.Day <= day)
-            .GroupBy(l => l.StudentId)
-            .Select(g => new { Student = g.Key, Day = g.Max(l => l.Day) })
-            .ToDictionaryAsync(l => l.Student, l => l.Day, cancel);
+            .Students.AsNoTracking()
+            .Where(s => s.AcademyId == caller.AcademyId && studentIds.Contains(s.Id))
+            .Select(s => new
+            {
+                s.Id,
+                Day = logs.Where(l => l.AcademyId == s.AcademyId && l.StudentId == s.Id && l.Day <= day)
+                    .Max(l => (DateOnly?)l.Day),
+            })
+            .Where(s => s.Day != null)
+            .ToDictionaryAsync(s => s.Id, s => s.Day!.Value, cancel);
         return (hurt, last);
     }
 

@@ -98,10 +98,15 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
                     var found = await _coach.GetAsync(
                         $"/api/weeks/{week}/students/{student["id"]}/findings?planId={session["planId"]}{day}"
                     );
-                    // How heavy a week became, and what would hurt after it, is known only once it was practised.
+                    // How heavy a week became is known only once it was practised, and what hurt since was not known then.
+                    string[] later =
+                    [
+                        "fatigue",
+                        .. Hurt.Contains(student["name"]!.GetValue<string>()) ? ["hurt", "dose"] : Array.Empty<string>(),
+                    ];
                     raised.AddRange(
                         Raised(found.Body!.AsArray())
-                            .Where(f => back == 0 || !AfterThat.Any(id => f.StartsWith(id, StringComparison.Ordinal)))
+                            .Where(f => back == 0 || !later.Any(id => f.StartsWith(id, StringComparison.Ordinal)))
                             .Select(f => $"{student["name"]}, {session["title"]}, {week} {session["day"]}: {f}")
                     );
                 }
@@ -113,7 +118,8 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
         Assert.True(raised.Count == 0, string.Join("\n", raised));
     }
 
-    private static readonly string[] AfterThat = ["fatigue", "hurt", "dose"];
+    /// <summary>Those of the stories in which something began to hurt.</summary>
+    private static readonly string[] Hurt = ["Henrik Solmar", "Nadia Ferrolin"];
 
     /// <summary>Homework stands in the week as a draft until a coach makes something of it.</summary>
     private static bool IsSet(JsonNode? session) =>
