@@ -133,7 +133,9 @@ function Focus({ coach, set, errorAt }: PartProps) {
         />
       </Box>
       {focus.quantity && (
-        <Box sx={{ ...columns, gridTemplateColumns: 'repeat(4, minmax(0, 1fr))', gap: 1, mt: 1 }}>
+        <Box
+          sx={{ ...columns, gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, minmax(0, 1fr))' }, gap: 1, mt: 1 }}
+        >
           <Field
             label="Unit"
             value={focus.quantity.unit ?? ''}
