@@ -86,6 +86,22 @@ public sealed record PracticeWindow
     public required PlaceKind Place { get; init; }
 }
 
+/// <summary>Days on which the student cannot practise, such as a journey or an examination.</summary>
+public sealed record Absence
+{
+    /// <summary>The first day.</summary>
+    public required DateOnly FirstDay { get; init; }
+
+    /// <summary>The last day, the first one included; the same day for a single one.</summary>
+    public required DateOnly LastDay { get; init; }
+
+    /// <summary>A few words; empty where there are none.</summary>
+    public string Note { get; init; } = "";
+
+    /// <summary>Whether a day is one of them.</summary>
+    public bool Contains(DateOnly day) => day >= FirstDay && day <= LastDay;
+}
+
 /// <summary>A part that hurts, and since when. Once somebody has cleared it, who and when.</summary>
 public sealed record PainfulPart
 {
@@ -150,6 +166,9 @@ public sealed record Competition
 
     /// <summary>A few words afterwards.</summary>
     public string Debrief { get; init; } = "";
+
+    /// <summary>Whether it is played on a day.</summary>
+    public bool IsPlayedOn(DateOnly day) => day >= FirstDay && day <= LastDay;
 }
 
 /// <summary>The part of the file that is the student's own.</summary>
@@ -175,6 +194,9 @@ public sealed record StudentSection
 
     /// <summary>When the student can practise.</summary>
     public IReadOnlyList<PracticeWindow> Windows { get; init; } = [];
+
+    /// <summary>The days on which the student cannot practise.</summary>
+    public IReadOnlyList<Absence> Absences { get; init; } = [];
 
     /// <summary>What the student owns.</summary>
     public IReadOnlyList<Equipment> Equipment { get; init; } = [];

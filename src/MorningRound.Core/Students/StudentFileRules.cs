@@ -50,6 +50,17 @@ public static class StudentFileRules
         for (var i = 0; i < own.Windows.Count; i++)
             errors.RequireBetween(own.Windows[i].Minutes, 5, 480, $"{path}.windows[{i}].minutes", "minutes");
 
+        errors.RequireAtMost(own.Absences.Count, MostEntries, $"{path}.absences");
+        for (var i = 0; i < own.Absences.Count; i++)
+        {
+            var (absence, at) = (own.Absences[i], $"{path}.absences[{i}]");
+            errors
+                .RequireNear(absence.FirstDay, today, $"{at}.firstDay")
+                .RequireNear(absence.LastDay, today, $"{at}.lastDay")
+                .Require(absence.LastDay >= absence.FirstDay, $"{at}.lastDay", "The last day cannot come before the first.")
+                .AllowText(absence.Note, $"{at}.note", LongestLine);
+        }
+
         errors.RequireAtMost(own.Competitions.Count, MostEntries, $"{path}.competitions");
         for (var i = 0; i < own.Competitions.Count; i++)
         {

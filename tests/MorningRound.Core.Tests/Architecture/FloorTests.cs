@@ -32,6 +32,7 @@ public class FloorTests
         ["Plans.Drafting"],
         ["Sessions"],
         ["Weeks"],
+        ["Weeks.Placing"],
         ["Progress"],
         ["Review"],
         ["Serialization"],

@@ -143,10 +143,7 @@ internal static class CareRules
     private static IEnumerable<RuleHit> CompetitionDay(PlanInput input)
     {
         var day = input.Context.Day;
-        if (
-            !input.IsOnlyWarmUp
-            && input.Context.Student?.Own.Competitions.FirstOrDefault(c => day >= c.FirstDay && day <= c.LastDay) is { } played
-        )
+        if (!input.IsOnlyWarmUp && input.Context.Student?.Own.Competitions.FirstOrDefault(c => c.IsPlayedOn(day)) is { } played)
             yield return new RuleHit(null, CheckSentences.CompetitionDay.Of(played.Name));
     }
 
