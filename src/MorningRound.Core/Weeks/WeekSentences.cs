@@ -20,4 +20,36 @@ internal static class WeekSentences
     public static readonly Sentence KeptByHeavy = new("week.keptByHeavy", "two heavy days would stand side by side");
     public static readonly Sentence KeptByDrill = new("week.keptByDrill", "a drill would come again too soon");
     public static readonly Sentence KeptByTaper = new("week.keptByTaper", "short before a competition");
+
+    public static readonly Sentence TooMuchLoad = new(
+        "week.tooMuchLoad",
+        "With all of it the week's load comes to {0:0.0#} times the mean of the four weeks before; above {1:0.0} is a reason to look."
+    );
+    public static readonly Sentence BusyWeek = new("week.busy", "A busy week: {0:0.0#} times the load of the four weeks before.");
+    public static readonly Sentence DrillTwiceADay = new("week.drillTwiceADay", "“{0}” comes twice on {1}.");
+    public static readonly Sentence DrillNextDay = new("week.drillNextDay", "“{0}” comes on {1} and again on {2}.");
+    public static readonly Sentence LossForgotten = new(
+        "week.lossForgotten",
+        "Nothing for {0}, where results fall shortest: {1:0} % is missing to the goals."
+    );
+    public static readonly Sentence BeliefForgotten = new(
+        "week.beliefForgotten",
+        "Nothing for {0}, which the student believes is weak."
+    );
+    public static readonly Sentence SwingWork = new(
+        "week.swingWork",
+        "“{0}” changes the swing on {1}, and {2} is near: leave it as it is."
+    );
+    public static readonly Sentence NoTimeOnDay = new(
+        "week.noTimeOnDay",
+        "“{0}” takes {1} min, and no time on {2} holds that at the right ground."
+    );
+    public static readonly Sentence MoreThanTimes = new(
+        "week.moreThanTimes",
+        "{0} min are set, and the times that are left hold {1}."
+    );
+    public static readonly Sentence OnAbsence = new("week.onAbsence", "“{0}” is on {1}, a day on which the student cannot.");
+    public static readonly Sentence NoRestDay = new("week.noRestDay", "No day of rest.");
+    public static readonly Sentence HeavyTogether = new("week.heavyTogether", "Two heavy days side by side: {0} and {1}.");
+    public static readonly Sentence OutOfOrder = new("week.outOfOrder", "“{0}” comes before “{1}”, which stands first.");
 }

@@ -33,6 +33,7 @@ public class FloorTests
         ["Sessions"],
         ["Weeks"],
         ["Weeks.Placing"],
+        ["Weeks.Checking"],
         ["Progress"],
         ["Review"],
         ["Serialization"],
