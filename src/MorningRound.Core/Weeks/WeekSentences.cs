@@ -52,4 +52,25 @@ internal static class WeekSentences
     public static readonly Sentence NoRestDay = new("week.noRestDay", "No day of rest.");
     public static readonly Sentence HeavyTogether = new("week.heavyTogether", "Two heavy days side by side: {0} and {1}.");
     public static readonly Sentence OutOfOrder = new("week.outOfOrder", "“{0}” comes before “{1}”, which stands first.");
+
+    public static readonly Sentence InTheirUnit = new("week.inTheirUnit", "Its numbers come in {0}.");
+    public static readonly Sentence Exchanged = new("week.exchanged", "“{0}” gave way to “{1}”: {2}.");
+    public static readonly Sentence NothingInstead = new(
+        "week.nothingInstead",
+        "“{0}” stays and holds the session back: {1}, and nothing on the shelf does instead."
+    );
+    public static readonly Sentence LoadsHurt = new("week.loadsHurt", "it loads the {0}, which hurts");
+    public static readonly Sentence Lacks = new("week.lacks", "it needs {0}, and there is none");
+    public static readonly Sentence Misses = new("week.misses", "{0}");
+    public static readonly Sentence RungOfLevel = new(
+        "week.rungOfLevel",
+        "“{0}” begins at “{1}”, as is usual at the level: {2}."
+    );
+    public static readonly Sentence RungRaised = new(
+        "week.rungRaised",
+        "“{0}” goes on to “{1}”: the goal was met {2} times running."
+    );
+    public static readonly Sentence RungOfLast = new("week.rungOfLast", "“{0}” stays at “{1}”, where the last result was.");
+    public static readonly Sentence ClubInstead = new("week.clubInstead", "“{0}”: the {1} for the {2}, which is not in the bag.");
+    public static readonly Sentence ClubLeftOut = new("week.clubLeftOut", "“{0}”: without the {1}, which is not in the bag.");
 }

@@ -34,6 +34,7 @@ public class FloorTests
         ["Weeks"],
         ["Weeks.Placing"],
         ["Weeks.Checking"],
+        ["Weeks.Tailoring"],
         ["Progress"],
         ["Review"],
         ["Serialization"],
