@@ -35,6 +35,7 @@ public class FloorTests
         ["Weeks.Placing"],
         ["Weeks.Checking"],
         ["Weeks.Tailoring"],
+        ["Programmes"],
         ["Progress"],
         ["Review"],
         ["Serialization"],
