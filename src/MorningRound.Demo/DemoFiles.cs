@@ -136,6 +136,11 @@ internal static class DemoFiles
                 Own = new StudentSection
                 {
                     BelievedWeaknesses = [Area.Driver],
+                    Windows =
+                    [
+                        Window(DayOfWeek.Tuesday, 10, 75, PlaceKind.ChippingGreen),
+                        Window(DayOfWeek.Friday, 10, 75, PlaceKind.Range),
+                    ],
                     Equipment = [Equipment.Tees, Equipment.PuttingGate, Equipment.Towel],
                 },
                 Coach = new CoachSection
@@ -194,6 +199,11 @@ internal static class DemoFiles
                 {
                     DislikedSides = [TargetSide.Right],
                     BelievedWeaknesses = [Area.Pitch],
+                    Windows =
+                    [
+                        Window(DayOfWeek.Monday, 19, 60, PlaceKind.Range),
+                        Window(DayOfWeek.Friday, 16, 60, PlaceKind.Range),
+                    ],
                     Units = LengthUnit.Metres,
                     Equipment = [Equipment.AlignmentSticks, Equipment.Tees],
                 },
@@ -227,6 +237,23 @@ internal static class DemoFiles
                 {
                     Equipment = [Equipment.Phone, Equipment.Mirror, Equipment.Tees],
                     BelievedWeaknesses = [Area.Iron],
+                    Windows =
+                    [
+                        Window(DayOfWeek.Tuesday, 17, 120, PlaceKind.Range),
+                        Window(DayOfWeek.Wednesday, 20, 30, PlaceKind.Home),
+                        Window(DayOfWeek.Friday, 17, 120, PlaceKind.Range),
+                        Window(DayOfWeek.Sunday, 9, 120, PlaceKind.Range),
+                        Window(DayOfWeek.Sunday, 20, 30, PlaceKind.Home),
+                    ],
+                    Absences =
+                    [
+                        new Absence
+                        {
+                            FirstDay = IsoWeek.Of(today).Monday.AddDays(8),
+                            LastDay = IsoWeek.Of(today).Monday.AddDays(9),
+                            Note = "Trade fair",
+                        },
+                    ],
                 },
                 Coach = new CoachSection
                 {
@@ -254,6 +281,15 @@ internal static class DemoFiles
                 Own = new StudentSection
                 {
                     BelievedStrengths = [Area.Wedge],
+                    Absences =
+                    [
+                        new Absence
+                        {
+                            FirstDay = IsoWeek.Of(today).Monday.AddDays(-7),
+                            LastDay = IsoWeek.Of(today).Monday.AddDays(8),
+                            Note = "With the university team",
+                        },
+                    ],
                     Equipment = [Equipment.Headcover, Equipment.Tees, Equipment.LaunchMonitor],
                 },
                 Coach = new CoachSection { Approach = Approach.PlayIt }.Bag(

@@ -38,6 +38,10 @@ internal sealed class DemoHistory
     private readonly DrillService _drills;
     private readonly PlanService _plans;
     private readonly WeekService _weeks;
+    private readonly PublishingService _publishing;
+    private readonly SquadService _squads;
+    private readonly WeekSettingService _setting;
+    private readonly Dictionary<string, Guid> _studentIds = [];
     private readonly SessionLogService _logs;
     private readonly OwnPracticeService _own;
     private readonly SplitMix64 _random = new(Seed);
@@ -59,7 +63,11 @@ internal sealed class DemoHistory
         var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain));
         _logs = new SessionLogService(db, _clock, new HomeworkService(db, _clock));
         _own = new OwnPracticeService(db, _clock, contexts);
-        _weeks = new WeekService(db, _clock, _students, _files, contexts, pain, _logs);
+        _weeks = new WeekService(db, _clock, _students, contexts, pain, _logs);
+        var texts = new DraftTexts(db);
+        _publishing = new PublishingService(db, _clock, contexts, texts);
+        _squads = new SquadService(db, _clock);
+        _setting = new WeekSettingService(db, _clock, contexts, texts, new LadderStandings(db), new SquadLoads(db));
     }
 
     private IsoWeek ThisWeek => IsoWeek.Of(_today);
@@ -90,6 +98,7 @@ internal sealed class DemoHistory
 
         foreach (var student in DemoSquad.Students)
             await LayOutAsync(student, cancel);
+        await LayOutSquadsAsync(cancel);
         await transaction.CommitAsync(cancel);
         _db.ChangeTracker.Clear();
     }
@@ -105,6 +114,7 @@ internal sealed class DemoHistory
             CoachNote = student.Note,
         };
         await _students.SaveAsync(_coach, id, input, RowVersion.New, cancel);
+        _studentIds[student.Name] = id;
         if (student.Usual.Count > 0)
             AddAccount(student.Name, AcademyRole.Student, id, Guid.CreateVersion7());
         await _db.SaveChangesAsync(cancel);
@@ -131,6 +141,21 @@ internal sealed class DemoHistory
             );
         if (student.Name == DemoSquad.OnTrial)
             await HoldTrialLessonAsync(student, id, cancel);
+    }
+
+    /// <summary>The squads, and next week as it stands when a coach sits down to it: half begun.</summary>
+    private async Task LayOutSquadsAsync(CancellationToken cancel)
+    {
+        _clock.Turn(_today, 8);
+        foreach (var (name, members) in DemoSquad.Squads)
+        {
+            var input = new SquadInput { Name = name, Members = [.. members.Select(m => _studentIds[m])] };
+            await _squads.SaveAsync(_coach, Guid.CreateVersion7(), input, RowVersion.New, cancel);
+        }
+
+        IReadOnlyList<Guid> begun = [.. DemoSquad.WithNextWeek.Select(name => _studentIds[name])];
+        await _setting.CopyAsync(_coach, ThisWeek.Plus(1), ThisWeek, begun, cancel);
+        await _setting.PlaceAsync(_coach, ThisWeek.Plus(1), begun, cancel);
     }
 
     private async Task LayOutWeekAsync(DemoStudent student, Guid id, int back, CancellationToken cancel)
@@ -166,7 +191,7 @@ internal sealed class DemoHistory
             );
         }
 
-        await _weeks.PublishAsync(_coach, id, week, cancel);
+        await _publishing.PublishAsync(_coach, week, [id], cancel);
         _db.ChangeTracker.Clear();
         var inOrder = set.OrderBy(s => s.Practised).ToList();
         var first = inOrder.Count > 0 ? inOrder[0].Id : Guid.Empty;

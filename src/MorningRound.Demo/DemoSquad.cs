@@ -263,6 +263,19 @@ internal static class DemoSquad
         },
     ];
 
+    /// <summary>The squads, and who is in them.</summary>
+    public static IReadOnlyDictionary<string, IReadOnlyList<string>> Squads { get; } =
+        new Dictionary<string, IReadOnlyList<string>>
+        {
+            ["Cup team"] = ["Carla Vintholm", "Bram Keelstra", "Henrik Solmar", "Rafe Dunvale"],
+            ["First summer"] = ["Tilda Brockhus", OnTrial, "Jonne Weilander"],
+            ["After work"] = [SignedInStudent, "Nadia Ferrolin", "Pia Ruskamo"],
+        };
+
+    /// <summary>For whom next week is begun already: copied from this one and put on days, not yet published.</summary>
+    public static IReadOnlyList<string> WithNextWeek { get; } =
+    ["Bram Keelstra", "Henrik Solmar", SignedInStudent, "Pia Ruskamo"];
+
     /// <summary>What a student writes afterwards, by what was practised.</summary>
     public static IReadOnlyDictionary<Area, IReadOnlyList<string>> Notes { get; } =
         new Dictionary<Area, IReadOnlyList<string>>

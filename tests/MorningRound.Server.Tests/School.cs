@@ -88,7 +88,7 @@ public sealed class School
         };
 
     /// <summary>A drill that is counted as a streak of three.</summary>
-    public static object Drill(string name = "Gate", object? protocol = null) =>
+    public static object Drill(string name = "Gate", object? protocol = null, object[]? ladder = null) =>
         new
         {
             name,
@@ -103,10 +103,16 @@ public sealed class School
             usualBalls = 20,
             setUp = "Two tees in front of the ball.",
             protocol = protocol ?? Streak(),
+            ladder = ladder ?? [],
         };
 
     /// <summary>A plan of one segment done with a drill.</summary>
-    public static object PlanWithDrill(object? protocol = null, string phase = "block", object? goal = null) =>
+    public static object PlanWithDrill(
+        object? protocol = null,
+        string phase = "block",
+        object? goal = null,
+        object[]? ladder = null
+    ) =>
         new
         {
             title = "A gate",
@@ -128,7 +134,7 @@ public sealed class School
                     drill = new
                     {
                         drillId = Second,
-                        drill = Drill(protocol: protocol),
+                        drill = Drill(protocol: ladder is null ? protocol : null, ladder: ladder),
                         goal,
                     },
                 },
@@ -205,7 +211,7 @@ public sealed class School
     }
 
     public Task<Answer> PublishAsync(Guid? studentId = null) =>
-        Coach.PostAsync($"/api/weeks/{TestServer.Week}/students/{studentId ?? StudentId}/publish");
+        Coach.PostAsync($"/api/weeks/{TestServer.Week}/publish", new { students = new[] { studentId ?? StudentId } });
 
     /// <summary>Notes in the student's file that somebody has cleared a part.</summary>
     public Task ClearAsync(string part, string? side)

@@ -178,7 +178,7 @@ async function setDrills(coach: Page, names: string[], to: { studentId: string; 
     headers: isNew,
   });
   expect(set.status()).toBe(200);
-  const published = await coach.request.post(`/api/weeks/${to.week}/students/${to.studentId}/publish`);
+  const published = await coach.request.post(`/api/weeks/${to.week}/publish`, { data: { students: [to.studentId] } });
   expect(published.status(), await published.text()).toBe(200);
   return assignment;
 }

@@ -9,7 +9,7 @@ internal static class WeekSentences
     public static readonly Sentence FirstDay = new("week.firstDay", "{0}: the first day that is left.");
     public static readonly Sentence NotEarlier = new("week.notEarlier", "{0}. Not {1}: {2}.");
     public static readonly Sentence NoDay = new("week.noDay", "Stays on any day. Not {0}: {1}.");
-    public static readonly Sentence OtherFirst = new("week.otherFirst", "as good there, but another one stands before it");
+    public static readonly Sentence OtherFirst = new("week.otherFirst", "another session comes first there");
     public static readonly Sentence KeptByAbsence = new("week.keptByAbsence", "away that day");
     public static readonly Sentence KeptByTimes = new("week.keptByTimes", "no time of {0} min at the right ground");
     public static readonly Sentence KeptByTimeTaken = new("week.keptByTimeTaken", "another session has the time");
@@ -73,4 +73,9 @@ internal static class WeekSentences
     public static readonly Sentence RungOfLast = new("week.rungOfLast", "“{0}” stays at “{1}”, where the last result was.");
     public static readonly Sentence ClubInstead = new("week.clubInstead", "“{0}”: the {1} for the {2}, which is not in the bag.");
     public static readonly Sentence ClubLeftOut = new("week.clubLeftOut", "“{0}”: without the {1}, which is not in the bag.");
+
+    public static readonly Sentence NextStep = new(
+        "week.nextStep",
+        "“{0}” could go on to “{1}”: the goal was met {2} times running."
+    );
 }

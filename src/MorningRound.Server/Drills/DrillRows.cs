@@ -49,4 +49,20 @@ internal static class DrillSets
     {
         public DbSet<DrillRow> Drills => db.Set<DrillRow>();
     }
+
+    /// <summary>All drills of an academy's shelf.</summary>
+    public static async Task<IReadOnlyList<ShelvedDrill>> ShelfAsync(
+        this MorningRoundDb db,
+        Guid academyId,
+        CancellationToken cancel
+    ) =>
+        [
+            .. (
+                await db
+                    .Drills.AsNoTracking()
+                    .Where(d => d.AcademyId == academyId && d.RemovedAt == null)
+                    .Select(d => new { d.Id, d.Document })
+                    .ToListAsync(cancel)
+            ).Select(d => new ShelvedDrill { Id = d.Id, Drill = d.Document }),
+        ];
 }

@@ -46,7 +46,7 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
     /// <param name="day">The day the plan is for; today if not given.</param>
     /// <param name="chosen">Whom, by id; everybody if not given. An id that is nobody's is not found.</param>
     /// <param name="cancel">Ends the question.</param>
-    public async Task<IReadOnlyList<(string Name, PlanContext Context)>> SquadAsync(
+    public async Task<IReadOnlyList<(Guid Id, string Name, PlanContext Context)>> SquadAsync(
         Caller caller,
         DateOnly? day,
         IReadOnlyCollection<Guid>? chosen,
@@ -72,6 +72,7 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
         [
             .. students.Select(s =>
                 (
+                    s.Id,
                     s.Name,
                     new PlanContext
                     {

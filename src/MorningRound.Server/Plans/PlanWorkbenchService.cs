@@ -28,7 +28,8 @@ public sealed class PlanWorkbenchService(
     public async Task<PlanCheckView> CheckAsync(Caller caller, PlanCheckInput input, CancellationToken cancel)
     {
         var context = await contexts.OfAsync(caller, input.StudentId, input.Day, cancel);
-        var squad = input.IsForSquad ? await contexts.SquadAsync(caller, input.Day, null, cancel) : [];
+        var everybody = input.IsForSquad ? await contexts.SquadAsync(caller, input.Day, null, cancel) : [];
+        IReadOnlyList<(string Name, PlanContext Context)> squad = [.. everybody.Select(s => (s.Name, s.Context))];
         var approach = context.ApproachOf(input.Plan);
         var after = input.Plan.Practice().Where(s => s.Phase != Phase.WarmUp).ToList();
         var minutes = after.Sum(s => Math.Max(0, s.Minutes));
@@ -120,14 +121,8 @@ public sealed class PlanWorkbenchService(
             1 => await ForOneAsync(caller, asked[0], input, cancel),
             _ => (PlanDraft.Together([.. together.Select(one => one.Context)]), input.Request),
         };
-        var shelf = (
-            await db
-                .Drills.AsNoTracking()
-                .Where(d => d.AcademyId == caller.AcademyId && d.RemovedAt == null)
-                .Select(d => new { d.Id, d.Document })
-                .ToListAsync(cancel)
-        ).Select(d => new ShelvedDrill { Id = d.Id, Drill = d.Document });
-        return PlanDraft.Of(request, context, [.. shelf]).ForAll([.. together.Select(one => one.Name)]);
+        var shelf = await db.ShelfAsync(caller.AcademyId, cancel);
+        return PlanDraft.Of(request, context, shelf).ForAll([.. together.Select(one => one.Name)]);
     }
 
     private async Task<(PlanContext Context, DraftRequest Request)> ForOneAsync(

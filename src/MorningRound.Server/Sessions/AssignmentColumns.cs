@@ -1,5 +1,7 @@
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
+using MorningRound.Core.Weeks;
 
 namespace MorningRound.Server.Sessions;
 
@@ -38,6 +40,25 @@ internal static class AssignmentColumns
         row.PractisedOn = logs.Count == 0 ? null : logs.Min(l => l.Day);
         row.Listing = SessionListing.Of(row.Document, completion, read, logs.Any(l => l.ContinuesLogId is not null));
         row.Figures = read.Count == 0 ? null : SessionFigures.Of(row.Document, read);
+    }
+
+    /// <summary>Notes what is about to change of a published session, so that the student is told. A draft is changed unseen.</summary>
+    public static void NoteChange(
+        this AssignmentRow row,
+        IsoWeek week,
+        DateOnly? day,
+        Requirement requirement,
+        DateTimeOffset now,
+        bool isByStudent
+    )
+    {
+        if (row.PublishedAt is null)
+            return;
+        row.ChangedAt = now;
+        if (row.Monday != week.Monday || row.Day != day)
+            row.Notes = row.Notes.With(new SessionChange(now, SessionChangeKind.Moved, row.Day, day, isByStudent));
+        if (row.Requirement != requirement)
+            row.Notes = row.Notes.With(new SessionChange(now, SessionChangeKind.Requirement, null, null, isByStudent));
     }
 
     /// <summary>What logs add up to, oldest first; those that two devices kept of one session read as one.</summary>

@@ -1,9 +1,11 @@
+using System.Linq.Expressions;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Trimming;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
+using MorningRound.Server.Accounts;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
@@ -33,6 +35,17 @@ public sealed class AssignmentRow : IVersionedRow
 
     public Requirement Requirement { get; set; }
 
+    /// <summary>Its place in a stated order of the week; null where there is none.</summary>
+    public int? Order { get; set; }
+
+    /// <summary>The version of the plan that its text was taken from; null for practice that nobody set.</summary>
+    public int? PlanVersion { get; set; }
+
+    /// <summary>
+    /// Whether its text is this student's own: then it is published as it stands, and not as the plan reads by then.
+    /// </summary>
+    public bool HasOwnText { get; set; }
+
     /// <summary>The plan as it was when it was set, and from publishing on as it was published.</summary>
     public required SessionPlan Document { get; set; }
 
@@ -49,6 +62,18 @@ public sealed class AssignmentRow : IVersionedRow
     public DateTimeOffset? TakenOutAt { get; set; }
 
     public Excuse? Excuse { get; set; }
+
+    /// <summary>Whether the student said that there is no time for it. That is known, and excuses nothing.</summary>
+    public bool SaidNoTime { get; set; }
+
+    /// <summary>When the student was first sent it; null before that.</summary>
+    public DateTimeOffset? SentAt { get; set; }
+
+    /// <summary>When the student last saw what had changed; null before that.</summary>
+    public DateTimeOffset? LookedAt { get; set; }
+
+    /// <summary>Where it comes from, why it is on its day, what changed.</summary>
+    public SessionNotes Notes { get; set; } = SessionNotes.None;
 
     public int Version { get; set; }
 
@@ -102,6 +127,8 @@ internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow
 
     internal static DocumentFormat<SessionFigures> FiguresFormat { get; } = new("session-figures");
 
+    internal static DocumentFormat<SessionNotes> NotesFormat { get; } = new("session-notes");
+
     internal static DocumentFormat<IReadOnlyList<PublishedDrill>> DrillsFormat { get; } = new("published-drills");
 
     internal static DocumentFormat<PlanTrim> TrimFormat { get; } = new("plan-trim");
@@ -124,6 +151,7 @@ internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow
         builder.Property(a => a.Document).IsDocument(PlanMapping.Format);
         builder.Property(a => a.Listing).IsDocument(ListingFormat);
         builder.Property(a => a.Figures!).IsDocument(FiguresFormat);
+        builder.Property(a => a.Notes).IsDocument(NotesFormat);
         builder.Property(a => a.Version).IsConcurrencyToken();
         builder.HasQueryFilter(a => a.TakenOutAt == null || a.Requirement == Requirement.Own);
         builder.HasIndex(a => new
@@ -167,6 +195,22 @@ internal static class AssignmentSets
             .Assignments.FromSql($"SELECT * FROM assignments WHERE academy_id = {academyId} AND id = {id} FOR UPDATE")
             .IgnoreQueryFilters()
             .SingleOrDefaultAsync(cancel);
+
+    /// <summary>
+    /// Notes that published sessions are being sent to their student, before they are read: from then on publishing cannot be taken
+    /// back.
+    /// </summary>
+    public static Task NoteSentAsync(
+        this MorningRoundDb db,
+        Caller caller,
+        Expression<Func<AssignmentRow, bool>> which,
+        DateTimeOffset now,
+        CancellationToken cancel
+    ) =>
+        db
+            .Assignments.Where(a => a.AcademyId == caller.AcademyId && a.PublishedAt != null && a.SentAt == null)
+            .Where(which)
+            .ExecuteUpdateAsync(set => set.SetProperty(a => a.SentAt, now), cancel);
 
     /// <summary>
     /// Notes for the list of plans that a plan was put into, moved in or taken out of a student's weeks: one statement or two.

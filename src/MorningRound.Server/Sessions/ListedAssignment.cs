@@ -20,6 +20,20 @@ public sealed record ListedAssignment
 
     public required Requirement Requirement { get; init; }
 
+    public required int? Order { get; init; }
+
+    public required bool HasOwnText { get; init; }
+
+    public required int? PlanVersion { get; init; }
+
+    public required bool SaidNoTime { get; init; }
+
+    public required DateTimeOffset? SentAt { get; init; }
+
+    public required DateTimeOffset? LookedAt { get; init; }
+
+    public required SessionNotes Notes { get; init; }
+
     public required DateTimeOffset? PublishedAt { get; init; }
 
     public required DateTimeOffset? ChangedAt { get; init; }
@@ -58,6 +72,13 @@ public sealed record ListedAssignment
             Monday = row.Monday,
             Day = row.Day,
             Requirement = row.Requirement,
+            Order = row.Order,
+            HasOwnText = row.HasOwnText,
+            PlanVersion = row.PlanVersion,
+            SaidNoTime = row.SaidNoTime,
+            SentAt = row.SentAt,
+            LookedAt = row.LookedAt,
+            Notes = row.Notes,
             PublishedAt = row.PublishedAt,
             ChangedAt = row.ChangedAt,
             TakenOutAt = row.TakenOutAt,

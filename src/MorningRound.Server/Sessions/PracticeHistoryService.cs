@@ -106,18 +106,6 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             .Assignments.AsNoTracking()
             .Where(a => a.AcademyId == caller.AcademyId && assignments.Contains(a.Id))
             .ToDictionaryAsync(a => a.Id, a => a.Document, cancel);
-        var ids = logs.ConvertAll(l => l.Id);
-        var measures = await db
-            .DrillMeasures.AsNoTracking()
-            .Where(m => m.AcademyId == caller.AcademyId && ids.Contains(m.LogId) && m.Value != null)
-            .Select(m => new
-            {
-                m.LogId,
-                m.SegmentId,
-                m.Measure,
-                m.Value,
-            })
-            .ToDictionaryAsync(m => (m.LogId, m.SegmentId, m.Measure), m => m.Value!.Value, cancel);
         var known = await db
             .DrillMeasures.AsNoTracking()
             .Where(m => m.AcademyId == caller.AcademyId && m.StudentId == studentId)
@@ -130,18 +118,40 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             [.. lately.Select(s => s.Drill?.DrillId).OfType<Guid>().Distinct()],
             [.. lately.Select(s => s.EffectiveArea).OfType<Area>().Distinct()],
             known,
-            AreaLoss.From(
-                from log in logs
-                from segment in plans[log.AssignmentId].Practice()
-                where segment is { Drill.Goal: not null, Phase: not Phase.WarmUp }
-                let goal = segment.Drill!.Goal!
-                let kind = segment.Drill!.Protocol().GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure)
-                where kind is not null && measures.ContainsKey((log.Id, segment.Id, goal.Measure))
-                select (
-                    segment.Drill!.Drill.Area,
-                    AreaLoss.Missing(goal.Limit, kind!.Better, measures[(log.Id, segment.Id, goal.Measure)])
-                )
-            )
+            [.. (await LossesAsync(caller, [studentId], day, cancel))[studentId]]
         );
+    }
+
+    /// <summary>
+    /// How far the results of the last weeks fall short of their goals, by student and area, the largest first: one query.
+    /// </summary>
+    public async Task<ILookup<Guid, AreaLoss>> LossesAsync(
+        Caller caller,
+        IReadOnlyCollection<Guid> students,
+        DateOnly day,
+        CancellationToken cancel
+    )
+    {
+        var oldest = day.Plus(-DaysOfResults);
+        var rows = await db
+            .DrillMeasures.AsNoTracking()
+            .Where(m =>
+                m.AcademyId == caller.AcademyId
+                && students.Contains(m.StudentId)
+                && m.Day >= oldest
+                && m.Day <= day
+                && m.Shortfall != null
+            )
+            .GroupBy(m => new { m.StudentId, m.Area })
+            .Select(g => new
+            {
+                g.Key.StudentId,
+                g.Key.Area,
+                Shortfall = g.Average(m => m.Shortfall!.Value),
+                Results = g.Count(),
+            })
+            .ToListAsync(cancel);
+        return rows.OrderByDescending(r => r.Shortfall)
+            .ToLookup(r => r.StudentId, r => new AreaLoss(r.Area, r.Shortfall, r.Results));
     }
 }

@@ -46,7 +46,22 @@ public sealed record SessionCard : IVersioned
 
     public required Requirement Requirement { get; init; }
 
+    /// <summary>Its place in a stated order of the week; null where there is none.</summary>
+    public required int? Order { get; init; }
+
     public required bool IsPublished { get; init; }
+
+    /// <summary>Whether its text is this student's own, and no more that of its plan.</summary>
+    public required bool HasOwnText { get; init; }
+
+    /// <summary>Whether the student said that there is no time for it, which excuses nothing.</summary>
+    public required bool SaidNoTime { get; init; }
+
+    /// <summary>Where it comes from, why it is on its day, what changed; null where there is nothing to say.</summary>
+    public required SessionNotes? Notes { get; init; }
+
+    /// <summary>What changed since the student last looked, oldest first.</summary>
+    public required IReadOnlyList<SessionChange> Unseen { get; init; }
 
     /// <summary>Whether something changed since it was published.</summary>
     public required bool ChangedAfterPublishing { get; init; }
@@ -105,7 +120,12 @@ public sealed record SessionCard : IVersioned
             Week = session.Week.ToString(),
             Day = row.Day,
             Requirement = row.Requirement,
+            Order = row.Order,
             IsPublished = row.PublishedAt is not null,
+            HasOwnText = row.HasOwnText,
+            SaidNoTime = row.SaidNoTime,
+            Notes = row.Notes.IsNothing ? null : row.Notes with { Changes = [] },
+            Unseen = row.Notes.Since(row.LookedAt ?? row.SentAt),
             ChangedAfterPublishing = row.ChangedAt is not null,
             Status = session.StatusOn(today),
             Excuse = row.Excuse,

@@ -2,6 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Server.Storage;
@@ -112,6 +113,18 @@ public sealed class DrillMeasureRow
 
     /// <summary>The attempts it comes from.</summary>
     public int Attempts { get; set; }
+
+    /// <summary>The step of the drill's ladder it was done on, from 0.</summary>
+    public int Rung { get; init; }
+
+    /// <summary>The part of the game.</summary>
+    public Area Area { get; init; }
+
+    /// <summary>
+    /// How much was missing to what was asked in this measure, 0 to 1, 0 where it was met; null where nothing was asked or attempted,
+    /// and while warming up.
+    /// </summary>
+    public double? Shortfall { get; set; }
 }
 
 /// <summary>An entry of a log.</summary>

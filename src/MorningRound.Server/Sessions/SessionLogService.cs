@@ -2,7 +2,9 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
@@ -477,11 +479,14 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
                             StudentId = row.StudentId,
                             DrillId = planned.Drill!.DrillId,
                             ComparabilityKey = drill.ComparabilityKey,
+                            Rung = planned.Drill.Rung,
+                            Area = planned.Drill.Drill.Area,
                         }
                     );
                 }
 
                 (kept.Day, kept.Value, kept.Attempts) = (row.Day, measure.Value, ResultOf(fullest)!.Attempts);
+                kept.Shortfall = ShortfallOf(planned, drill.Protocol, measure);
             }
 
             ProtocolResult? ResultOf(SessionLog of) => of.Segments.FirstOrDefault(s => s.SegmentId == drill.SegmentId)?.Result;
@@ -489,6 +494,14 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
 
         db.DrillMeasures.RemoveRange(before.Values);
     }
+
+    private static double? ShortfallOf(PracticeSegment planned, ScoringProtocol protocol, Measure measure) =>
+        planned is { Phase: not Phase.WarmUp, Drill.Goal: { } goal }
+        && goal.Measure == measure.Name
+        && measure.Value is { } value
+        && protocol.GoalMeasures.FirstOrDefault(m => m.Name == measure.Name) is { } kind
+            ? AreaLoss.Missing(goal.Limit, kind.Better, value)
+            : null;
 
     private async Task KeepAsideAsync(Caller caller, Guid logId, IReadOnlyList<SessionEntry> differing, CancellationToken cancel)
     {

@@ -21,6 +21,13 @@ public sealed class SessionService(MorningRoundDb db, DomainClock clock, Session
     /// <summary>A session with its plan and everything that was logged of it.</summary>
     public async Task<SessionView> GetAsync(Caller caller, Guid assignmentId, CancellationToken cancel)
     {
+        if (!caller.IsCoach)
+            await db.NoteSentAsync(
+                caller,
+                a => a.Id == assignmentId && a.StudentId == caller.StudentId,
+                clock.GetUtcNow(),
+                cancel
+            );
         var opened = await ReachAsync(caller, assignmentId, cancel);
         var (row, drills) = (opened.Assignment, opened.Published?.Drills ?? []);
         var file = opened.File ?? new StudentFile();

@@ -56,6 +56,7 @@ internal static class ServiceRegistration
         services
             .AddScoped<StudentService>()
             .AddScoped<StudentFileService>()
+            .AddScoped<SquadService>()
             .AddScoped<IStudentNames>(provider => provider.GetRequiredService<StudentService>());
         services.AddScoped<PlaceService>();
         services.AddScoped<DrillService>().AddScoped<IAcademySetUp>(provider => provider.GetRequiredService<DrillService>());
@@ -70,8 +71,17 @@ internal static class ServiceRegistration
             .AddScoped<PainService>()
             .AddScoped<HomeworkService>()
             .AddScoped<OwnPracticeService>()
-            .AddScoped<IPracticeHistory, PracticeHistoryService>();
-        services.AddScoped<WeekService>();
+            .AddScoped<LadderStandings>()
+            .AddScoped<SquadLoads>()
+            .AddScoped<PracticeHistoryService>()
+            .AddScoped<IPracticeHistory>(provider => provider.GetRequiredService<PracticeHistoryService>());
+        services
+            .AddScoped<DraftTexts>()
+            .AddScoped<WeekService>()
+            .AddScoped<PublishingService>()
+            .AddScoped<WeekSettingService>()
+            .AddScoped<WeekSheetService>()
+            .AddScoped<StudentWeekService>();
         services.AddScoped<ProgressService>();
         services.AddScoped<TeeLineService>();
 

@@ -46,6 +46,25 @@ public static class StudentEndpoints
             )
             .RequireAuthorization(Policies.Coach);
         students.MapPost("/{id:guid}/invitations", InviteAsync).RequireAuthorization(Policies.Coach);
+        MapSquads(api.MapGroup("/squads").WithTags("Squads").RequireAuthorization(Policies.Coach));
+    }
+
+    private static void MapSquads(RouteGroupBuilder squads)
+    {
+        squads.MapGet("/", (Caller caller, SquadService service, CancellationToken cancel) => service.ListAsync(caller, cancel));
+        squads.MapPut(
+            "/{id:guid}",
+            (Guid id, SquadInput input, RowVersion expected, Caller caller, SquadService service, CancellationToken cancel) =>
+                service.SaveAsync(caller, id, input, expected, cancel)
+        );
+        squads.MapDelete(
+            "/{id:guid}",
+            async (Guid id, RowVersion expected, Caller caller, SquadService service, CancellationToken cancel) =>
+            {
+                await service.RemoveAsync(caller, id, expected, cancel);
+                return TypedResults.NoContent();
+            }
+        );
     }
 
     private static async Task<InvitationLink> InviteAsync(

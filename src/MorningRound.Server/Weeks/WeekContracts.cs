@@ -20,8 +20,35 @@ public sealed record WeekView(
     CheckpointView? Checkpoint
 );
 
-/// <summary>The week after publishing, and what could not be published.</summary>
-public sealed record PublishView(WeekView Week, IReadOnlyList<NotPublished> NotPublished);
+/// <summary>What was published, or would be, of one student's week.</summary>
+/// <param name="StudentId">Whose week.</param>
+/// <param name="StudentName">The name.</param>
+/// <param name="Published">The sessions that the student sees.</param>
+/// <param name="NotPublished">What keeps the others, each thing once.</param>
+public sealed record PublishedWeek(
+    Guid StudentId,
+    string StudentName,
+    IReadOnlyList<PublishedOne> Published,
+    IReadOnlyList<NotPublished> NotPublished
+);
+
+/// <summary>A session that is published, or would be.</summary>
+/// <param name="AssignmentId">The session.</param>
+/// <param name="Title">Its title.</param>
+/// <param name="Day">Its day; null for "any day".</param>
+/// <param name="Requirement">Whether it counts.</param>
+/// <param name="Minutes">How long the visit lasts.</param>
+public sealed record PublishedOne(Guid AssignmentId, string Title, DateOnly? Day, Requirement Requirement, int Minutes);
+
+/// <summary>Whose week is published.</summary>
+public sealed record PublishInput
+{
+    /// <summary>The students, each once.</summary>
+    public required IReadOnlyList<Guid> Students { get; init; }
+
+    /// <summary>Whether it is only asked what would be published.</summary>
+    public bool IsPreview { get; init; }
+}
 
 /// <summary>One thing that keeps a draft from being published.</summary>
 /// <param name="AssignmentId">The draft.</param>
@@ -50,6 +77,9 @@ public sealed record AssignmentInput
     public DateOnly? Day { get; init; }
 
     public Requirement Requirement { get; init; } = Requirement.Must;
+
+    /// <summary>Its place in a stated order of the week, from 1; none where the order does not matter.</summary>
+    public int? Order { get; init; }
 }
 
 /// <summary>None takes an excuse back.</summary>

@@ -1,4 +1,4 @@
-using MorningRound.Core.Weeks;
+using MorningRound.Core.Calendar;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
@@ -13,15 +13,19 @@ public static class WeekEndpoints
         weeks.MapGet(
             "/{week}/students/{studentId:guid}",
             (string week, Guid studentId, Caller caller, WeekService service, DomainClock clock, CancellationToken cancel) =>
-                service.GetAsync(caller, studentId, WeekText.Read(week, "week", clock.Today(caller.TimeZone)), cancel)
+                service.GetAsync(caller, studentId, Read(week, caller, clock), cancel)
         );
+        MapSheet(weeks.MapGroup("/{week}").RequireAuthorization(Policies.Coach));
         weeks
-            .MapPost(
-                "/{week}/students/{studentId:guid}/publish",
-                (string week, Guid studentId, Caller caller, WeekService service, DomainClock clock, CancellationToken cancel) =>
-                    service.PublishAsync(caller, studentId, WeekText.Read(week, "week", clock.Today(caller.TimeZone)), cancel)
+            .MapPut(
+                "/{week}/looked",
+                async (string week, Caller caller, StudentWeekService service, DomainClock clock, CancellationToken cancel) =>
+                {
+                    await service.LookedAsync(caller, Read(week, caller, clock), cancel);
+                    return TypedResults.NoContent();
+                }
             )
-            .RequireAuthorization(Policies.Coach);
+            .RequireAuthorization(Policies.Student);
         weeks
             .MapGet(
                 "/{week}/students/{studentId:guid}/findings",
@@ -34,17 +38,33 @@ public static class WeekEndpoints
                     WeekService service,
                     DomainClock clock,
                     CancellationToken cancel
-                ) =>
-                    service.FindingsAsync(
-                        caller,
-                        studentId,
-                        WeekText.Read(week, "week", clock.Today(caller.TimeZone)),
-                        planId,
-                        day,
-                        cancel
-                    )
+                ) => service.FindingsAsync(caller, studentId, Read(week, caller, clock), planId, day, cancel)
             )
             .RequireAuthorization(Policies.Coach);
+
+        var own = weeks.MapGroup("/assignments").RequireAuthorization(Policies.Student);
+        own.MapPut(
+            "/{id:guid}/day",
+            (
+                Guid id,
+                MoveInput input,
+                RowVersion expected,
+                Caller caller,
+                StudentWeekService service,
+                CancellationToken cancel
+            ) => service.MoveAsync(caller, id, input.Day, expected, cancel)
+        );
+        own.MapPut(
+            "/{id:guid}/cannot",
+            (
+                Guid id,
+                CannotInput input,
+                RowVersion expected,
+                Caller caller,
+                StudentWeekService service,
+                CancellationToken cancel
+            ) => service.CannotAsync(caller, id, input.Reason, expected, cancel)
+        );
 
         var assignments = weeks.MapGroup("/assignments").RequireAuthorization(Policies.Coach);
         assignments.MapPut(
@@ -57,6 +77,22 @@ public static class WeekEndpoints
             (Guid id, ExcuseInput input, RowVersion expected, Caller caller, WeekService service, CancellationToken cancel) =>
                 service.ExcuseAsync(caller, id, input.Excuse, expected, cancel)
         );
+        assignments.MapPut(
+            "/{id:guid}/steps",
+            (
+                Guid id,
+                StepsInput input,
+                RowVersion expected,
+                Caller caller,
+                WeekSettingService service,
+                CancellationToken cancel
+            ) => service.StepAsync(caller, id, input, expected, cancel)
+        );
+        assignments.MapPost(
+            "/{id:guid}/withdraw",
+            (Guid id, RowVersion expected, Caller caller, PublishingService service, CancellationToken cancel) =>
+                service.WithdrawAsync(caller, id, expected, cancel)
+        );
         assignments.MapDelete(
             "/{id:guid}",
             async (Guid id, RowVersion expected, Caller caller, WeekService service, CancellationToken cancel) =>
@@ -66,4 +102,83 @@ public static class WeekEndpoints
             }
         );
     }
+
+    /// <summary>What a coach does to the weeks of many students.</summary>
+    private static void MapSheet(RouteGroupBuilder sheet)
+    {
+        sheet.MapGet(
+            "/sheet",
+            (string week, Guid? squad, Caller caller, WeekSheetService service, DomainClock clock, CancellationToken cancel) =>
+                service.GetAsync(caller, Read(week, caller, clock), squad, cancel)
+        );
+        sheet.MapPost(
+            "/check",
+            (
+                string week,
+                SheetInput input,
+                Caller caller,
+                WeekSheetService service,
+                DomainClock clock,
+                CancellationToken cancel
+            ) => service.CheckAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
+        );
+        sheet.MapPost(
+            "/set",
+            (
+                string week,
+                SetInput input,
+                Caller caller,
+                WeekSettingService service,
+                DomainClock clock,
+                CancellationToken cancel
+            ) => service.SetAsync(caller, Read(week, caller, clock), input, cancel)
+        );
+        sheet.MapPost(
+            "/copy",
+            (
+                string week,
+                CopyInput input,
+                Caller caller,
+                WeekSettingService service,
+                DomainClock clock,
+                CancellationToken cancel
+            ) =>
+            {
+                var to = Read(week, caller, clock);
+                var from = input.From is { } given ? WeekText.Read(given, "from", clock.Today(caller.TimeZone)) : to.Plus(-1);
+                return service.CopyAsync(caller, to, from, SheetStudents.Of(input.Students), cancel);
+            }
+        );
+        sheet.MapPost(
+            "/place",
+            (
+                string week,
+                SheetInput input,
+                Caller caller,
+                WeekSettingService service,
+                DomainClock clock,
+                CancellationToken cancel
+            ) => service.PlaceAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
+        );
+        sheet.MapPost(
+            "/publish",
+            (
+                string week,
+                PublishInput input,
+                Caller caller,
+                PublishingService service,
+                DomainClock clock,
+                CancellationToken cancel
+            ) =>
+            {
+                var (read, students) = (Read(week, caller, clock), SheetStudents.Of(input.Students));
+                return input.IsPreview
+                    ? service.PreviewAsync(caller, read, students, cancel)
+                    : service.PublishAsync(caller, read, students, cancel);
+            }
+        );
+    }
+
+    private static IsoWeek Read(string week, Caller caller, DomainClock clock) =>
+        WeekText.Read(week, "week", clock.Today(caller.TimeZone));
 }

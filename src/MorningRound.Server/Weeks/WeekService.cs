@@ -1,13 +1,9 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
-using MorningRound.Core.Golf;
-using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
-using MorningRound.Core.Plans.Trimming;
 using MorningRound.Core.Units;
-using MorningRound.Core.Validation;
 using MorningRound.Core.Weeks;
-using MorningRound.Core.Wording;
+using MorningRound.Core.Weeks.Checking;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Plans;
@@ -22,17 +18,21 @@ public sealed class WeekService(
     MorningRoundDb db,
     DomainClock clock,
     StudentService students,
-    StudentFileService files,
     PlanContextService contexts,
     PainService pain,
     SessionLogService logs
 )
 {
+    /// <summary>The places there are in a stated order.</summary>
+    public const int MostOrder = 20;
+
     /// <summary>One student's week. A student sees only what is published.</summary>
     public async Task<WeekView> GetAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
     {
         caller.EnsureCanAccess(studentId, "student");
         var student = await students.GetAsync(caller, studentId, cancel);
+        if (!caller.IsCoach)
+            await db.NoteSentAsync(caller, a => a.StudentId == studentId && a.Monday == week.Monday, clock.GetUtcNow(), cancel);
         var rows = await db
             .Assignments.AsNoTracking()
             .Where(a => a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.Monday == week.Monday)
@@ -81,6 +81,8 @@ public sealed class WeekService(
             throw ApiProblemException.Invalid("requirement", "Own practice is logged, not set.");
         if (input.Day is { } day && !week.Contains(day))
             throw ApiProblemException.Invalid("day", $"This day is not in {week}.");
+        if (input.Order is < 1 or > MostOrder)
+            throw ApiProblemException.Invalid("order", $"Between 1 and {MostOrder}, please.");
 
         var row = await db.SaveAsync(
             expected,
@@ -89,10 +91,9 @@ public sealed class WeekService(
                 Create = async () =>
                 {
                     await students.EnsureExistsAsync(caller, input.StudentId, cancel);
-                    var document =
-                        await PlanTextAsync(caller, input.PlanId, cancel) ?? throw ApiProblemException.NotFound("plan");
-                    var created = AssignmentColumns.NewAssignment(caller.AcademyId, id, input.StudentId, document);
-                    created.PlanId = input.PlanId;
+                    var plan = await PlanTextAsync(caller, input.PlanId, cancel) ?? throw ApiProblemException.NotFound("plan");
+                    var created = AssignmentColumns.NewAssignment(caller.AcademyId, id, input.StudentId, plan.Document);
+                    (created.PlanId, created.PlanVersion) = (input.PlanId, plan.Version);
                     return created;
                 },
                 IsSame = row => Same(row, input, week),
@@ -106,96 +107,19 @@ public sealed class WeekService(
                         );
                     }
 
-                    if (row.PublishedAt is not null && !Same(row, input, week))
-                        row.ChangedAt = clock.GetUtcNow();
+                    if (!Same(row, input, week))
+                        row.NoteChange(week, input.Day, input.Requirement, clock.GetUtcNow(), isByStudent: false);
+                    row.Notes = row.Notes with { IsDayChosen = input.Day is not null, DayReason = "" };
                     row.Monday = week.Monday;
                     row.Day = input.Day;
                     row.Requirement = input.Requirement;
+                    row.Order = input.Order;
                 },
             },
             cancel
         );
         await db.NotePlanUseAsync(caller.AcademyId, row.PlanId, row.StudentId, cancel);
         return Card(caller, row);
-    }
-
-    /// <summary>
-    /// Publishes the drafts of a student's week that can be, and says of the others what keeps each, once. The text that counts
-    /// from then on is the plan's text of this moment. When nothing at all can be published, that is a refusal.
-    /// </summary>
-    public async Task<PublishView> PublishAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
-    {
-        await students.EnsureExistsAsync(caller, studentId, cancel);
-        var drafts = await db
-            .Assignments.Where(a =>
-                a.AcademyId == caller.AcademyId && a.StudentId == studentId && a.Monday == week.Monday && a.PublishedAt == null
-            )
-            .ToListAsync(cancel);
-        var file = await files.FileAsync(caller, studentId, cancel);
-        if (drafts.Count > 0 && !file.MayBePublishedTo)
-            throw ApiProblemException.Invalid(
-                "studentId",
-                "Nothing can be published to a minor before a guardian has consented. Note it in the student's file."
-            );
-        var planIds = drafts.Select(d => d.PlanId).OfType<Guid>().ToList();
-        var plans = await db
-            .Plans.AsNoTracking()
-            .Where(p => p.AcademyId == caller.AcademyId && planIds.Contains(p.Id) && p.RemovedAt == null)
-            .ToDictionaryAsync(p => p.Id, p => p.Document, cancel);
-        var kept = new List<NotPublished>();
-        var context = drafts.Count == 0 ? null : await contexts.OfAsync(caller, studentId, week.Monday, cancel);
-        foreach (var draft in drafts.OrderBy(d => d.Day is null).ThenBy(d => d.Day).ThenBy(d => d.Id))
-        {
-            var document = (draft.PlanId is { } planId ? plans.GetValueOrDefault(planId) : null) ?? draft.Document;
-            var (compiled, missing) = PublishedDrill.Of(document, context!.PlayerAt, draft.Id);
-            FieldError[] errors =
-            [
-                .. PlanRules.ToPublish(document),
-                // What the plan itself lacks was said above, with its field.
-                .. PlanCheck
-                    .Run(document, context! with { Day = draft.Day ?? week.Monday })
-                    .Where(f => f.Level == FindingLevel.Stop && f.Id is not (FindingId.NoPurpose or FindingId.Minor))
-                    .DistinctBy(f => (f.SegmentId, f.Message))
-                    .Select(f => new FieldError(Path(document, f.SegmentId), f.Why)),
-                .. missing,
-            ];
-            if (errors.Length > 0)
-            {
-                kept.AddRange(
-                    errors.Select(e => new NotPublished(
-                        draft.Id,
-                        document.Title,
-                        draft.Day,
-                        SegmentIn(document, e.Path)?.Title,
-                        e.Path,
-                        e.Message
-                    ))
-                );
-                continue;
-            }
-
-            draft.Document = document.ForPublishing();
-            draft.PublishedAt = clock.GetUtcNow();
-            draft.Summarize([]);
-            draft.Version++;
-            db.PublishedSessions.Add(
-                new PublishedSessionRow
-                {
-                    AcademyId = caller.AcademyId,
-                    AssignmentId = draft.Id,
-                    Drills = compiled,
-                    Trim = PlanTrim.Of(draft.Document, context! with { Day = draft.Day ?? week.Monday }),
-                }
-            );
-        }
-
-        if (drafts.Count > 0 && drafts.All(d => d.PublishedAt is null))
-            throw ApiProblemException.Invalid([
-                .. kept.Select(k => new FieldError($"sessions[{k.AssignmentId}].{k.Path}", k.InWords())),
-            ]);
-        if (!await db.SavedAsync(cancel))
-            return await PublishAsync(caller, studentId, week, cancel);
-        return new PublishView(await GetAsync(caller, studentId, week, cancel), kept);
     }
 
     /// <summary>What the plan check says of a plan on a day of a student's week: notes apart, the heaviest first.</summary>
@@ -214,20 +138,8 @@ public sealed class WeekService(
         var context = await contexts.OfAsync(caller, studentId, day ?? week.Monday, cancel);
         // "Any day" is checked for the days that are left of the week, and judged by the mildest of them.
         var today = clock.Today(caller.TimeZone);
-        var days = day is { } one
-            ? [one]
-            : Enumerable.Range(0, 7).Select(n => week.Monday.Plus(n)).Where(d => d >= today || week.Sunday < today).ToList();
-        return days.Select(d => PlanCheck.Run(plan, context with { Day = d }).Where(f => f.Level > FindingLevel.Note).ToList())
-                .MinBy(found => found.Sum(f => (int)Math.Pow(10, (int)f.Level)))
-            ?? [];
+        return [.. WeekCheck.On(plan.Document, day, week, today, context).Findings.Where(f => f.Level > FindingLevel.Note)];
     }
-
-    private static Segment? SegmentIn(SessionPlan plan, string path) =>
-        System.Text.RegularExpressions.Regex.Match(path, @"^segments\[(\d+)\]") is { Success: true } at
-        && int.Parse(at.Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture) is var index
-        && index < plan.Segments.Count
-            ? plan.Segments[index]
-            : null;
 
     /// <summary>Excuses a session, or with none takes the excuse back.</summary>
     public async Task<SessionCard> ExcuseAsync(
@@ -289,18 +201,14 @@ public sealed class WeekService(
             View = row => Task.FromResult<object>(Card(caller, row)),
         };
 
-    private static string Path(SessionPlan plan, Guid? segmentId) =>
-        segmentId is { } id ? $"segments[{plan.Segments.ToList().FindIndex(s => s.Id == id)}]" : "segments";
-
-    private Task<SessionPlan?> PlanTextAsync(Caller caller, Guid planId, CancellationToken cancel) =>
+    private Task<PlanRow?> PlanTextAsync(Caller caller, Guid planId, CancellationToken cancel) =>
         db
-            .Plans.Where(p => p.AcademyId == caller.AcademyId && p.Id == planId && p.RemovedAt == null)
-            .Select(p => p.Document)
-            .SingleOrDefaultAsync(cancel);
+            .Plans.AsNoTracking()
+            .SingleOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == planId && p.RemovedAt == null, cancel);
 
     private SessionCard Card(Caller caller, AssignmentRow row) => SessionCard.Of(row, clock.Today(caller.TimeZone));
 
     private static bool Same(AssignmentRow row, AssignmentInput input, IsoWeek week) =>
-        (row.StudentId, row.PlanId, row.Monday, row.Day, row.Requirement)
-        == (input.StudentId, input.PlanId, week.Monday, input.Day, input.Requirement);
+        (row.StudentId, row.PlanId, row.Monday, row.Day, row.Requirement, row.Order)
+        == (input.StudentId, input.PlanId, week.Monday, input.Day, input.Requirement, input.Order);
 }

@@ -19,7 +19,7 @@ public class PlacingTests
         var placed = Place(Sessions(One(1), One(2), One(3)));
         Assert.Equal([0, 1, 2], placed.Select(DayNumber));
         Assert.Equal("Monday: the first day that is left.", placed[0].Why);
-        Assert.Equal("Tuesday. Not Monday: as good there, but another one stands before it.", placed[1].Why);
+        Assert.Equal("Tuesday. Not Monday: another session comes first there.", placed[1].Why);
     }
 
     [Fact]

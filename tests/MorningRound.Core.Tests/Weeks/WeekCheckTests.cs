@@ -232,7 +232,7 @@ public class WeekCheckTests
             ],
         };
 
-    private static IEnumerable<(Area, int)> InOrder(IEnumerable<AreaMinutes> areas) => areas.Select(a => (a.Area, a.Minutes));
+    private static IEnumerable<(Area, int)> InOrder(IEnumerable<AreaOfWeek> areas) => areas.Select(a => (a.Area, a.Minutes));
 
     private static SessionToCheck On(int? day, SessionPlan? plan = null) =>
         new(Id(1), plan ?? GivenPlan.Clean, day is { } n ? Monday.AddDays(n) : null);

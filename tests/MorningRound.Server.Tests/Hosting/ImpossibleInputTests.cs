@@ -69,7 +69,10 @@ public sealed class ImpossibleInputTests(OneSchool fixture) : IClassFixture<OneS
         Assert.Equal((status, "week"), ((int)answer.Status, Assert.Single(answer.Fields)));
         Assert.Equal(
             status,
-            (int)(await _school.Coach.PostAsync($"/api/weeks/{week}/students/{_school.StudentId}/publish")).Status
+            (int)
+                (
+                    await _school.Coach.PostAsync($"/api/weeks/{week}/publish", new { students = new[] { _school.StudentId } })
+                ).Status
         );
     }
 

@@ -32,7 +32,18 @@ public class RightsMatrixTests
     /// <summary>One row: the endpoint as it is routed, a call to it, and the status for each of <see cref="Callers"/>.</summary>
     private sealed record Row(string Method, string Route, Func<Ids, (string Path, object? Body)> Call, int[] Statuses);
 
-    private sealed record Ids(Guid Student, Guid Plan, Guid Session, Guid Draft, Guid Log, Guid Place, Guid Drill, Guid Account)
+    private sealed record Ids(
+        Guid Student,
+        Guid Plan,
+        Guid Session,
+        Guid Waiting,
+        Guid Draft,
+        Guid Log,
+        Guid Place,
+        Guid Drill,
+        Guid Squad,
+        Guid Account
+    )
     {
         public Guid New { get; } = Guid.CreateVersion7();
     }
@@ -222,11 +233,39 @@ public class RightsMatrixTests
             i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}", null),
             OwnAndCoaches
         ),
+        new("GET", "/api/weeks/{week}/sheet", _ => ($"/api/weeks/{TestServer.Week}/sheet", null), CoachesOfAny),
+        new("POST", "/api/weeks/{week}/check", i => OfStudents(i, "check"), CoachesHere),
+        new("POST", "/api/weeks/{week}/copy", i => OfStudents(i, "copy"), CoachesHere),
+        new("POST", "/api/weeks/{week}/place", i => OfStudents(i, "place"), CoachesHere),
+        new("POST", "/api/weeks/{week}/publish", i => OfStudents(i, "publish"), CoachesHere),
         new(
             "POST",
-            "/api/weeks/{week}/students/{studentId:guid}/publish",
-            i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/publish", null),
+            "/api/weeks/{week}/set",
+            i =>
+                (
+                    $"/api/weeks/{TestServer.Week}/set",
+                    new { planId = i.Plan, sessions = new[] { new { id = i.New, studentId = i.Student } } }
+                ),
             CoachesHere
+        ),
+        new(
+            "PUT",
+            "/api/weeks/{week}/looked",
+            _ => ($"/api/weeks/{TestServer.Week}/looked", null),
+            [401, 403, 403, 204, 204, 403, 204]
+        ),
+        new("GET", "/api/squads/", _ => ("/api/squads", null), CoachesOfAny),
+        new(
+            "PUT",
+            "/api/squads/{id:guid}",
+            i => ($"/api/squads/{i.Squad}", ("If-Match 1", (object)new { name = "Changed", members = new[] { i.Student } })),
+            CoachesHere
+        ),
+        new(
+            "DELETE",
+            "/api/squads/{id:guid}",
+            i => ($"/api/squads/{i.Squad}", ("If-Match 1", (object?)null)),
+            [401, 204, 204, 403, 403, 404, 403]
         ),
         new(
             "GET",
@@ -260,6 +299,30 @@ public class RightsMatrixTests
             "/api/weeks/assignments/{id:guid}/excuse",
             i => ($"/api/weeks/assignments/{i.Draft}/excuse", ("If-Match", (object)new { excuse = "away" })),
             CoachesHere
+        ),
+        new(
+            "POST",
+            "/api/weeks/assignments/{id:guid}/withdraw",
+            i => ($"/api/weeks/assignments/{i.Waiting}/withdraw", ("If-Match 2", (object?)null)),
+            CoachesHere
+        ),
+        new(
+            "PUT",
+            "/api/weeks/assignments/{id:guid}/steps",
+            i => ($"/api/weeks/assignments/{i.Draft}/steps", ("If-Match", (object)new { take = new[] { i.New } })),
+            CoachesHere
+        ),
+        new(
+            "PUT",
+            "/api/weeks/assignments/{id:guid}/day",
+            i => ($"/api/weeks/assignments/{i.Waiting}/day", ("If-Match 2", (object)new { day = "2026-05-08" })),
+            [401, 403, 403, 200, 404, 403, 404]
+        ),
+        new(
+            "PUT",
+            "/api/weeks/assignments/{id:guid}/cannot",
+            i => ($"/api/weeks/assignments/{i.Waiting}/cannot", ("If-Match 2", (object)new { reason = "ill" })),
+            [401, 403, 403, 200, 404, 403, 404]
         ),
         new(
             "DELETE",
@@ -379,32 +442,41 @@ public class RightsMatrixTests
     private static async Task<Ids> FreshAsync(School school)
     {
         var plan = await school.SavePlanAsync();
-        var session = await school.SetAsync(plan);
+        var (session, waiting) = (await school.SetAsync(plan), await school.SetAsync(plan, day: "2026-05-07"));
         await school.PublishAsync();
         var log = Guid.CreateVersion7();
         await school.SendAsync(log, session, School.Entry(1, "entered", 0, ("segmentId", School.First)));
-        var (place, drill) = (Guid.CreateVersion7(), Guid.CreateVersion7());
+        var (place, drill, squad) = (Guid.CreateVersion7(), Guid.CreateVersion7(), Guid.CreateVersion7());
+        await school.Coach.PutAsync($"/api/squads/{squad}", new { name = "Squad", members = Array.Empty<Guid>() });
         await school.Coach.PutAsync($"/api/places/{place}", School.Place());
         await school.Coach.PutAsync($"/api/drills/{drill}", School.Drill());
         return new Ids(
             school.StudentId,
             plan,
             session,
+            waiting,
             await school.SetAsync(plan, day: null),
             log,
             place,
             drill,
+            squad,
             school.StudentAccount
         );
     }
+
+    private static (string Path, object? Body) OfStudents(Ids ids, string what) =>
+        ($"/api/weeks/{TestServer.Week}/{what}", new { students = new[] { ids.Student } });
 
     private static async Task<Answer> CallAsync(Browser browser, string method, string path, object? body)
     {
         if (body is not ValueTuple<string, object?> conditional)
             return await browser.SendAsync(new HttpMethod(method == "ANY" ? "GET" : method), path, body);
-        var isChange = conditional.Item1 == "If-Match";
-        var value = isChange ? $"\"{await VersionAsync(browser, path)}\"" : "*";
-        return await browser.SendAsync(new HttpMethod(method), path, conditional.Item2, (conditional.Item1, value));
+        // "If-Match" alone finds the version where it can be read; "If-Match 2" names it.
+        var (header, named) = conditional.Item1.Split(' ') is [var name, var version]
+            ? (name, version)
+            : (conditional.Item1, null);
+        var value = header == "If-Match" ? $"\"{named ?? $"{await VersionAsync(browser, path)}"}\"" : "*";
+        return await browser.SendAsync(new HttpMethod(method), path, conditional.Item2, (header, value));
     }
 
     /// <summary>The version a caller would send: the current one where it can be read, otherwise a guess.</summary>
@@ -436,6 +508,8 @@ public class RightsMatrixTests
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entries t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drill_measures t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plan_uses t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM squads t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM squad_members t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entry_conflicts t)) AS "Value"
                 """
             )

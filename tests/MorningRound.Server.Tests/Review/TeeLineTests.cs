@@ -76,7 +76,7 @@ public class TeeLineTests
             requirement = "must",
         };
         Assert.Equal(HttpStatusCode.OK, (await school.Coach.PutAsync($"/api/weeks/assignments/{id}", input)).Status);
-        var published = await school.Coach.PostAsync($"/api/weeks/{week}/students/{school.StudentId}/publish");
+        var published = await school.Coach.PostAsync($"/api/weeks/{week}/publish", new { students = new[] { school.StudentId } });
         Assert.Equal(HttpStatusCode.OK, published.Status);
         return id;
     }

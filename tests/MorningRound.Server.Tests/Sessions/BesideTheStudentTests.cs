@@ -140,7 +140,7 @@ public class BesideTheStudentTests(OneSchool fixture) : IClassFixture<OneSchool>
         await _school.PublishAsync(student);
         var log = Guid.CreateVersion7();
         await _school.SendAsCoachAsync(log, id, School.Entry(1, "lessonNoted", 1, Homework(Guid.CreateVersion7())));
-        await _school.Coach.PostAsync($"/api/weeks/2026-W20/students/{student}/publish");
+        await _school.Coach.PostAsync("/api/weeks/2026-W20/publish", new { students = new[] { student } });
         await _school.SendAsCoachAsync(log, id, School.Entry(2, "lessonNoted", 2, Homework(Guid.CreateVersion7())));
         var week = (await _school.Coach.GetAsync($"/api/weeks/2026-W20/students/{student}")).Body!["sessions"]!.AsArray();
         Assert.Equal([false, true], week.Select(s => s!["isPublished"]!.GetValue<bool>()).Order());

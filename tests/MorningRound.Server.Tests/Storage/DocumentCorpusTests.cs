@@ -95,6 +95,7 @@ public class DocumentCorpusTests(OneDemo demo) : IClassFixture<OneDemo>
             ["plan-listing"] = "SELECT listing FROM plans",
             ["student-file"] = "SELECT document FROM student_files",
             ["session-listing"] = "SELECT listing FROM assignments",
+            ["session-notes"] = "SELECT notes FROM assignments",
             ["session-figures"] = "SELECT figures FROM assignments WHERE figures IS NOT NULL",
             ["published-drills"] = "SELECT drills FROM published_sessions",
             ["plan-trim"] = "SELECT trim FROM published_sessions",

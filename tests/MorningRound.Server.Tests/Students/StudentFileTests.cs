@@ -113,9 +113,12 @@ public class StudentFileTests(OneSchool fixture) : IClassFixture<OneSchool>
             File(coach: new { age = "twelveToSeventeen", guardian = new { name = "Somebody" } }),
             0
         );
-        await _school.SetAsync(await _school.SavePlanAsync(), studentId: student);
+        var session = await _school.SetAsync(await _school.SavePlanAsync(), studentId: student);
         var refused = await _school.PublishAsync(student);
-        Assert.Equal((HttpStatusCode.UnprocessableEntity, "studentId"), (refused.Status, Assert.Single(refused.Fields)));
+        Assert.Equal(
+            (HttpStatusCode.UnprocessableEntity, $"sessions[{session}].studentId"),
+            (refused.Status, Assert.Single(refused.Fields))
+        );
         await _school.Coach.PutAsync(
             path,
             File(coach: new { age = "twelveToSeventeen", guardian = new { name = "Somebody", consentedOn = "2026-05-01" } }),

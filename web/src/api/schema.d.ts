@@ -459,6 +459,101 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/squads': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SquadView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/squads/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SquadInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SquadView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/places': {
     parameters: {
       query?: never;
@@ -1353,7 +1448,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/weeks/{week}/students/{studentId}/publish': {
+  '/api/weeks/{week}/looked': {
     parameters: {
       query?: never;
       header?: never;
@@ -1361,30 +1456,27 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put?: never;
-    post: {
+    put: {
       parameters: {
         query?: never;
         header?: never;
         path: {
           week: string;
-          studentId: string;
         };
         cookie?: never;
       };
       requestBody?: never;
       responses: {
-        /** @description OK */
-        200: {
+        /** @description No Content */
+        204: {
           headers: {
             [name: string]: unknown;
           };
-          content: {
-            'application/json': components['schemas']['PublishView'];
-          };
+          content?: never;
         };
       };
     };
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1425,6 +1517,332 @@ export interface paths {
       };
     };
     put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/sheet': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          squad?: string;
+        };
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WeekSheetView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/check': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SheetInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckedStudentWeek'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/set': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SetInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SetWeek'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/copy': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CopyInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SetWeek'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/place': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SheetInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlacedWeek'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/publish': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PublishInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PublishedWeek'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/assignments/{id}/day': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MoveInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionCard'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/assignments/{id}/cannot': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CannotInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionCard'];
+          };
+        };
+      };
+    };
     post?: never;
     delete?: never;
     options?: never;
@@ -1527,6 +1945,84 @@ export interface paths {
       };
     };
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/assignments/{id}/steps': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['StepsInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionCard'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/assignments/{id}/withdraw': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionCard'];
+          };
+        };
+      };
+    };
     delete?: never;
     options?: never;
     head?: never;
@@ -1753,6 +2249,13 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Absence: {
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+      note?: string;
+    };
     /** @enum {string} */
     AcademyRole: 'owner' | 'coach' | 'student';
     Acceptance: {
@@ -1795,6 +2298,14 @@ export interface components {
       /** Format: int32 */
       minutes: number;
     };
+    AreaOfWeek: {
+      area: components['schemas']['Area'];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: double */
+      shortfall: null | number;
+      isBelievedWeak: boolean;
+    };
     AssignmentInput: {
       /** Format: uuid */
       studentId: string;
@@ -1804,6 +2315,8 @@ export interface components {
       /** Format: date */
       day?: null | string;
       requirement?: components['schemas']['Requirement'];
+      /** Format: int32 */
+      order?: null | number;
     };
     AttemptFlow: {
       /** Format: int32 */
@@ -1875,6 +2388,11 @@ export interface components {
       pattern: components['schemas']['PatternStep'][];
       aims: components['schemas']['ClubTargets'][];
     };
+    CannotInput: {
+      reason: null | components['schemas']['CannotReason'];
+    };
+    /** @enum {string} */
+    CannotReason: 'ill' | 'hurt' | 'away' | 'weather' | 'noTime';
     /** @enum {string} */
     CauseTag: 'hurried' | 'decision' | 'read' | 'pace';
     ChanceAt: {
@@ -1882,6 +2400,20 @@ export interface components {
       share: number;
       /** Format: int32 */
       percent: number;
+    };
+    CheckedSession: {
+      /** Format: uuid */
+      assignmentId: string;
+      /** Format: date */
+      day: null | string;
+      findings: components['schemas']['SheetFinding'][];
+    };
+    CheckedStudentWeek: {
+      /** Format: uuid */
+      studentId: string;
+      sessions: components['schemas']['CheckedSession'][];
+      week: components['schemas']['WeekFinding'][];
+      areas: components['schemas']['AreaOfWeek'][];
     };
     CheckpointView: {
       /** Format: date */
@@ -1967,6 +2499,10 @@ export interface components {
     };
     /** @enum {string} */
     ContactTag: 'heavy' | 'thin' | 'heel' | 'toe' | 'low' | 'high';
+    CopyInput: {
+      students: string[];
+      from?: null | string;
+    };
     Credentials: {
       email: string;
       password: string;
@@ -2689,6 +3225,23 @@ export interface components {
       withoutAid?: boolean;
       isPlain?: boolean;
     };
+    MoveInput: {
+      /** Format: date */
+      day: string;
+    };
+    NewSession: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      studentId: string;
+    };
+    NextStepOffer: {
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: int32 */
+      rung: number;
+      why: string;
+    };
     NotPublished: {
       /** Format: uuid */
       assignmentId: string;
@@ -2838,6 +3391,35 @@ export interface components {
       version: number;
       place: components['schemas']['Place'];
     };
+    PlacedSession: {
+      /** Format: uuid */
+      id: string;
+      /** Format: date */
+      day?: null | string;
+      time?: null | components['schemas']['PracticeWindow'];
+      /** Format: date */
+      betterDay?: null | string;
+      keptBy?: components['schemas']['PlacingRule'][];
+      why: string;
+    };
+    PlacedWeek: {
+      /** Format: uuid */
+      studentId: string;
+      sessions: components['schemas']['SessionCard'][];
+      placed: components['schemas']['PlacedSession'][];
+    };
+    /** @enum {string} */
+    PlacingRule:
+      | 'absence'
+      | 'times'
+      | 'timeTaken'
+      | 'competitionDay'
+      | 'order'
+      | 'mustFirst'
+      | 'restDay'
+      | 'heavyApart'
+      | 'drillApart'
+      | 'taper';
     PlanAnalysis: {
       totals: components['schemas']['PlanTotals'];
       strip: components['schemas']['StripSegment'][];
@@ -3026,8 +3608,25 @@ export interface components {
       club: components['schemas']['Club'];
       lie?: string;
     };
-    PublishView: {
-      week: components['schemas']['WeekView'];
+    PublishInput: {
+      students: string[];
+      isPreview?: boolean;
+    };
+    PublishedOne: {
+      /** Format: uuid */
+      assignmentId: string;
+      title: string;
+      /** Format: date */
+      day: null | string;
+      requirement: components['schemas']['Requirement'];
+      /** Format: int32 */
+      minutes: number;
+    };
+    PublishedWeek: {
+      /** Format: uuid */
+      studentId: string;
+      studentName: string;
+      published: components['schemas']['PublishedOne'][];
       notPublished: components['schemas']['NotPublished'][];
     };
     PuttZone: {
@@ -3387,7 +3986,13 @@ export interface components {
       /** Format: date */
       day: null | string;
       requirement: components['schemas']['Requirement'];
+      /** Format: int32 */
+      order: null | number;
       isPublished: boolean;
+      hasOwnText: boolean;
+      saidNoTime: boolean;
+      notes: null | components['schemas']['SessionNotes'];
+      unseen: components['schemas']['SessionChange'][];
       changedAfterPublishing: boolean;
       status: components['schemas']['SessionStatus'];
       excuse: null | components['schemas']['Excuse'];
@@ -3409,6 +4014,18 @@ export interface components {
       keptAfterTakenOut: boolean;
       fromTwoDevices: boolean;
     };
+    SessionChange: {
+      /** Format: date-time */
+      at: string;
+      kind: components['schemas']['SessionChangeKind'];
+      /** Format: date */
+      from: null | string;
+      /** Format: date */
+      to: null | string;
+      isByStudent: boolean;
+    };
+    /** @enum {string} */
+    SessionChangeKind: 'moved' | 'text' | 'requirement';
     SessionDrill: {
       /** Format: uuid */
       segmentId: string;
@@ -3691,6 +4308,14 @@ export interface components {
       /** Format: int32 */
       clockOffset?: null | number;
     };
+    SessionNotes: {
+      tailored?: string[];
+      offers?: components['schemas']['NextStepOffer'][];
+      wasMissed?: boolean;
+      dayReason?: string;
+      isDayChosen?: boolean;
+      changes?: components['schemas']['SessionChange'][];
+    };
     SessionPlan: {
       title: string;
       purpose?: string;
@@ -3760,6 +4385,17 @@ export interface components {
       routine: string[];
       results: components['schemas']['DrillResultView'][];
     };
+    SetInput: {
+      /** Format: uuid */
+      planId: string;
+      /** Format: date */
+      day?: null | string;
+      requirement?: components['schemas']['Requirement'];
+      /** Format: int32 */
+      order?: null | number;
+      sessions: components['schemas']['NewSession'][];
+      isTailored?: boolean;
+    };
     /** @enum {string} */
     SetUpDrawing:
       | 'none'
@@ -3778,6 +4414,11 @@ export interface components {
       | 'face'
       | 'breath'
       | 'hole';
+    SetWeek: {
+      /** Format: uuid */
+      studentId: string;
+      sessions: components['schemas']['SessionCard'][];
+    };
     ShareView: {
       text: string;
       /** Format: double */
@@ -3786,6 +4427,44 @@ export interface components {
       most: number;
       /** Format: double */
       percent: number;
+    };
+    SheetCompetition: {
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+      /** Format: date */
+      arrivalDay: null | string;
+    };
+    SheetFinding: {
+      level: components['schemas']['FindingLevel'];
+      segment: null | string;
+      why: string;
+    };
+    SheetInput: {
+      students: string[];
+    };
+    SheetRow: {
+      /** Format: uuid */
+      studentId: string;
+      name: string;
+      level: components['schemas']['Level'];
+      mayBePublishedTo: boolean;
+      hurt: string[];
+      times: components['schemas']['PracticeWindow'][];
+      away: string[];
+      competitions: components['schemas']['SheetCompetition'][];
+      sessions: components['schemas']['SessionCard'][];
+      planChanged: string[];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: double */
+      usualMinutes: null | number;
+      /** Format: double */
+      loadRatio: null | number;
+      load: null | components['schemas']['LoadBand'];
+      hadLastWeek: boolean;
     };
     ShelvedDrill: {
       /** Format: uuid */
@@ -3817,11 +4496,27 @@ export interface components {
       /** Format: date-time */
       now: string;
     };
+    SquadInput: {
+      name: string;
+      members?: string[];
+    };
+    SquadView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: int32 */
+      version: number;
+      members: string[];
+    };
     /** @enum {string} */
     Stance: 'normal' | 'feetTogether' | 'leadFootOnly' | 'trailFootOnly';
     StepReach: {
       goal: null | string;
       chances: components['schemas']['ChanceAt'][];
+    };
+    StepsInput: {
+      take?: string[];
+      leave?: string[];
     };
     StripSegment: {
       title: string;
@@ -3887,6 +4582,7 @@ export interface components {
       dislikedSides?: components['schemas']['TargetSide'][];
       routine?: string[];
       windows?: components['schemas']['PracticeWindow'][];
+      absences?: components['schemas']['Absence'][];
       equipment?: components['schemas']['Equipment'][];
       competitions?: components['schemas']['Competition'][];
     };
@@ -4054,6 +4750,37 @@ export interface components {
       strokes: components['schemas']['Strokes'];
       /** Format: int32 */
       worstPain: null | number;
+    };
+    WeekFinding: {
+      id: components['schemas']['WeekFindingId'];
+      level: components['schemas']['FindingLevel'];
+      /** Format: uuid */
+      sessionId?: null | string;
+      why?: string;
+    };
+    /** @enum {string} */
+    WeekFindingId:
+      | 'load'
+      | 'drillRepeated'
+      | 'areaForgotten'
+      | 'swingWork'
+      | 'overTimes'
+      | 'absence'
+      | 'noRestDay'
+      | 'heavyTogether'
+      | 'outOfOrder';
+    WeekSheetView: {
+      week: string;
+      previous: string;
+      next: string;
+      /** Format: date */
+      monday: string;
+      /** Format: date */
+      today: string;
+      squads: components['schemas']['SquadView'][];
+      rows: components['schemas']['SheetRow'][];
+      /** Format: int32 */
+      students: number;
     };
     WeekView: {
       week: string;

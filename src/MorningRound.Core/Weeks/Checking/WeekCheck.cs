@@ -61,7 +61,7 @@ public static class WeekCheck
         return new SessionFindings(session.Id, day, findings);
     }
 
-    private static List<AreaMinutes> AreasOf(WeekToCheck week, IEnumerable<SessionToCheck> open)
+    private static List<AreaOfWeek> AreasOf(WeekToCheck week, IEnumerable<SessionToCheck> open)
     {
         var planned = open.SelectMany(s => s.Plan.Practice())
             .Where(s => s.Phase != Phase.WarmUp && s.EffectiveArea is not null)
@@ -71,7 +71,7 @@ public static class WeekCheck
         return
         [
             .. Enum.GetValues<Area>()
-                .Select(area => new AreaMinutes(
+                .Select(area => new AreaOfWeek(
                     area,
                     planned.GetValueOrDefault(area),
                     week.Context.Losses.FirstOrDefault(l => l.Area == area && l.Results >= LeastResults)?.Shortfall,
@@ -82,7 +82,7 @@ public static class WeekCheck
     }
 
     /// <summary>The rules of a week, each with what it finds.</summary>
-    private sealed class Found(WeekToCheck week, List<SessionToCheck> open, List<AreaMinutes> areas, int minutes)
+    private sealed class Found(WeekToCheck week, List<SessionToCheck> open, List<AreaOfWeek> areas, int minutes)
     {
         private readonly StudentFile _file = week.Context.Student ?? new StudentFile();
 
@@ -111,13 +111,13 @@ public static class WeekCheck
             if (week.Context.Load?.RatioWith(minutes) is not { } ratio)
                 yield break;
             if (WeekLoad.BandOf(ratio) == LoadBand.Caution)
-                yield return Of(
+                yield return new WeekFinding(
                     WeekFindingId.Load,
                     FindingLevel.Caution,
                     WeekSentences.TooMuchLoad.Of(ratio, WeekLoad.CautionAbove)
                 );
             else if (WeekLoad.BandOf(ratio) == LoadBand.Busy)
-                yield return Of(WeekFindingId.Load, FindingLevel.Note, WeekSentences.BusyWeek.Of(ratio));
+                yield return new WeekFinding(WeekFindingId.Load, FindingLevel.Note, WeekSentences.BusyWeek.Of(ratio));
         }
 
         private IEnumerable<WeekFinding> DrillRepeated() =>
@@ -130,7 +130,7 @@ public static class WeekCheck
             let sessions = uses.DistinctBy(u => u.Id).OrderBy(u => u.Day).ToList()
             let again = sessions.Zip(sessions.Skip(1)).FirstOrDefault(p => p.Second.Day.DayNumber - p.First.Day.DayNumber < 2)
             where again != default
-            select Of(
+            select new WeekFinding(
                 WeekFindingId.DrillRepeated,
                 FindingLevel.Advice,
                 again.First.Day == again.Second.Day
@@ -145,13 +145,17 @@ public static class WeekCheck
                 yield break;
             var most = areas.Where(a => a.Shortfall >= MuchMissing).MaxBy(a => a.Shortfall);
             if (most is { Minutes: 0 })
-                yield return Of(
+                yield return new WeekFinding(
                     WeekFindingId.AreaForgotten,
                     FindingLevel.Advice,
                     WeekSentences.LossForgotten.Of(most.Area, 100 * most.Shortfall!.Value)
                 );
             foreach (var area in areas.Where(a => a is { IsBelievedWeak: true, Minutes: 0 } && a != most))
-                yield return Of(WeekFindingId.AreaForgotten, FindingLevel.Note, WeekSentences.BeliefForgotten.Of(area.Area));
+                yield return new WeekFinding(
+                    WeekFindingId.AreaForgotten,
+                    FindingLevel.Note,
+                    WeekSentences.BeliefForgotten.Of(area.Area)
+                );
         }
 
         private IEnumerable<WeekFinding> SwingWork() =>
@@ -163,7 +167,7 @@ public static class WeekCheck
             where played is not null
             let technique = session.Plan.Practice().FirstOrDefault(IsSwingWork)
             where technique is not null
-            select Of(
+            select new WeekFinding(
                 WeekFindingId.SwingWork,
                 FindingLevel.Caution,
                 WeekSentences.SwingWork.Of(technique.Title, Name(session.Day!.Value), played.Name),
@@ -181,7 +185,7 @@ public static class WeekCheck
             foreach (var (session, facts) in Open.Where(s => s.Session.Day is not null))
             {
                 if (!times.Any(t => t.Weekday == session.Day!.Value.DayOfWeek && facts.FitsInto(t)))
-                    yield return Of(
+                    yield return new WeekFinding(
                         WeekFindingId.OverTimes,
                         FindingLevel.Advice,
                         WeekSentences.NoTimeOnDay.Of(session.Plan.Title, facts.Minutes, Name(session.Day!.Value)),
@@ -197,13 +201,17 @@ public static class WeekCheck
                 .Sum(d => times.Where(t => t.Weekday == d.DayOfWeek).Sum(t => t.Minutes));
             var asked = Open.Where(s => s.Session.Requirement == Requirement.Must).Sum(s => s.Facts.Minutes);
             if (asked > open)
-                yield return Of(WeekFindingId.OverTimes, FindingLevel.Advice, WeekSentences.MoreThanTimes.Of(asked, open));
+                yield return new WeekFinding(
+                    WeekFindingId.OverTimes,
+                    FindingLevel.Advice,
+                    WeekSentences.MoreThanTimes.Of(asked, open)
+                );
         }
 
         private IEnumerable<WeekFinding> Absence() =>
             from session in open
             where session.Day is { } day && _file.Own.Absences.Any(a => a.Contains(day))
-            select Of(
+            select new WeekFinding(
                 WeekFindingId.Absence,
                 FindingLevel.Caution,
                 WeekSentences.OnAbsence.Of(session.Plan.Title, Name(session.Day!.Value)),
@@ -214,7 +222,7 @@ public static class WeekCheck
         {
             var days = Enumerable.Range(0, 7).Select(n => week.Week.Monday.Plus(n));
             if (days.All(d => _all.Any(s => s.Session.Day == d) || _file.Own.Competitions.Any(c => c.IsPlayedOn(d))))
-                yield return Of(WeekFindingId.NoRestDay, FindingLevel.Advice, WeekSentences.NoRestDay.Of());
+                yield return new WeekFinding(WeekFindingId.NoRestDay, FindingLevel.Advice, WeekSentences.NoRestDay.Of());
         }
 
         private IEnumerable<WeekFinding> HeavyTogether()
@@ -227,7 +235,7 @@ public static class WeekCheck
                 .ToList();
             var pairs = heavy.Zip(heavy.Skip(1)).Where(p => p.Second.Day.DayNumber - p.First.Day.DayNumber == 1);
             foreach (var ((day, _), (next, _)) in pairs.Where(p => !p.First.IsOver || !p.Second.IsOver))
-                yield return Of(
+                yield return new WeekFinding(
                     WeekFindingId.HeavyTogether,
                     FindingLevel.Advice,
                     WeekSentences.HeavyTogether.Of(Name(day), Name(next))
@@ -239,21 +247,12 @@ public static class WeekCheck
             where second.Day is not null
             let first = week.Sessions.FirstOrDefault(s => s.Order < second.Order && s.Day > second.Day)
             where first is not null
-            select Of(
+            select new WeekFinding(
                 WeekFindingId.OutOfOrder,
                 FindingLevel.Advice,
                 WeekSentences.OutOfOrder.Of(second.Plan.Title, first.Plan.Title),
                 second.Id
             );
-
-        private static WeekFinding Of(WeekFindingId id, FindingLevel level, Message message, Guid? session = null) =>
-            new()
-            {
-                Id = id,
-                Level = level,
-                Message = message,
-                SessionId = session,
-            };
 
         private static string Name(DateOnly day) => day.DayOfWeek.ToString();
     }

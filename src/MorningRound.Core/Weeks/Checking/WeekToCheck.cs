@@ -71,21 +71,17 @@ public enum WeekFindingId
 }
 
 /// <summary>One thing about a week as a whole.</summary>
-public sealed record WeekFinding
+/// <param name="Id">Which rule found it.</param>
+/// <param name="Level">How much it weighs. No week is held back as a whole.</param>
+/// <param name="Message">Why: which sentence, and of what.</param>
+/// <param name="SessionId">The session it is about; null for the week.</param>
+public sealed record WeekFinding(
+    WeekFindingId Id,
+    FindingLevel Level,
+    [property: JsonIgnore] Message Message,
+    Guid? SessionId = null
+)
 {
-    /// <summary>Which rule found it.</summary>
-    public required WeekFindingId Id { get; init; }
-
-    /// <summary>How much it weighs. No week is held back as a whole.</summary>
-    public required FindingLevel Level { get; init; }
-
-    /// <summary>The session it is about; null for the week.</summary>
-    public Guid? SessionId { get; init; }
-
-    /// <summary>Why: which sentence, and of what.</summary>
-    [JsonIgnore]
-    public required Message Message { get; init; }
-
     /// <summary>Why, in one plain sentence.</summary>
     public string Why => Message.In();
 }
@@ -105,7 +101,7 @@ public sealed record SessionFindings(Guid Id, DateOnly? Day, IReadOnlyList<Findi
 /// <param name="Minutes">Planned minutes after warming up.</param>
 /// <param name="Shortfall">The mean share that was missing to goals lately, 0 to 1; null where no result says anything.</param>
 /// <param name="IsBelievedWeak">Whether the student believes it is weak.</param>
-public sealed record AreaMinutes(Area Area, int Minutes, double? Shortfall, bool IsBelievedWeak);
+public sealed record AreaOfWeek(Area Area, int Minutes, double? Shortfall, bool IsBelievedWeak);
 
 /// <summary>A week looked over.</summary>
 /// <param name="Sessions">Each session's findings, in the order of the week's list.</param>
@@ -118,7 +114,7 @@ public sealed record AreaMinutes(Area Area, int Minutes, double? Shortfall, bool
 public sealed record CheckedWeek(
     IReadOnlyList<SessionFindings> Sessions,
     IReadOnlyList<WeekFinding> Week,
-    IReadOnlyList<AreaMinutes> Areas,
+    IReadOnlyList<AreaOfWeek> Areas,
     int Minutes,
     double? LoadRatio
 );

@@ -80,8 +80,8 @@ internal sealed class PlacingOfSeven(WeekToPlace week)
     }
 
     /// <summary>
-    /// The first earlier day that something kept the session from. Days on which it would be as good are passed over while there is
-    /// another one, and so are days that are not open to it, while there is an open one. Null where it has the first day.
+    /// The first earlier day that something kept the session from: of those that are open to it, one on which it would be as good
+    /// only where there is no other, and only then one that is not open. Null where it has the first day.
     /// </summary>
     private (DateOnly? Day, IReadOnlyList<PlacingRule> KeptBy) Better(
         int i,
@@ -90,18 +90,25 @@ internal sealed class PlacingOfSeven(WeekToPlace week)
         DateOnly? day
     )
     {
-        var earlier = days.Where(d => day is null || d < day).OrderBy(d => Forbidding(session, d).Any()).ThenBy(d => d);
-        (DateOnly?, IReadOnlyList<PlacingRule>)? asGood = null;
-        foreach (var other in earlier)
+        foreach (
+            var some in days.Where(d => day is null || d < day).GroupBy(d => Forbidding(session, d).Any()).OrderBy(g => g.Key)
+        )
         {
-            if (KeptFrom(i, session, other.DayNumber - days[0].DayNumber, other) is not { } keptBy)
-                continue;
-            if (keptBy.Count > 0)
-                return (other, keptBy);
-            asGood ??= (other, keptBy);
+            (DateOnly?, IReadOnlyList<PlacingRule>)? asGood = null;
+            foreach (var other in some)
+            {
+                if (KeptFrom(i, session, other.DayNumber - days[0].DayNumber, other) is not { } keptBy)
+                    continue;
+                if (keptBy.Count > 0)
+                    return (other, keptBy);
+                asGood ??= (other, keptBy);
+            }
+
+            if (asGood is { } found)
+                return found;
         }
 
-        return asGood ?? (null, []);
+        return (null, []);
     }
 
     private IEnumerable<PlacingRule> Forbidding(SessionToPlace session, DateOnly day) =>

@@ -42,7 +42,7 @@ public static class PlanTailoring
         }
 
         if (NeedsUnit(tailored, context))
-            changes.Add(Of(PlanChangeKind.Unit, WeekSentences.InTheirUnit.Of(context.Student.Own.Units)));
+            changes.Add(new PlanChange(PlanChangeKind.Unit, WeekSentences.InTheirUnit.Of(context.Student.Own.Units)));
         return new TailoredPlan(tailored, changes);
     }
 
@@ -70,7 +70,7 @@ public static class PlanTailoring
             if (Obstacle(exchanged, context) is not null)
                 continue;
             changes.Add(
-                Of(
+                new PlanChange(
                     PlanChangeKind.Drill,
                     WeekSentences.Exchanged.Of(segment.Drill?.Drill.Name ?? segment.Title, other.Drill.Name, obstacle),
                     id
@@ -79,7 +79,7 @@ public static class PlanTailoring
             return Change(plan, id, _ => exchanged);
         }
 
-        changes.Add(Of(PlanChangeKind.NothingFits, WeekSentences.NothingInstead.Of(segment.Title, obstacle), id));
+        changes.Add(new PlanChange(PlanChangeKind.NothingFits, WeekSentences.NothingInstead.Of(segment.Title, obstacle), id));
         return plan;
     }
 
@@ -193,7 +193,7 @@ public static class PlanTailoring
         if (changes.All(c => c.SegmentId != segment.Id))
         {
             changes.Add(
-                Of(
+                new PlanChange(
                     PlanChangeKind.Rung,
                     standing is null ? WeekSentences.RungOfLevel.Of(drill.Name, name, context.Level)
                         : isRaised ? WeekSentences.RungRaised.Of(drill.Name, name, standing.MetInARow)
@@ -221,7 +221,7 @@ public static class PlanTailoring
         foreach (var club in missing)
         {
             changes.Add(
-                Of(
+                new PlanChange(
                     PlanChangeKind.Clubs,
                     instead[club] is { } other
                         ? WeekSentences.ClubInstead.Of(segment.Title, other, club)
@@ -262,12 +262,4 @@ public static class PlanTailoring
                     && !protocol.For(player).IsSameAs(protocol.For(player with { Unit = LengthUnit.Yards }))
                 )
             );
-
-    private static PlanChange Of(PlanChangeKind kind, Message message, Guid? segment = null) =>
-        new()
-        {
-            Kind = kind,
-            Message = message,
-            SegmentId = segment,
-        };
 }

@@ -42,18 +42,11 @@ public enum PlanChangeKind
 }
 
 /// <summary>One change, and why.</summary>
-public sealed record PlanChange
+/// <param name="Kind">What was changed.</param>
+/// <param name="Message">What and why: which sentence, and of what.</param>
+/// <param name="SegmentId">The segment; null for the plan as a whole.</param>
+public sealed record PlanChange(PlanChangeKind Kind, [property: JsonIgnore] Message Message, Guid? SegmentId = null)
 {
-    /// <summary>What was changed.</summary>
-    public required PlanChangeKind Kind { get; init; }
-
-    /// <summary>The segment; null for the plan as a whole.</summary>
-    public Guid? SegmentId { get; init; }
-
-    /// <summary>What and why: which sentence, and of what.</summary>
-    [JsonIgnore]
-    public required Message Message { get; init; }
-
     /// <summary>What and why, in one plain sentence.</summary>
     public string Why => Message.In();
 }

@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261127082304_Initial")]
+    [Migration("20261127174823_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -412,6 +412,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("has_log");
 
+                    b.Property<bool>("HasOwnText")
+                        .HasColumnType("boolean")
+                        .HasColumnName("has_own_text");
+
                     b.Property<bool>("IsFinished")
                         .HasColumnType("boolean")
                         .HasColumnName("is_finished");
@@ -429,13 +433,30 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("listing");
 
+                    b.Property<DateTimeOffset?>("LookedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("looked_at");
+
                     b.Property<DateOnly>("Monday")
                         .HasColumnType("date")
                         .HasColumnName("monday");
 
+                    b.Property<string>("Notes")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("notes");
+
+                    b.Property<int?>("Order")
+                        .HasColumnType("integer")
+                        .HasColumnName("order");
+
                     b.Property<Guid?>("PlanId")
                         .HasColumnType("uuid")
                         .HasColumnName("plan_id");
+
+                    b.Property<int?>("PlanVersion")
+                        .HasColumnType("integer")
+                        .HasColumnName("plan_version");
 
                     b.Property<int>("PlannedMinutes")
                         .HasColumnType("integer")
@@ -454,6 +475,14 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasMaxLength(24)
                         .HasColumnType("character varying(24)")
                         .HasColumnName("requirement");
+
+                    b.Property<bool>("SaidNoTime")
+                        .HasColumnType("boolean")
+                        .HasColumnName("said_no_time");
+
+                    b.Property<DateTimeOffset?>("SentAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("sent_at");
 
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
@@ -502,6 +531,12 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("character varying(60)")
                         .HasColumnName("measure");
 
+                    b.Property<string>("Area")
+                        .IsRequired()
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("area");
+
                     b.Property<int>("Attempts")
                         .HasColumnType("integer")
                         .HasColumnName("attempts");
@@ -519,6 +554,14 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<Guid>("DrillId")
                         .HasColumnType("uuid")
                         .HasColumnName("drill_id");
+
+                    b.Property<int>("Rung")
+                        .HasColumnType("integer")
+                        .HasColumnName("rung");
+
+                    b.Property<double?>("Shortfall")
+                        .HasColumnType("double precision")
+                        .HasColumnName("shortfall");
 
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
@@ -884,6 +927,60 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("accounts", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Students.SquadMemberRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("SquadId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("squad_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<DateOnly>("JoinedOn")
+                        .HasColumnType("date")
+                        .HasColumnName("joined_on");
+
+                    b.HasKey("AcademyId", "SquadId", "StudentId")
+                        .HasName("pk_squad_members");
+
+                    b.HasIndex("AcademyId", "StudentId")
+                        .HasDatabaseName("ix_squad_members_academy_id_student_id");
+
+                    b.ToTable("squad_members", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Students.SquadRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(80)
+                        .HasColumnType("character varying(80)")
+                        .HasColumnName("name");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_squads");
+
+                    b.ToTable("squads", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Students.StudentChangeRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -1206,6 +1303,34 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasConstraintName("fk_accounts_students_academy_id_student_id");
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Students.SquadMemberRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Students.SquadRow", null)
+                        .WithMany("Members")
+                        .HasForeignKey("AcademyId", "SquadId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_squad_members_squads_academy_id_squad_id")
+                        .HasAnnotation("MorningRound:GoesWithParent", true);
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_squad_members_students_academy_id_student_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Students.SquadRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_squads_academies_academy_id");
+                });
+
             modelBuilder.Entity("MorningRound.Server.Students.StudentChangeRow", b =>
                 {
                     b.HasOne("MorningRound.Server.Storage.Account", null)
@@ -1246,6 +1371,11 @@ namespace MorningRound.Server.Storage.Migrations
             modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
                 {
                     b.Navigation("Logs");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Students.SquadRow", b =>
+                {
+                    b.Navigation("Members");
                 });
 #pragma warning restore 612, 618
         }

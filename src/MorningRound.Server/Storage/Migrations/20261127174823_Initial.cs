@@ -113,6 +113,26 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "squads",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    name = table.Column<string>(type: "character varying(80)", maxLength: 80, nullable: false),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_squads", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_squads_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "students",
                 columns: table => new
                 {
@@ -187,11 +207,18 @@ namespace MorningRound.Server.Storage.Migrations
                     monday = table.Column<DateOnly>(type: "date", nullable: false),
                     day = table.Column<DateOnly>(type: "date", nullable: true),
                     requirement = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    order = table.Column<int>(type: "integer", nullable: true),
+                    plan_version = table.Column<int>(type: "integer", nullable: true),
+                    has_own_text = table.Column<bool>(type: "boolean", nullable: false),
                     document = table.Column<string>(type: "jsonb", nullable: false),
                     published_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     changed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     taken_out_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     excuse = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: true),
+                    said_no_time = table.Column<bool>(type: "boolean", nullable: false),
+                    sent_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    looked_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    notes = table.Column<string>(type: "jsonb", nullable: false),
                     version = table.Column<int>(type: "integer", nullable: false),
                     planned_minutes = table.Column<int>(type: "integer", nullable: false),
                     done_minutes = table.Column<double>(type: "double precision", nullable: false),
@@ -270,6 +297,32 @@ namespace MorningRound.Server.Storage.Migrations
                         onDelete: ReferentialAction.Restrict);
                     table.ForeignKey(
                         name: "fk_plan_uses_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "squad_members",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    squad_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    joined_on = table.Column<DateOnly>(type: "date", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_squad_members", x => new { x.academy_id, x.squad_id, x.student_id });
+                    table.ForeignKey(
+                        name: "fk_squad_members_squads_academy_id_squad_id",
+                        columns: x => new { x.academy_id, x.squad_id },
+                        principalTable: "squads",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_squad_members_students_academy_id_student_id",
                         columns: x => new { x.academy_id, x.student_id },
                         principalTable: "students",
                         principalColumns: new[] { "academy_id", "id" },
@@ -492,7 +545,10 @@ namespace MorningRound.Server.Storage.Migrations
                     comparability_key = table.Column<string>(type: "character varying(32)", maxLength: 32, nullable: false),
                     day = table.Column<DateOnly>(type: "date", nullable: false),
                     value = table.Column<double>(type: "double precision", nullable: true),
-                    attempts = table.Column<int>(type: "integer", nullable: false)
+                    attempts = table.Column<int>(type: "integer", nullable: false),
+                    rung = table.Column<int>(type: "integer", nullable: false),
+                    area = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    shortfall = table.Column<double>(type: "double precision", nullable: true)
                 },
                 constraints: table =>
                 {
@@ -676,6 +732,11 @@ namespace MorningRound.Server.Storage.Migrations
                 column: "account_id");
 
             migrationBuilder.CreateIndex(
+                name: "ix_squad_members_academy_id_student_id",
+                table: "squad_members",
+                columns: new[] { "academy_id", "student_id" });
+
+            migrationBuilder.CreateIndex(
                 name: "ix_student_changes_academy_id_student_id_at",
                 table: "student_changes",
                 columns: new[] { "academy_id", "student_id", "at" });
@@ -729,6 +790,9 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "sign_ins");
 
             migrationBuilder.DropTable(
+                name: "squad_members");
+
+            migrationBuilder.DropTable(
                 name: "student_changes");
 
             migrationBuilder.DropTable(
@@ -736,6 +800,9 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropTable(
                 name: "session_logs");
+
+            migrationBuilder.DropTable(
+                name: "squads");
 
             migrationBuilder.DropTable(
                 name: "accounts");

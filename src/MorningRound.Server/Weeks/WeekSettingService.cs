@@ -1,0 +1,383 @@
+using System.Security.Cryptography;
+using System.Text;
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Core.Calendar;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Units;
+using MorningRound.Core.Validation;
+using MorningRound.Core.Weeks;
+using MorningRound.Core.Weeks.Placing;
+using MorningRound.Core.Weeks.Tailoring;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Drills;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Plans;
+using MorningRound.Server.Sessions;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
+
+namespace MorningRound.Server.Weeks;
+
+/// <summary>Sets weeks for many students at once: a plan put to a squad, last week copied, drafts put on days.</summary>
+public sealed class WeekSettingService(
+    MorningRoundDb db,
+    DomainClock clock,
+    PlanContextService contexts,
+    DraftTexts texts,
+    LadderStandings ladders,
+    SquadLoads loads
+)
+{
+    /// <summary>The most sessions one call puts in.</summary>
+    public const int MostSessions = 200;
+
+    /// <summary>
+    /// Puts a plan into the weeks of several students, and makes it each one's own where it must be. The same call twice changes
+    /// nothing.
+    /// </summary>
+    public async Task<IReadOnlyList<SetWeek>> SetAsync(Caller caller, IsoWeek week, SetInput input, CancellationToken cancel)
+    {
+        Check(input, week);
+        var plan =
+            await db
+                .Plans.AsNoTracking()
+                .SingleOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == input.PlanId && p.RemovedAt == null, cancel)
+            ?? throw ApiProblemException.NotFound("plan");
+        var day = input.Day ?? week.Monday;
+        var students = input.Sessions.Select(s => s.StudentId).ToList();
+        var squad = (await contexts.SquadAsync(caller, day, students, cancel)).ToDictionary(s => s.Id, s => s.Context);
+        IReadOnlyList<ShelvedDrill> shelf = input.IsTailored ? await db.ShelfAsync(caller.AcademyId, cancel) : [];
+        var standings = await ladders.OfAsync(caller, students, input.IsTailored ? DrillsOf(plan.Document) : [], day, cancel);
+        var weeks = new List<SetWeek>();
+        foreach (var session in input.Sessions)
+        {
+            var tailored = input.IsTailored
+                ? PlanTailoring.For(plan.Document, squad[session.StudentId], shelf, [.. standings[session.StudentId]])
+                : new TailoredPlan(plan.Document, []);
+            var row = await AddAsync(
+                caller,
+                session.Id,
+                () =>
+                {
+                    var created = AssignmentColumns.NewAssignment(caller.AcademyId, session.Id, session.StudentId, tailored.Plan);
+                    (created.PlanId, created.PlanVersion) = (plan.Id, plan.Version);
+                    (created.Monday, created.Day) = (week.Monday, input.Day);
+                    (created.Requirement, created.Order) = (input.Requirement, input.Order);
+                    created.HasOwnText = tailored.Changes.Count > 0;
+                    created.Notes = new SessionNotes
+                    {
+                        Tailored = [.. tailored.Changes.Select(c => c.Why)],
+                        IsDayChosen = input.Day is not null,
+                    };
+                    return created;
+                },
+                session.StudentId,
+                cancel
+            );
+            weeks.Add(new SetWeek(session.StudentId, [Card(caller, row)]));
+        }
+
+        return weeks;
+    }
+
+    /// <summary>
+    /// Copies what stood in an earlier week into this one as drafts, on the same days of the week: what was missed is marked, and
+    /// steps that the last results offer come along. Ids follow from what is copied, so that copying twice is copying once.
+    /// </summary>
+    public async Task<IReadOnlyList<SetWeek>> CopyAsync(
+        Caller caller,
+        IsoWeek week,
+        IsoWeek from,
+        IReadOnlyCollection<Guid> students,
+        CancellationToken cancel
+    )
+    {
+        if (from == week)
+            throw ApiProblemException.Invalid("from", "A week cannot be copied into itself.");
+        await EnsureStudentsAsync(caller, students, cancel);
+        var sources = await db
+            .Assignments.AsNoTracking()
+            .Where(a =>
+                a.AcademyId == caller.AcademyId
+                && students.Contains(a.StudentId)
+                && a.Monday == from.Monday
+                && a.Requirement != Requirement.Own
+            )
+            .OrderBy(a => a.Day == null)
+            .ThenBy(a => a.Day)
+            .ThenBy(a => a.Id)
+            .ToListAsync(cancel);
+        var planTexts = await texts.LatestAsync(caller, sources, cancel);
+        var shelf = (await db.ShelfAsync(caller.AcademyId, cancel)).ToDictionary(d => d.Id, d => d.Drill);
+        var read = sources.ToDictionary(s => s.Id, s => TextOf(s, planTexts, shelf));
+        var drills = read.Values.SelectMany(t => DrillsOf(t.Document)).Distinct().ToList();
+        var today = clock.Today(caller.TimeZone);
+        var standings = await ladders.OfAsync(caller, students, drills, today, cancel);
+        var copied = new List<AssignmentRow>();
+        foreach (var source in sources)
+        {
+            var id = CopyId(source.Id, week);
+            copied.Add(
+                await AddAsync(
+                    caller,
+                    id,
+                    () =>
+                    {
+                        var text = read[source.Id];
+                        var created = AssignmentColumns.NewAssignment(caller.AcademyId, id, source.StudentId, text.Document);
+                        (created.PlanId, created.PlanVersion) = (source.PlanId, text.PlanVersion);
+                        (created.Monday, created.Day) = (week.Monday, DayIn(week, source));
+                        (created.Requirement, created.Order) = (source.Requirement, source.Order);
+                        created.HasOwnText = source.HasOwnText;
+                        created.Notes = new SessionNotes
+                        {
+                            Tailored = source.Notes.Tailored,
+                            Offers = NextSteps.Of(text.Document, [.. standings[source.StudentId]]),
+                            WasMissed = ListedAssignment.Of(source).ToAssignedSession().StatusOn(today) == SessionStatus.Missed,
+                        };
+                        return created;
+                    },
+                    source.StudentId,
+                    cancel
+                )
+            );
+        }
+
+        return
+        [
+            .. students.Select(id => new SetWeek(id, [.. copied.Where(c => c.StudentId == id).Select(c => Card(caller, c))])),
+        ];
+    }
+
+    /// <summary>
+    /// Puts the drafts of students' weeks on their best days. What is published, and what a coach put on a day, stays there. Each
+    /// student's week is written as a whole or not at all.
+    /// </summary>
+    public async Task<IReadOnlyList<PlacedWeek>> PlaceAsync(
+        Caller caller,
+        IsoWeek week,
+        IReadOnlyCollection<Guid> students,
+        CancellationToken cancel
+    )
+    {
+        var weeks = new List<PlacedWeek>();
+        var left = students.ToHashSet();
+        while (left.Count > 0)
+        {
+            var squad = await contexts.SquadAsync(caller, week.Monday, left, cancel);
+            var lately = await loads.OfAsync(caller, left, week, cancel);
+            var (before, after) = (week.Monday.Plus(-1), week.Sunday.Plus(1));
+            var rows = await db
+                .Assignments.Where(a =>
+                    a.AcademyId == caller.AcademyId
+                    && left.Contains(a.StudentId)
+                    && (a.Monday == week.Monday || a.Day == before || a.Day == after)
+                )
+                .OrderBy(a => a.Id)
+                .ToListAsync(cancel);
+            var read = await texts.OfAsync(caller, rows, cancel);
+            foreach (var one in squad)
+            {
+                var context = one.Context with { Load = lately.GetValueOrDefault(one.Id)?.Load.ForPlanning() };
+                var own = rows.Where(r => r.StudentId == one.Id).ToList();
+                var placed = Place(own, week, context, read, clock.Today(caller.TimeZone));
+                if (!await db.SavedAsync(cancel))
+                    break;
+                weeks.Add(
+                    new PlacedWeek(one.Id, [.. own.Where(r => r.Monday == week.Monday).Select(r => Card(caller, r))], placed)
+                );
+                left.Remove(one.Id);
+            }
+        }
+
+        return weeks;
+    }
+
+    /// <summary>Takes or leaves steps that the last results offer for a draft.</summary>
+    public async Task<SessionCard> StepAsync(
+        Caller caller,
+        Guid id,
+        StepsInput input,
+        RowVersion expected,
+        CancellationToken cancel
+    )
+    {
+        AssignmentRow? found = null;
+        IReadOnlyDictionary<Guid, DraftText> read = new Dictionary<Guid, DraftText>();
+        return Card(
+            caller,
+            await db.SaveAsync(
+                expected,
+                new GuardedRow<AssignmentRow>
+                {
+                    What = "session",
+                    Find = async () =>
+                    {
+                        found = await db.Assignments.SingleOrDefaultAsync(
+                            a => a.AcademyId == caller.AcademyId && a.Id == id,
+                            cancel
+                        );
+                        if (found is not null)
+                            read = await texts.OfAsync(caller, [found], cancel);
+                        return found;
+                    },
+                    View = row => Task.FromResult<object>(Card(caller, row)),
+                    SkipsUnchanged = true,
+                    IsSame = row =>
+                        row.Notes.Offers.All(o => !input.Take.Contains(o.SegmentId) && !input.Leave.Contains(o.SegmentId)),
+                    Change = row =>
+                    {
+                        if (row.PublishedAt is not null)
+                            throw ApiProblemException.Conflict(
+                                "This session is published already.",
+                                "id",
+                                "Change it on the bench; that is marked for the student."
+                            );
+                        var taken = row.Notes.Offers.Where(o => input.Take.Contains(o.SegmentId)).ToList();
+                        if (taken.Count > 0)
+                        {
+                            (row.Document, row.PlanVersion) = (
+                                NextSteps.Taken(read[row.Id].Document, taken),
+                                read[row.Id].PlanVersion
+                            );
+                            row.HasOwnText = true;
+                            row.Summarize([]);
+                        }
+
+                        row.Notes = row.Notes with
+                        {
+                            Offers =
+                            [
+                                .. row.Notes.Offers.Where(o =>
+                                    !input.Take.Contains(o.SegmentId) && !input.Leave.Contains(o.SegmentId)
+                                ),
+                            ],
+                            Tailored = [.. row.Notes.Tailored, .. taken.Select(o => o.Why)],
+                        };
+                    },
+                },
+                cancel
+            )
+        );
+    }
+
+    private static IReadOnlyList<PlacedSession> Place(
+        List<AssignmentRow> own,
+        IsoWeek week,
+        PlanContext context,
+        IReadOnlyDictionary<Guid, DraftText> read,
+        DateOnly today
+    )
+    {
+        SessionToPlace FactsOf(AssignmentRow row) =>
+            SessionToPlace.Of(row.Id, read[row.Id].Document, context, row.Requirement, row.Order);
+        var free = own.Where(r => r is { PublishedAt: null, Notes.IsDayChosen: false } && r.Monday == week.Monday).ToList();
+        var placed = WeekPlacing.Of(
+            new WeekToPlace
+            {
+                Week = week,
+                From = today > week.Monday ? today : week.Monday,
+                Times = context.Student!.Own.Windows,
+                Absences = context.Student.Own.Absences,
+                Competitions = context.Student.Own.Competitions,
+                Sessions = [.. free.Select(FactsOf)],
+                Standing =
+                [
+                    .. own.Where(r => r.Day is not null && r.Excuse is null && !free.Contains(r))
+                        .Select(r => new StandingSession(FactsOf(r), r.Day!.Value)),
+                ],
+            }
+        );
+        foreach (var (row, to) in free.Zip(placed))
+        {
+            if (row.Day == to.Day && row.Notes.DayReason == to.Why)
+                continue;
+            row.Day = to.Day;
+            row.Notes = row.Notes with { DayReason = to.Why };
+            row.Version++;
+        }
+
+        return placed;
+    }
+
+    /// <summary>A draft that is made once: a repeated call finds it, and another text under the same id stays as it is.</summary>
+    private async Task<AssignmentRow> AddAsync(
+        Caller caller,
+        Guid id,
+        Func<AssignmentRow> create,
+        Guid studentId,
+        CancellationToken cancel
+    )
+    {
+        var row = await db.SaveAsync(
+            RowVersion.New,
+            new GuardedRow<AssignmentRow>
+            {
+                What = "session",
+                Find = () =>
+                    db
+                        .Assignments.IgnoreQueryFilters()
+                        .SingleOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel),
+                View = found => Task.FromResult<object>(Card(caller, found)),
+                IsSame = found => found.StudentId == studentId,
+                Create = () => Task.FromResult(create()),
+            },
+            cancel
+        );
+        await db.NotePlanUseAsync(caller.AcademyId, row.PlanId, studentId, cancel);
+        return row;
+    }
+
+    private static DraftText TextOf(
+        AssignmentRow source,
+        IReadOnlyDictionary<Guid, DraftText> plans,
+        IReadOnlyDictionary<Guid, Drill> shelf
+    ) =>
+        source is { HasOwnText: false, PlanId: { } plan } && plans.TryGetValue(plan, out var latest)
+            ? latest
+            : new DraftText(NextSteps.ForNextWeek(source.Document, shelf), source.PlanVersion);
+
+    private static IReadOnlyList<Guid> DrillsOf(SessionPlan plan) =>
+        [.. plan.Practice().Where(s => s.Drill is { Drill.Ladder.Count: > 1 }).Select(s => s.Drill!.DrillId).Distinct()];
+
+    private static DateOnly? DayIn(IsoWeek week, AssignmentRow source) =>
+        source.Day is { } day ? week.Monday.Plus(day.DayNumber - source.Monday.DayNumber) : null;
+
+    private static Guid CopyId(Guid source, IsoWeek week) =>
+        new(SHA256.HashData(Encoding.UTF8.GetBytes($"copy {source} {week}")).AsSpan(0, 16));
+
+    private async Task EnsureStudentsAsync(Caller caller, IReadOnlyCollection<Guid> students, CancellationToken cancel)
+    {
+        if (
+            await db.Students.CountAsync(s => s.AcademyId == caller.AcademyId && students.Contains(s.Id), cancel) < students.Count
+        )
+            throw ApiProblemException.NotFound("student");
+    }
+
+    private static void Check(SetInput input, IsoWeek week)
+    {
+        var errors = new FieldErrors()
+            .Require(input.Requirement != Requirement.Own, "requirement", "Own practice is logged, not set.")
+            .Require(input.Day is not { } day || week.Contains(day), "day", $"This day is not in {week}.")
+            .Require(
+                input.Order is null or (>= 1 and <= WeekService.MostOrder),
+                "order",
+                $"Between 1 and {WeekService.MostOrder}, please."
+            )
+            .Require(input.Sessions.Count > 0, "sessions", "Name at least one student.")
+            .RequireAtMost(input.Sessions.Count, MostSessions, "sessions")
+            .RequireOnce([.. input.Sessions.Select(s => s.StudentId)], "sessions")
+            .Require(
+                input.Sessions.All(s => s.Id != Guid.Empty)
+                    && input.Sessions.DistinctBy(s => s.Id).Count() == input.Sessions.Count,
+                "sessions",
+                "Every session needs an id of its own."
+            );
+        if (errors.Found.Count > 0)
+            throw ApiProblemException.Invalid(errors.Found);
+    }
+
+    private SessionCard Card(Caller caller, AssignmentRow row) => SessionCard.Of(row, clock.Today(caller.TimeZone));
+}

@@ -1,0 +1,275 @@
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Core.Calendar;
+using MorningRound.Core.Golf;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Sessions;
+using MorningRound.Core.Students;
+using MorningRound.Core.Weeks;
+using MorningRound.Core.Weeks.Checking;
+using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
+using MorningRound.Server.Plans;
+using MorningRound.Server.Sessions;
+using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
+
+namespace MorningRound.Server.Weeks;
+
+/// <summary>The week sheet: many students × the days of one week.</summary>
+public sealed class WeekSheetService(
+    MorningRoundDb db,
+    DomainClock clock,
+    SquadService squads,
+    SquadLoads loads,
+    PlanContextService contexts,
+    PracticeHistoryService history,
+    DraftTexts texts
+)
+{
+    /// <summary>The most rows of one answer.</summary>
+    public const int MostRows = 200;
+
+    /// <summary>The most students that are checked in one call.</summary>
+    public const int MostChecked = 50;
+
+    /// <summary>The sheet in six statements, whatever the number of students, the one that looks up the sign-in included.</summary>
+    /// <param name="caller">The coach.</param>
+    /// <param name="week">The week.</param>
+    /// <param name="squadId">Only this squad's students; null for all.</param>
+    /// <param name="cancel">When nobody waits for the answer any more.</param>
+    public async Task<WeekSheetView> GetAsync(Caller caller, IsoWeek week, Guid? squadId, CancellationToken cancel)
+    {
+        var all = await squads.ListAsync(caller, cancel);
+        var members = squadId is { } id
+            ? (all.FirstOrDefault(s => s.Id == id) ?? throw ApiProblemException.NotFound("squad")).Members
+            : null;
+        var students = await StudentsAsync(caller, week, members, cancel);
+        var ids = students.Select(s => s.Id).ToList();
+        var sessions = await db
+            .Assignments.AsNoTracking()
+            .Where(a => a.AcademyId == caller.AcademyId && ids.Contains(a.StudentId) && a.Monday == week.Monday)
+            .Listed()
+            .ToListAsync(cancel);
+        var changed = await PlanChangedAsync(caller, sessions, cancel);
+        var lately = await loads.OfAsync(caller, ids, week, cancel);
+        var byStudent = sessions.ToLookup(s => s.StudentId);
+        var today = clock.Today(caller.TimeZone);
+        return new WeekSheetView(
+            week.ToString(),
+            week.Plus(-1).ToString(),
+            week.Plus(1).ToString(),
+            week.Monday,
+            today,
+            all,
+            [
+                .. students
+                    .Select(s => RowOf(s, [.. byStudent[s.Id]], lately.GetValueOrDefault(s.Id), changed, week, today))
+                    .OrderBy(r => r.Sessions.Any(s => s.Requirement != Requirement.Own))
+                    .ThenBy(r => r.Name, StringComparer.Ordinal)
+                    .ThenBy(r => r.StudentId),
+            ],
+            students.Count == 0 ? 0 : students[0].All
+        );
+    }
+
+    /// <summary>What the check says of students' weeks.</summary>
+    public async Task<IReadOnlyList<CheckedStudentWeek>> CheckAsync(
+        Caller caller,
+        IsoWeek week,
+        IReadOnlyCollection<Guid> students,
+        CancellationToken cancel
+    )
+    {
+        if (students.Count > MostChecked)
+            throw ApiProblemException.Invalid("students", $"At most {MostChecked} students in one call, please.");
+        var squad = await contexts.SquadAsync(caller, week.Monday, students, cancel);
+        var lately = await loads.OfAsync(caller, students, week, cancel);
+        var losses = await history.LossesAsync(caller, students, week.Sunday, cancel);
+        var rows = await db
+            .Assignments.AsNoTracking()
+            .Where(a =>
+                a.AcademyId == caller.AcademyId
+                && students.Contains(a.StudentId)
+                && a.Monday == week.Monday
+                && a.Requirement != Requirement.Own
+            )
+            .OrderBy(a => a.Id)
+            .ToListAsync(cancel);
+        var read = await texts.OfAsync(caller, rows, cancel);
+        var today = clock.Today(caller.TimeZone);
+        return
+        [
+            .. squad.Select(one =>
+                CheckedOf(
+                    one.Id,
+                    new WeekToCheck
+                    {
+                        Week = week,
+                        Today = today,
+                        Context = one.Context with
+                        {
+                            Load = lately.GetValueOrDefault(one.Id)?.Load.ForPlanning(),
+                            Losses = [.. losses[one.Id]],
+                        },
+                        Sessions =
+                        [
+                            .. rows.Where(r => r.StudentId == one.Id)
+                                .Select(r => new SessionToCheck(
+                                    r.Id,
+                                    read[r.Id].Document,
+                                    r.Day,
+                                    r.Requirement,
+                                    r.Order,
+                                    IsOver(r, today)
+                                )),
+                        ],
+                    }
+                )
+            ),
+        ];
+    }
+
+    private static CheckedStudentWeek CheckedOf(Guid studentId, WeekToCheck week)
+    {
+        var found = WeekCheck.Run(week);
+        var titles = week
+            .Sessions.SelectMany(s => s.Plan.Segments.Select(segment => (s.Id, segment)))
+            .ToDictionary(s => (s.Id, s.segment.Id), s => s.segment.Title);
+        return new CheckedStudentWeek(
+            studentId,
+            [
+                .. found
+                    .Sessions.Where(s => s.Day is not null)
+                    .Select(s => new CheckedSession(
+                        s.Id,
+                        s.Day,
+                        [
+                            .. s
+                                .Findings.Where(f => f.Level > FindingLevel.Note && f.OverruledBecause is null)
+                                .Select(f => new SheetFinding(
+                                    f.Level,
+                                    f.SegmentId is { } segment ? titles.GetValueOrDefault((s.Id, segment)) : null,
+                                    f.Why
+                                )),
+                        ]
+                    )),
+            ],
+            found.Week,
+            found.Areas
+        );
+    }
+
+    private static bool IsOver(AssignmentRow row, DateOnly today) =>
+        row.HasLog || row.Excuse is not null || (row.Day ?? IsoWeek.Of(row.Monday).Sunday) < today;
+
+    /// <summary>The students with their files and whether anything stood in the week before: one query.</summary>
+    private async Task<IReadOnlyList<SheetStudent>> StudentsAsync(
+        Caller caller,
+        IsoWeek week,
+        IReadOnlyList<Guid>? members,
+        CancellationToken cancel
+    )
+    {
+        var (files, assignments, before) = (db.StudentFiles, db.Assignments, week.Monday.Plus(-7));
+        var everybody = db.Students.Where(s => s.AcademyId == caller.AcademyId);
+        return await (
+            from student in everybody.AsNoTracking()
+            where members == null || members.Contains(student.Id)
+            join file in files
+                on new { student.AcademyId, student.Id } equals new { file.AcademyId, Id = file.StudentId }
+                into found
+            from file in found.DefaultIfEmpty()
+            orderby student.Name, student.Id
+            select new SheetStudent(
+                student.Id,
+                student.Name,
+                student.Level,
+                file == null ? null : file.Document,
+                assignments.Any(a =>
+                    a.AcademyId == student.AcademyId
+                    && a.StudentId == student.Id
+                    && a.Monday == before
+                    && a.Requirement != Requirement.Own
+                ),
+                everybody.Count()
+            )
+        )
+            .Take(MostRows)
+            .ToListAsync(cancel);
+    }
+
+    /// <summary>Sessions with a text of their own whose plan was changed since.</summary>
+    private async Task<IReadOnlySet<Guid>> PlanChangedAsync(
+        Caller caller,
+        IReadOnlyCollection<ListedAssignment> sessions,
+        CancellationToken cancel
+    )
+    {
+        var own = sessions.Where(s => s is { HasOwnText: true, PlanId: not null, HasLog: false }).ToList();
+        if (own.Count == 0)
+            return new HashSet<Guid>();
+        var plans = own.Select(s => s.PlanId!.Value).Distinct().ToList();
+        var versions = await db
+            .Plans.Where(p => p.AcademyId == caller.AcademyId && plans.Contains(p.Id) && p.RemovedAt == null)
+            .ToDictionaryAsync(p => p.Id, p => p.Version, cancel);
+        return own.Where(s => versions.TryGetValue(s.PlanId!.Value, out var latest) && latest > s.PlanVersion)
+            .Select(s => s.Id)
+            .ToHashSet();
+    }
+
+    private static SheetRow RowOf(
+        SheetStudent student,
+        IReadOnlyList<ListedAssignment> sessions,
+        PracticeLately? lately,
+        IReadOnlySet<Guid> changed,
+        IsoWeek week,
+        DateOnly today
+    )
+    {
+        var file = student.File ?? new StudentFile();
+        var set = sessions.Where(s => s is { Requirement: not Requirement.Own, Excuse: null }).ToList();
+        var open = set.Where(s => !s.HasLog && (s.Day ?? week.Sunday) >= today).Sum(s => s.Listing.Minutes);
+        var ratio = lately?.Load.RatioWith(open);
+        return new SheetRow
+        {
+            StudentId = student.Id,
+            Name = student.Name,
+            Level = student.Level,
+            MayBePublishedTo = file.MayBePublishedTo,
+            Hurt =
+            [
+                .. OpenPain.HurtParts(file, OpenPain.Of(lately?.Pain ?? [], file)).Select(h => BodyParts.InWords(h.Part, h.Side)),
+            ],
+            Times = file.Own.Windows,
+            Away =
+            [
+                .. Enumerable.Range(0, 7).Select(n => week.Monday.Plus(n)).Where(d => file.Own.Absences.Any(a => a.Contains(d))),
+            ],
+            Competitions =
+            [
+                .. file
+                    .Own.Competitions.Where(c => (c.ArrivalDay ?? c.FirstDay) <= week.Sunday && c.LastDay >= week.Monday)
+                    .Select(c => new SheetCompetition(c.Name, c.FirstDay, c.LastDay, c.ArrivalDay)),
+            ],
+            Sessions =
+            [
+                .. sessions
+                    .Select(s => SessionCard.Of(s, today))
+                    .OrderBy(c => c.Day is null)
+                    .ThenBy(c => c.Day)
+                    .ThenBy(c => c.Order ?? int.MaxValue)
+                    .ThenBy(c => c.Requirement)
+                    .ThenBy(c => c.AssignmentId),
+            ],
+            PlanChanged = [.. sessions.Select(s => s.Id).Where(changed.Contains)],
+            Minutes = set.Sum(s => s.Listing.Minutes),
+            UsualMinutes = lately?.UsualMinutes,
+            LoadRatio = ratio,
+            Load = ratio is { } known ? WeekLoad.BandOf(known) : null,
+            HadLastWeek = student.HadLastWeek,
+        };
+    }
+
+    private sealed record SheetStudent(Guid Id, string Name, Level Level, StudentFile? File, bool HadLastWeek, int All);
+}
