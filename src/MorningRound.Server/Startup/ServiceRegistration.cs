@@ -79,6 +79,7 @@ internal static class ServiceRegistration
             .AddScoped<DraftTexts>()
             .AddScoped<WeekService>()
             .AddScoped<PublishingService>()
+            .AddScoped<WeekChangesService>()
             .AddScoped<WeekSettingService>()
             .AddScoped<WeekSheetService>()
             .AddScoped<StudentWeekService>();

@@ -42,6 +42,13 @@ public static class WeekEndpoints
             )
             .RequireAuthorization(Policies.Coach);
 
+        weeks
+            .MapPost(
+                "/changes",
+                (WeekChangesInput input, Caller caller, WeekChangesService service, CancellationToken cancel) =>
+                    service.ApplyAsync(caller, input.Changes, cancel)
+            )
+            .RequireAuthorization(Policies.Coach);
         var own = weeks.MapGroup("/assignments").RequireAuthorization(Policies.Student);
         own.MapPut(
             "/{id:guid}/day",
@@ -87,11 +94,6 @@ public static class WeekEndpoints
                 WeekSettingService service,
                 CancellationToken cancel
             ) => service.StepAsync(caller, id, input, expected, cancel)
-        );
-        assignments.MapPost(
-            "/{id:guid}/withdraw",
-            (Guid id, RowVersion expected, Caller caller, PublishingService service, CancellationToken cancel) =>
-                service.WithdrawAsync(caller, id, expected, cancel)
         );
         assignments.MapDelete(
             "/{id:guid}",

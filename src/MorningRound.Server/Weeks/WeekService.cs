@@ -81,8 +81,6 @@ public sealed class WeekService(
             throw ApiProblemException.Invalid("requirement", "Own practice is logged, not set.");
         if (input.Day is { } day && !week.Contains(day))
             throw ApiProblemException.Invalid("day", $"This day is not in {week}.");
-        if (input.Order is < 1 or > MostOrder)
-            throw ApiProblemException.Invalid("order", $"Between 1 and {MostOrder}, please.");
 
         var row = await db.SaveAsync(
             expected,
@@ -107,19 +105,56 @@ public sealed class WeekService(
                         );
                     }
 
-                    if (!Same(row, input, week))
-                        row.NoteChange(week, input.Day, input.Requirement, clock.GetUtcNow(), isByStudent: false);
-                    row.Notes = row.Notes with { IsDayChosen = input.Day is not null, DayReason = "" };
-                    row.Monday = week.Monday;
-                    row.Day = input.Day;
-                    row.Requirement = input.Requirement;
-                    row.Order = input.Order;
+                    Put(row, week, input.Day, input.Requirement, input.Order, isDayChosen: input.Day is not null);
                 },
             },
             cancel
         );
         await db.NotePlanUseAsync(caller.AcademyId, row.PlanId, row.StudentId, cancel);
         return Card(caller, row);
+    }
+
+    /// <summary>Moves a session inside its week, or changes whether it counts. What was published is marked for the student.</summary>
+    public async Task<SessionCard> MoveAsync(
+        Caller caller,
+        WeekChangeInput move,
+        RowVersion expected,
+        CancellationToken cancel
+    ) =>
+        Card(
+            caller,
+            await db.SaveAsync(
+                expected,
+                Guarded(caller, move.Id, cancel) with
+                {
+                    SkipsUnchanged = true,
+                    IsSame = row =>
+                        (row.Day, row.Requirement, row.Order, row.Notes.IsDayChosen)
+                        == (move.Day, move.Requirement, move.Order, move.IsDayChosen && move.Day is not null),
+                    Change = row =>
+                    {
+                        var week = IsoWeek.Of(row.Monday);
+                        if (move.Day is { } day && !week.Contains(day))
+                            throw ApiProblemException.Invalid("day", $"This day is not in {week}.");
+                        if (row.Requirement == Requirement.Own || move.Requirement == Requirement.Own)
+                            throw ApiProblemException.Invalid("requirement", "Own practice is logged, not set.");
+                        Put(row, week, move.Day, move.Requirement, move.Order, move.IsDayChosen && move.Day is not null);
+                    },
+                },
+                cancel
+            )
+        );
+
+    private void Put(AssignmentRow row, IsoWeek week, DateOnly? day, Requirement requirement, int? order, bool isDayChosen)
+    {
+        if (order is < 1 or > MostOrder)
+            throw ApiProblemException.Invalid("order", $"Between 1 and {MostOrder}, please.");
+        row.NoteChange(week, day, requirement, clock.GetUtcNow(), isByStudent: false);
+        row.Notes = row.Notes with { IsDayChosen = isDayChosen, DayReason = "" };
+        row.Monday = week.Monday;
+        row.Day = day;
+        row.Requirement = requirement;
+        row.Order = order;
     }
 
     /// <summary>What the plan check says of a plan on a day of a student's week: notes apart, the heaviest first.</summary>
@@ -164,7 +199,7 @@ public sealed class WeekService(
         );
 
     /// <summary>
-    /// Takes a session out of the week, unless something was already done of it. Of one that was published a trace stays, for a
+    /// Takes a session out of the week, unless something was already done of it. A trace stays: to put it back as it was, and for a
     /// phone that is practising it without a signal.
     /// </summary>
     public async Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel)
@@ -182,10 +217,7 @@ public sealed class WeekService(
             );
         if (row.Version != expected.Number)
             throw ApiProblemException.Stale(Card(caller, row));
-        if (row.PublishedAt is null)
-            db.Assignments.Remove(row);
-        else
-            row.TakenOutAt = clock.GetUtcNow();
+        row.TakenOutAt = clock.GetUtcNow();
         row.Version++;
         await db.SaveChangesAsync(cancel);
         await db.NotePlanUseAsync(caller.AcademyId, row.PlanId, row.StudentId, cancel);
@@ -193,11 +225,39 @@ public sealed class WeekService(
             await transaction.CommitAsync(cancel);
     }
 
+    /// <summary>Puts a session back that was taken out, as it was. Doing it twice is doing it once.</summary>
+    public async Task<SessionCard> RestoreAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel)
+    {
+        await using var transaction = await db.BeginUnlessWithinAsync(cancel);
+        var row = await db.LockAssignmentAsync(caller.AcademyId, id, cancel);
+        if (row is null or { Requirement: Requirement.Own })
+            throw ApiProblemException.NotFound("session");
+        if (row.TakenOutAt is null)
+            return Card(caller, row);
+        if (row.Version != expected.Number)
+            throw ApiProblemException.Stale(Card(caller, row));
+        row.TakenOutAt = null;
+        row.Version++;
+        await db.SaveChangesAsync(cancel);
+        await db.NotePlanUseAsync(caller.AcademyId, row.PlanId, row.StudentId, cancel);
+        if (transaction is not null)
+            await transaction.CommitAsync(cancel);
+        return Card(caller, row);
+    }
+
     private GuardedRow<AssignmentRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
         new()
         {
             What = "session",
-            Find = () => db.Assignments.SingleOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel),
+            Find = async () =>
+            {
+                var row = await db
+                    .Assignments.IgnoreQueryFilters()
+                    .SingleOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel);
+                return row is { TakenOutAt: not null, Requirement: not Requirement.Own }
+                    ? throw ApiProblemException.NotFound("session")
+                    : row;
+            },
             View = row => Task.FromResult<object>(Card(caller, row)),
         };
 

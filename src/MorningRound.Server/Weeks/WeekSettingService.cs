@@ -326,6 +326,14 @@ public sealed class WeekSettingService(
             },
             cancel
         );
+        if (row is { TakenOutAt: not null, PublishedAt: null })
+        {
+            // Taken out as a draft, and now asked for again.
+            row.TakenOutAt = null;
+            row.Version++;
+            await db.SaveChangesAsync(cancel);
+        }
+
         await db.NotePlanUseAsync(caller.AcademyId, row.PlanId, studentId, cancel);
         return row;
     }

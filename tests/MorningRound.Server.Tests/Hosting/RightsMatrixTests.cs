@@ -302,9 +302,24 @@ public class RightsMatrixTests
         ),
         new(
             "POST",
-            "/api/weeks/assignments/{id:guid}/withdraw",
-            i => ($"/api/weeks/assignments/{i.Waiting}/withdraw", ("If-Match 2", (object?)null)),
-            CoachesHere
+            "/api/weeks/changes",
+            i =>
+                (
+                    "/api/weeks/changes",
+                    new
+                    {
+                        changes = new[]
+                        {
+                            new
+                            {
+                                kind = "takeOut",
+                                id = i.Draft,
+                                version = 1,
+                            },
+                        },
+                    }
+                ),
+            CoachesOfAny
         ),
         new(
             "PUT",

@@ -322,15 +322,53 @@ public sealed class WeekSheetTests : IAsyncLifetime
     public async Task Publishing_is_taken_back_while_the_student_was_not_sent_it()
     {
         var session = await _school.PublishedSessionAsync();
-        var path = $"/api/weeks/assignments/{session}/withdraw";
-        var withdrawn = await _school.Coach.SendAsync(HttpMethod.Post, path, null, ("If-Match", "\"2\""));
-        Assert.Equal((HttpStatusCode.OK, false), (withdrawn.Status, withdrawn.Get<bool>("isPublished")));
+        var withdrawn = await ChangeAsync("withdraw", session, 2);
+        Assert.False(withdrawn["card"]!["isPublished"]!.GetValue<bool>());
         Assert.Empty((await _school.Student.GetAsync(WeekOf(_school.StudentId))).Body!["sessions"]!.AsArray());
 
         await _school.PublishAsync();
         Assert.Single((await _school.Student.GetAsync(WeekOf(_school.StudentId))).Body!["sessions"]!.AsArray());
-        var late = await _school.Coach.SendAsync(HttpMethod.Post, path, null, ("If-Match", "\"4\""));
-        Assert.Equal((HttpStatusCode.Conflict, "id"), (late.Status, Assert.Single(late.Fields)));
+        var late = await ChangeAsync("withdraw", session, 4);
+        Assert.StartsWith("The student has already seen this session.", Text(late, "refused"), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task What_was_taken_out_is_put_back_as_it_was()
+    {
+        var session = await _school.SetAsync(await _school.SavePlanAsync());
+        Assert.Null((await ChangeAsync("takeOut", session, 1))["card"]);
+        Assert.Empty((await RowAsync(_school.StudentId))["sessions"]!.AsArray());
+        Assert.Equal("There is no such session.", Text(await ChangeAsync("takeOut", session, 2), "refused"));
+        Assert.Equal("2026-05-06", Text((await ChangeAsync("restore", session, 2))["card"]!, "day"));
+        Assert.Single((await RowAsync(_school.StudentId))["sessions"]!.AsArray());
+    }
+
+    [Fact]
+    public async Task Of_several_changes_each_is_made_or_refused_by_itself()
+    {
+        var plan = await _school.SavePlanAsync();
+        var (first, second) = (await _school.SetAsync(plan), await _school.SetAsync(plan));
+        await ChangeAsync("move", first, 1, "2026-05-08");
+        object Moved(Guid id, string day) =>
+            new
+            {
+                kind = "move",
+                id,
+                version = 1,
+                day,
+            };
+        var answer = await _school.Coach.PostAsync(
+            "/api/weeks/changes",
+            new { changes = new[] { Moved(first, "2026-05-09"), Moved(second, "2026-05-09"), Moved(second, "2026-05-30") } }
+        );
+        var changed = answer.Body!.AsArray();
+        Assert.Equal("2026-05-08", Text(changed[0]!["current"]!, "day"));
+        Assert.Equal("2026-05-09", Text(changed[1]!["card"]!, "day"));
+        Assert.StartsWith("Somebody saved a newer version", Text(changed[2]!, "refused"), StringComparison.Ordinal);
+        Assert.Equal(
+            ["changes"],
+            (await _school.Coach.PostAsync("/api/weeks/changes", new { changes = Array.Empty<object>() })).Fields
+        );
     }
 
     [Fact]
@@ -472,6 +510,26 @@ public sealed class WeekSheetTests : IAsyncLifetime
         await _school.Student.SendAsync(HttpMethod.Put, $"/api/weeks/{TestServer.Week}/looked");
         Assert.Empty(await UnseenAsync());
     }
+
+    private async Task<JsonNode> ChangeAsync(string kind, Guid id, int version, string? day = null) =>
+        (
+            await _school.Coach.PostAsync(
+                "/api/weeks/changes",
+                new
+                {
+                    changes = new[]
+                    {
+                        new
+                        {
+                            kind,
+                            id,
+                            version,
+                            day,
+                        },
+                    },
+                }
+            )
+        ).Body![0]!;
 
     private static readonly object[] Ladder =
     [

@@ -1524,6 +1524,45 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/weeks/changes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['WeekChangesInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WeekChanged'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/weeks/{week}/sheet': {
     parameters: {
       query?: never;
@@ -1986,43 +2025,6 @@ export interface paths {
       };
     };
     post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/weeks/assignments/{id}/withdraw': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: {
-      parameters: {
-        query?: never;
-        header?: never;
-        path: {
-          id: string;
-        };
-        cookie?: never;
-      };
-      requestBody?: never;
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown;
-          };
-          content: {
-            'application/json': components['schemas']['SessionCard'];
-          };
-        };
-      };
-    };
     delete?: never;
     options?: never;
     head?: never;
@@ -4732,6 +4734,31 @@ export interface components {
       carry: components['schemas']['MarkedLength'];
       /** Format: date */
       measuredOn?: null | string;
+    };
+    WeekChangeInput: {
+      kind: components['schemas']['WeekChangeKind'];
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      /** Format: date */
+      day?: null | string;
+      requirement?: components['schemas']['Requirement'];
+      /** Format: int32 */
+      order?: null | number;
+      isDayChosen?: boolean;
+    };
+    /** @enum {string} */
+    WeekChangeKind: 'move' | 'takeOut' | 'restore' | 'withdraw';
+    WeekChanged: {
+      /** Format: uuid */
+      id: string;
+      card: null | components['schemas']['SessionCard'];
+      refused: null | string;
+      current: null | components['schemas']['SessionCard'];
+    };
+    WeekChangesInput: {
+      changes: components['schemas']['WeekChangeInput'][];
     };
     WeekFigureView: {
       week: string;
