@@ -12,6 +12,8 @@ export const studentKeys = {
   file: (id: string) => ['students', id, 'file'] as const,
 };
 
+export const squadKeys = { all: ['squads'] as const };
+
 export const placeKeys = { all: ['places'] as const };
 
 export const drillKeys = {
@@ -46,6 +48,8 @@ export const sessionKeys = {
 export const weekKeys = {
   all: ['weeks'] as const,
   one: (studentId: string, week: string) => ['weeks', studentId, week] as const,
+  sheet: (week: string, squad: string) => ['weeks', 'sheet', week, squad] as const,
+  checks: (week: string, students: readonly string[]) => ['weeks', 'checks', week, students] as const,
   warmUps: (studentId: string) => ['warm-ups', studentId] as const,
   findings: (studentId: string, week: string, planId: string, day: string | null) =>
     ['week-findings', studentId, week, planId, day] as const,

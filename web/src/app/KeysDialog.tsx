@@ -13,6 +13,7 @@ const keys: [string, [string, string][]][] = [
       ['2', 'Plans'],
       ['3', 'Drill shelf'],
       ['4', 'Places'],
+      ['5', 'Week sheet'],
       ['?', 'These keys'],
     ],
   ],
@@ -21,6 +22,20 @@ const keys: [string, [string, string][]][] = [
     [
       ['← →', 'Walk along the bays'],
       ['Enter', 'Open the student'],
+    ],
+  ],
+  [
+    'Week sheet',
+    [
+      ['← → ↑ ↓', 'From cell to cell; with Shift, several'],
+      ['Space', 'Pick up what is there; again, let it go'],
+      ['c  v  x', 'Copy, put in, take out'],
+      ['l', 'Copy last week'],
+      ['g', 'Place for me'],
+      ['p', 'Publish'],
+      ['d', 'Plans to put in'],
+      ['[  ]', 'The week before, the week after'],
+      ['Ctrl Z', 'Undo'],
     ],
   ],
   ['Plans', [['n', 'New plan']]],

@@ -114,6 +114,7 @@ function CoachBar({ person }: { person: Person }) {
     '2': () => void navigate('/plans'),
     '3': () => void navigate('/drills'),
     '4': () => void navigate('/places'),
+    '5': () => void navigate('/week'),
     '?': () => setShowsKeys(true),
   });
   return (
@@ -142,6 +143,9 @@ function CoachBar({ person }: { person: Person }) {
         </Box>
         <Box component={NavLink} to="/places" sx={link}>
           Places<Key>4</Key>
+        </Box>
+        <Box component={NavLink} to="/week" sx={link}>
+          Week<Key>5</Key>
         </Box>
       </Box>
       <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary', fontSize: 15 }}>

@@ -66,6 +66,7 @@ export const router = createBrowserRouter([
           { path: '/plans', lazy: () => named(import('../features/plans/PlansPage'), 'PlansPage') },
           { path: '/plans/:id', lazy: bench },
           { path: '/sessions/:id', lazy: () => named(import('../features/sessions/SessionPage'), 'SessionPage') },
+          { path: '/week', lazy: () => named(import('../features/weeks/WeekSheetPage'), 'WeekSheetPage') },
           { path: '/my-week', lazy: () => named(import('../features/weeks/MyWeekPage'), 'MyWeekPage') },
           { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },
           {

@@ -12,9 +12,9 @@ type Size = 'large' | 'small' | 'tiny';
 const heights: Record<Size, number> = { large: 96, small: 46, tiny: 20 };
 
 /** Stretching has no balls and still has a body; putting has many and still fits: a floor, and a scale that flattens. */
-const floor = 0.17;
+export const floor = 0.17;
 const fullPace = 4;
-const heightOf = (ballsPerMinute: number | null) =>
+export const heightOf = (ballsPerMinute: number | null) =>
   ballsPerMinute === null ? floor : floor + (1 - floor) * Math.sqrt(Math.min(ballsPerMinute, fullPace) / fullPace);
 
 /** A strip of a list has no ids: nobody points at a segment of it. */

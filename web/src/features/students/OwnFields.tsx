@@ -32,6 +32,7 @@ export const ownFieldNames: Record<keyof Schemas['StudentSection'], string> = {
   dislikedSides: 'disliked sides',
   routine: 'routine',
   windows: 'times to practise',
+  absences: 'days away',
   equipment: 'equipment',
   competitions: 'competitions',
 };
@@ -85,6 +86,7 @@ export function OwnFields({ own, errorAt, onChange, title }: Props) {
         onChange={(items) => set({ equipment: items })}
       />
       <Windows own={own} set={set} errorAt={errorAt} />
+      <Absences own={own} set={set} errorAt={errorAt} />
       <Competitions own={own} set={set} errorAt={errorAt} />
     </Box>
   );
@@ -154,6 +156,52 @@ function Windows({ own, set, errorAt }: PartProps) {
         }
       >
         Another time
+      </Button>
+    </Box>
+  );
+}
+
+function Absences({ own, set, errorAt }: PartProps) {
+  const { today } = usePerson();
+  const absences = own.absences ?? [];
+  const change = (i: number, part: Partial<Schemas['Absence']>) =>
+    set({ absences: absences.map((a, j) => (j === i ? { ...a, ...part } : a)) });
+  return (
+    <Box role="group" aria-label="Days away" sx={{ containerType: 'inline-size' }}>
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        Days on which I cannot
+      </Typography>
+      {absences.map((a, i) => (
+        <Box key={i} sx={{ ...row, '@container (min-width: 540px)': { gridTemplateColumns: '1fr 1fr 1.4fr auto' } }}>
+          <DayField
+            label="From"
+            value={a.firstDay}
+            error={errorAt(`own.absences[${i}].firstDay`)}
+            onChange={(firstDay) => firstDay && change(i, { firstDay })}
+          />
+          <DayField
+            label="To"
+            value={a.lastDay}
+            error={errorAt(`own.absences[${i}].lastDay`)}
+            onChange={(lastDay) => lastDay && change(i, { lastDay })}
+          />
+          <Field
+            label="Why, if you like"
+            value={a.note ?? ''}
+            error={errorAt(`own.absences[${i}].note`)}
+            onChange={(e) => change(i, { note: e.target.value })}
+          />
+          <Button
+            aria-label={`Take out days away ${i + 1}`}
+            onClick={() => set({ absences: absences.filter((_, j) => j !== i) })}
+            sx={{ justifySelf: 'start', ml: -1.25 }}
+          >
+            Take out
+          </Button>
+        </Box>
+      ))}
+      <Button variant="outlined" onClick={() => set({ absences: [...absences, { firstDay: today, lastDay: today }] })}>
+        Other days
       </Button>
     </Box>
   );

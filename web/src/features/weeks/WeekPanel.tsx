@@ -18,7 +18,7 @@ export function WeekPanel({ studentId }: { studentId: string }) {
   const today = usePerson();
   const [week, setWeek] = useState(today.week);
   const view = useWeek(studentId, week);
-  const publish = usePublish(studentId, week);
+  const publish = usePublish(week);
   const [placing, setPlacing] = useState<{ day: string | null } | Card>();
   const drafts = view.data?.sessions.filter((s) => !s.isPublished).length ?? 0;
 
@@ -49,7 +49,7 @@ export function WeekPanel({ studentId }: { studentId: string }) {
               variant="contained"
               color="secondary"
               disabled={publish.isPending}
-              onClick={() => publish.mutate(undefined)}
+              onClick={() => publish.mutate([studentId])}
             >
               Publish {count(drafts, 'draft')}
             </Button>
@@ -57,7 +57,9 @@ export function WeekPanel({ studentId }: { studentId: string }) {
         </Box>
       </Box>
       {publish.error && <ErrorNotice error={publish.error} />}
-      {publish.data && publish.data.notPublished.length > 0 && <KeptBack kept={publish.data.notPublished} />}
+      {publish.data?.some((w) => w.notPublished.length > 0) && (
+        <KeptBack kept={publish.data.flatMap((w) => w.notPublished)} />
+      )}
       {view.data?.checkpoint && (
         <Typography sx={{ mb: 1 }}>
           Look first at: <b>{view.data.checkpoint.text}</b> (agreed on {dayName(view.data.checkpoint.day)})

@@ -39,7 +39,7 @@ export const useFindingsOn = (studentId: string, week: string, planId: string, d
   });
 
 /** A change to somebody's week. Everything that shows weeks is asked for again. */
-function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
+export function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn,
@@ -65,9 +65,9 @@ export const usePlace = () =>
     ),
   );
 
-export const usePublish = (studentId: string, week: string) =>
-  useWeekChange(() =>
-    answer(api.POST('/api/weeks/{week}/students/{studentId}/publish', { params: { path: { week, studentId } } })),
+export const usePublish = (week: string) =>
+  useWeekChange((students: string[]) =>
+    answer(api.POST('/api/weeks/{week}/publish', { params: { path: { week } }, body: { students } })),
   );
 
 export const useExcuse = () =>

@@ -1,0 +1,179 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { findingLevels } from '../../ui/findingLevels';
+import { areas, count, dayName, excuses, minutes, statuses } from '../../ui/format';
+import type { Card, Row } from './sheet';
+import type { useSheetActions } from './useSheet';
+
+interface Props {
+  row: Row;
+  day: string | null;
+  /** The session in hand; no value where the cell has none. */
+  card: Card | undefined;
+  check: Schemas['CheckedStudentWeek'] | undefined;
+  actions: ReturnType<typeof useSheetActions>;
+}
+
+/** What stands in the cell in hand: the session, why it is there, what was changed for the student, what is to be said of it. */
+export function InHand({ row, day, card, check, actions }: Props) {
+  const findings = check?.sessions.find((s) => s.assignmentId === card?.assignmentId)?.findings ?? [];
+  return (
+    <Box
+      component="section"
+      aria-label="In hand"
+      sx={{
+        mt: 1.5,
+        pt: 1,
+        borderTop: '2px solid',
+        borderColor: 'text.primary',
+        display: 'grid',
+        gap: 2,
+        gridTemplateColumns: { xs: '1fr', md: '1.2fr 1.2fr 1fr' },
+        fontSize: 14.5,
+        minHeight: 132,
+      }}
+    >
+      <Box>
+        <Typography variant="h3">
+          <Link to={`/students/${row.studentId}`}>{row.name}</Link>, {day === null ? 'any day' : dayName(day)}
+        </Typography>
+        {card ? <Session card={card} row={row} actions={actions} /> : <Nothing row={row} day={day} />}
+      </Box>
+      <Box>
+        {card && (findings.length > 0 || card.notes) && (
+          <>
+            <Typography variant="h3">This session</Typography>
+            <Notes card={card} actions={actions} />
+            {findings.map((f, i) => (
+              <Said key={i} level={f.level}>
+                {f.segment && `“${f.segment}”: `}
+                {f.why}
+              </Said>
+            ))}
+          </>
+        )}
+      </Box>
+      <Box>
+        <Typography variant="h3">The week</Typography>
+        {check?.week.map((f, i) => (
+          <Said key={i} level={f.level}>
+            {f.why}
+          </Said>
+        ))}
+        {check && <Areas areas={check.areas} />}
+      </Box>
+    </Box>
+  );
+}
+
+function Session({ card, row, actions }: { card: Card; row: Row; actions: Props['actions'] }) {
+  const isPlanChanged = row.planChanged.includes(card.assignmentId);
+  return (
+    <>
+      <div>
+        <b>{card.title}</b>, {minutes(card.minutes)}
+        {card.balls > 0 && `, ${count(card.balls, 'ball')}`}
+      </div>
+      <div>{card.purpose}</div>
+      <Box sx={{ color: 'text.secondary' }}>
+        {card.isPublished
+          ? card.excuse
+            ? `excused: ${excuses[card.excuse].toLowerCase()}`
+            : statuses[card.status]
+          : 'draft: only coaches see it'}
+        {card.requirement === 'extra' && ', extra'}
+        {card.saidNoTime && ', the student has no time for it'}
+      </Box>
+      {isPlanChanged && <div>Its plan was changed since this session was made {row.name}’s own.</div>}
+      <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', ml: -1.25 }}>
+        {card.isPublished && (
+          <Button component={Link} to={`/sessions/${card.assignmentId}`}>
+            Open
+          </Button>
+        )}
+        {card.planId && (
+          <Button component={Link} to={`/plans/${card.planId}`}>
+            Its plan
+          </Button>
+        )}
+        {!card.hasLog && <Button onClick={() => void actions.takeOut([card])}>Take out</Button>}
+      </Box>
+    </>
+  );
+}
+
+function Nothing({ row, day }: { row: Row; day: string | null }) {
+  const played = row.competitions.find((c) => day !== null && day >= c.firstDay && day <= c.lastDay);
+  return (
+    <Box sx={{ color: 'text.secondary' }}>
+      {played
+        ? `${played.name} is played.`
+        : day !== null && row.away.includes(day)
+          ? 'Away on this day.'
+          : row.sessions.length === 0
+            ? row.hadLastWeek
+              ? 'Nothing set for this week yet. Last week can be copied.'
+              : 'Nothing set for this week yet. Plans stand in the drawer.'
+            : 'Nothing here.'}
+      {row.times.length === 0 && ' No times on record: every day counts as open for one session.'}
+    </Box>
+  );
+}
+
+function Notes({ card, actions }: { card: Card; actions: Props['actions'] }) {
+  const { notes } = card;
+  if (!notes) return null;
+  return (
+    <>
+      {notes.wasMissed && <div>It was missed last week.</div>}
+      {notes.dayReason && <div>{notes.dayReason}</div>}
+      {notes.tailored?.map((why) => (
+        <div key={why}>{why}</div>
+      ))}
+      {notes.offers?.map((offer) => (
+        <Box key={offer.segmentId} sx={{ display: 'flex', gap: 0.5, alignItems: 'center', flexWrap: 'wrap' }}>
+          {offer.why}
+          {!card.isPublished && (
+            <>
+              <Button onClick={() => void actions.step(card, [offer.segmentId], [])}>Take it</Button>
+              <Button onClick={() => void actions.step(card, [], [offer.segmentId])}>Leave it</Button>
+            </>
+          )}
+        </Box>
+      ))}
+    </>
+  );
+}
+
+function Said({ level, children }: { level: Schemas['FindingLevel']; children: React.ReactNode }) {
+  const { name, sign, colour } = findingLevels[level];
+  return (
+    <div>
+      <b style={{ color: colour }}>
+        <span aria-hidden>{sign}</span> {name}
+      </b>
+      : {children}
+    </div>
+  );
+}
+
+/** Minutes by part of the game, beside what is lost there and what is believed of it. */
+function Areas({ areas: found }: { areas: readonly Schemas['AreaOfWeek'][] }) {
+  if (found.length === 0) return null;
+  return (
+    <Box component="ul" aria-label="Minutes by part of the game" sx={{ listStyle: 'none', m: 0, p: 0, mt: 0.5 }}>
+      {found.map((a) => (
+        <li key={a.area}>
+          {areas[a.area]} {minutes(a.minutes)}
+          <Box component="span" sx={{ color: 'text.secondary' }}>
+            {a.shortfall !== null && a.shortfall >= 0.05 && `, ${Math.round(100 * a.shortfall)} % missing to goals`}
+            {a.isBelievedWeak && ', believed weak'}
+          </Box>
+        </li>
+      ))}
+    </Box>
+  );
+}

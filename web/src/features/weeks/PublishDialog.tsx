@@ -1,0 +1,83 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useQuery } from '@tanstack/react-query';
+import { answer, api, type Schemas } from '../../api/client';
+import { count, dayName, minutes } from '../../ui/format';
+import { ErrorNotice, Loading } from '../../ui/states';
+
+interface Props {
+  week: string;
+  students: readonly string[];
+  onPublish: () => void;
+  onClose: () => void;
+}
+
+/** What the students will see, and what holds the rest back, before anything is published. */
+export function PublishDialog({ week, students, onPublish, onClose }: Props) {
+  const preview = useQuery({
+    queryKey: ['weeks', 'preview', week, students],
+    queryFn: () =>
+      answer(
+        api.POST('/api/weeks/{week}/publish', {
+          params: { path: { week } },
+          body: { students: [...students], isPreview: true },
+        }),
+      ),
+    gcTime: 0,
+  });
+  const weeks = preview.data?.filter((w) => w.published.length > 0 || w.notPublished.length > 0) ?? [];
+  const sessions = weeks.reduce((sum, w) => sum + w.published.length, 0);
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="publish-title">
+      <DialogTitle id="publish-title">
+        {preview.data
+          ? sessions > 0
+            ? `Publish ${count(sessions, 'session')} for ${count(weeks.filter((w) => w.published.length > 0).length, 'student')}`
+            : 'Nothing can be published'
+          : 'Publish'}
+      </DialogTitle>
+      <DialogContent tabIndex={0} role="region" aria-label="What will be seen">
+        {preview.isPending && <Loading what="what will be seen" />}
+        {preview.error && <ErrorNotice error={preview.error} onRetry={() => void preview.refetch()} />}
+        {preview.data && weeks.length === 0 && <div>There are no drafts. Everything that is set is published.</div>}
+        {weeks.map((w) => (
+          <Box key={w.studentId} component="section" aria-label={w.studentName} sx={{ mb: 1.5 }}>
+            <Box sx={{ fontWeight: 640 }}>{w.studentName}</Box>
+            {w.published.map((p) => (
+              <div key={p.assignmentId}>
+                {p.day ? dayName(p.day) : 'Any day'}: {p.title}, {minutes(p.minutes)}
+                {p.requirement === 'extra' && ', extra'}
+              </div>
+            ))}
+            <KeptBack kept={w.notPublished} />
+          </Box>
+        ))}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" color="secondary" autoFocus disabled={sessions === 0} onClick={onPublish}>
+          Publish
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+/** What holds sessions back, each thing once. */
+function KeptBack({ kept }: { kept: readonly Schemas['NotPublished'][] }) {
+  if (kept.length === 0) return null;
+  return (
+    <Box sx={{ pl: 1.5, mt: 0.5, borderLeft: '4px solid', borderColor: 'error.main' }}>
+      {kept.map((k) => (
+        <div key={`${k.assignmentId} ${k.path} ${k.why}`}>
+          <b>Stays a draft:</b> {k.title}
+          {k.segment && `, “${k.segment}”`}: {k.why}
+        </div>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,342 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState, type KeyboardEvent } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { useKeys } from '../../app/keys';
+import { usePerson } from '../../app/signIn';
+import { count, dayName, plusDays } from '../../ui/format';
+import { onDemand } from '../../ui/onDemand';
+import { PageHeading } from '../../ui/PageHeading';
+import { Empty, ErrorNotice, Key, Loading } from '../../ui/states';
+import { InHand } from './InHand';
+import {
+  clipOf,
+  columnOf,
+  dayOf,
+  dropped,
+  keptInOrder,
+  looseBetween,
+  pasted,
+  rowsBetween,
+  type Card,
+  type Cell,
+  type Clip,
+  type Placed,
+  type Sheet,
+} from './sheet';
+import { SheetGrid, type Selection } from './SheetGrid';
+import { SheetSaid } from './SheetSaid';
+import { useChecks, useSheet, useSheetActions } from './useSheet';
+
+const PublishDialog = onDemand(() => import('./PublishDialog').then((m) => m.PublishDialog));
+const SquadsDialog = onDemand(() => import('./SquadsDialog').then((m) => m.SquadsDialog));
+const PlansDrawer = onDemand(() => import('./PlansDrawer').then((m) => m.PlansDrawer));
+
+/** The week of every student at once: one coach, twenty students, fifteen minutes. */
+export function WeekSheetPage() {
+  const person = usePerson();
+  const [address, setAddress] = useSearchParams();
+  const week = address.get('week') ?? person.week;
+  const squad = address.get('squad') ?? '';
+  const sheet = useSheet(week, squad);
+  const [clips, setClips] = useState<readonly Clip[]>([]);
+  const go = (next: { week?: string; squad?: string }) =>
+    setAddress(
+      (before) => {
+        for (const [name, value] of Object.entries(next)) {
+          if (value) before.set(name, value);
+          else before.delete(name);
+        }
+        return before;
+      },
+      { replace: true },
+    );
+
+  if (sheet.isPending) return <Loading what="the week" />;
+  if (!sheet.data) return <ErrorNotice error={sheet.error} onRetry={() => void sheet.refetch()} />;
+  return (
+    <SheetOf
+      key={`${week} ${squad}`}
+      sheet={sheet.data}
+      week={week}
+      squad={squad}
+      isOld={sheet.isPlaceholderData}
+      error={sheet.error}
+      clips={clips}
+      onCopy={setClips}
+      onGo={go}
+    />
+  );
+}
+
+interface Props {
+  sheet: Sheet;
+  week: string;
+  squad: string;
+  /** Whether this is still another week, until the one asked for is there. */
+  isOld: boolean;
+  error: Error | null;
+  /** What was copied, which stays at hand from one week to the next. */
+  clips: readonly Clip[];
+  onCopy: (clips: readonly Clip[]) => void;
+  onGo: (next: { week?: string; squad?: string }) => void;
+}
+
+function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Props) {
+  const actions = useSheetActions(week, squad);
+  // Nobody jumps to another line because something was set for them.
+  const [order, setOrder] = useState<readonly string[]>([]);
+  const ids = sheet.rows.map((r) => r.studentId);
+  if (!isOld && ids.some((id) => !order.includes(id))) setOrder([...order, ...ids.filter((id) => !order.includes(id))]);
+  const rows = keptInOrder(sheet.rows, order);
+  const checks = useChecks(week, isOld ? [] : order.filter((id) => ids.includes(id)));
+  const [selection, setSelection] = useState<Selection>({ at: { row: 0, column: 1 }, from: { row: 0, column: 1 } });
+  const [taken, setTaken] = useState<string>();
+  const [carried, setCarried] = useState<{ held: Placed[]; from: Cell }>();
+  const [publishing, setPublishing] = useState<readonly string[]>();
+  const [showsSquads, setShowsSquads] = useState(false);
+  const [showsPlans, setShowsPlans] = useState(false);
+
+  const selected = looseBetween(rows, sheet.monday, selection.at, selection.from);
+  const row = rows[selection.at.row];
+  const here = row?.sessions.filter((s) => columnOf(sheet.monday, s.day) === selection.at.column) ?? [];
+  const inHand = here.find((s) => s.assignmentId === taken) ?? here[0];
+  const chosen = rowsBetween(rows, selection.at, selection.from).map((r) => r.studentId);
+  const isOne = selection.at.row === selection.from.row;
+  /** Whom an act is for: the rows that are selected, or everybody on the sheet. */
+  const whom = isOne ? rows.map((r) => r.studentId) : chosen;
+
+  const select = (next: Selection) => {
+    setSelection(next);
+    setTaken(undefined);
+  };
+
+  function letGo(held: readonly Placed[], from: Cell, to: Cell) {
+    const { moves, puts } = dropped(held, from, to, rows, sheet.monday);
+    void actions.move(
+      moves,
+      held.map((h) => h.card),
+    );
+    void actions.put(puts);
+    select({ at: to, from: to });
+  }
+
+  const gridKeys: Record<string, () => void> = {
+    ' ': () => {
+      if (carried) {
+        letGo(carried.held, carried.from, selection.at);
+        setCarried(undefined);
+      } else if (selected.length > 0) {
+        setCarried({ held: selected, from: selection.at });
+        actions.say({
+          text: `Carrying ${count(selected.length, 'session')}: arrows, then space to let go.`,
+          refused: [],
+        });
+      }
+    },
+    Escape: () => setCarried(undefined),
+    c: () => {
+      const copied = clipOf(selected, sheet.monday);
+      onCopy(copied);
+      actions.say({
+        text: copied.length > 0 ? `Copied ${count(copied.length, 'session')}; v puts it in.` : 'Nothing here to copy.',
+        refused: [],
+      });
+    },
+    v: () => void actions.put(pasted(clips, rows, sheet.monday, selection.at, selection.from)),
+    x: () => void actions.takeOut(selected.map((s) => s.card)),
+  };
+  const onGridKey = (e: KeyboardEvent) => {
+    const act = e.ctrlKey || e.metaKey || e.altKey ? undefined : gridKeys[e.key];
+    if (!act) return;
+    e.preventDefault();
+    act();
+  };
+  useKeys({
+    l: () => void actions.copyLastWeek(whom),
+    g: () => void actions.place(whom),
+    p: () => setPublishing(whom),
+    d: () => setShowsPlans((shows) => !shows),
+    'Ctrl+z': actions.undo,
+    '[': () => onGo({ week: sheet.previous }),
+    ']': () => onGo({ week: sheet.next }),
+  });
+
+  const drafts = rows.flatMap((r) => r.sessions).filter((s) => !s.isPublished).length;
+  return (
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 2, mb: 1, flexWrap: 'wrap' }}>
+        <PageHeading>{titleOf(sheet, week)}</PageHeading>
+        <Button onClick={() => onGo({ week: sheet.previous })} disabled={isOld}>
+          Before<Key>[</Key>
+        </Button>
+        <Button onClick={() => onGo({ week: sheet.next })} disabled={isOld}>
+          After<Key>]</Key>
+        </Button>
+        <Box sx={{ display: 'flex', gap: 1, ml: 'auto', flexWrap: 'wrap' }}>
+          <Button variant="outlined" onClick={() => void actions.copyLastWeek(whom)} disabled={actions.isBusy}>
+            Copy last week<Key>l</Key>
+          </Button>
+          <Button variant="outlined" onClick={() => void actions.place(whom)} disabled={actions.isBusy}>
+            Place for me<Key>g</Key>
+          </Button>
+          <Button variant="outlined" onClick={() => setShowsPlans(!showsPlans)} aria-pressed={showsPlans}>
+            Plans<Key>d</Key>
+          </Button>
+          <Button
+            variant="contained"
+            color={drafts > 0 ? 'secondary' : 'primary'}
+            onClick={() => setPublishing(whom)}
+            disabled={actions.isBusy || rows.length === 0}
+          >
+            Publish{drafts > 0 ? ` ${drafts}` : ''}
+            <Key>p</Key>
+          </Button>
+        </Box>
+      </Box>
+      <Box
+        sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center', mb: 1 }}
+        role="group"
+        aria-label="Squads"
+      >
+        <SquadButton
+          name={`Everybody (${sheet.students})`}
+          isChosen={squad === ''}
+          onChoose={() => onGo({ squad: '' })}
+        />
+        {sheet.squads.map((s) => (
+          <SquadButton
+            key={s.id}
+            name={`${s.name} (${s.members.length})`}
+            isChosen={squad === s.id}
+            onChoose={() => onGo({ squad: s.id })}
+          />
+        ))}
+        <Button onClick={() => setShowsSquads(true)}>Squads</Button>
+        <Typography component="span" variant="body2" sx={{ color: 'text.secondary', ml: 'auto' }}>
+          {isOne
+            ? 'The buttons act for everybody shown.'
+            : `The buttons act for ${count(chosen.length, 'student')} selected.`}
+        </Typography>
+      </Box>
+      {error && <ErrorNotice error={error} />}
+      <SheetSaid said={actions.said} canUndo={actions.canUndo} isBusy={actions.isBusy} onUndo={actions.undo} />
+      {rows.length === 0 ? (
+        <NoRows hasStudents={sheet.students > 0} />
+      ) : (
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
+          <Box
+            sx={{
+              flex: 1,
+              minWidth: 0,
+              overflow: 'auto',
+              maxHeight: 'calc(100vh - 265px)',
+              minHeight: 240,
+              opacity: isOld ? 0.5 : 1,
+            }}
+          >
+            <SheetGrid
+              sheet={sheet}
+              rows={rows}
+              checks={checks}
+              selection={selection}
+              onSelect={select}
+              inHand={inHand?.assignmentId}
+              onTake={(card: Card) => setTaken(card.assignmentId)}
+              carried={new Set(carried?.held.map((h) => h.card.assignmentId))}
+              onDrop={(card, from, to) => letGo([{ card, row: from.row }], from, to)}
+              onKey={onGridKey}
+            />
+          </Box>
+          {showsPlans && (
+            <PlansDrawer
+              onPut={(planId, cell) => {
+                const cells = cell ? { at: cell, from: cell } : selection;
+                void actions.put(
+                  rowsBetween(rows, cells.at, cells.from).map((r) => ({
+                    planId,
+                    studentId: r.studentId,
+                    day: dayOf(sheet.monday, cells.at.column),
+                    requirement: 'must',
+                  })),
+                );
+              }}
+              target={`${isOne ? (row?.name ?? '') : count(chosen.length, 'student')}, ${dayInWords(sheet, selection.at)}`}
+              onClose={() => setShowsPlans(false)}
+            />
+          )}
+        </Box>
+      )}
+      {row && (
+        <InHand
+          row={row}
+          day={dayOf(sheet.monday, selection.at.column)}
+          card={inHand}
+          check={checks.get(row.studentId)}
+          actions={actions}
+        />
+      )}
+      {publishing && (
+        <PublishDialog
+          week={week}
+          students={publishing}
+          onClose={() => setPublishing(undefined)}
+          onPublish={() => {
+            setPublishing(undefined);
+            void actions.publish(publishing);
+          }}
+        />
+      )}
+      {showsSquads && <SquadsDialog squads={sheet.squads} onClose={() => setShowsSquads(false)} />}
+    </>
+  );
+}
+
+const dayInWords = (sheet: Sheet, at: Cell) => {
+  const day = dayOf(sheet.monday, at.column);
+  return day === null ? 'any day' : dayName(day);
+};
+
+function titleOf(sheet: Sheet, week: string): string {
+  const span = `${dayName(sheet.monday).slice(4)} to ${dayName(plusDays(sheet.monday, 6)).slice(4)}`;
+  const ahead = Math.round((Date.parse(sheet.monday) - Date.parse(mondayOf(sheet.today))) / 604_800_000);
+  const name =
+    ahead === 0
+      ? 'This week'
+      : ahead === 1
+        ? 'Next week'
+        : ahead === -1
+          ? 'Last week'
+          : `Week ${Number(week.slice(6))}`;
+  return `${name}, ${span}`;
+}
+
+const mondayOf = (day: string) => plusDays(day, -((new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7));
+
+function SquadButton({ name, isChosen, onChoose }: { name: string; isChosen: boolean; onChoose: () => void }) {
+  return (
+    <Button
+      onClick={onChoose}
+      aria-pressed={isChosen}
+      sx={{
+        textDecoration: 'none',
+        borderRadius: 1,
+        borderBottom: '3px solid',
+        borderColor: isChosen ? 'text.primary' : 'transparent',
+      }}
+    >
+      {name}
+    </Button>
+  );
+}
+
+function NoRows({ hasStudents }: { hasStudents: boolean }) {
+  return hasStudents ? (
+    <Empty title="Nobody is in this squad">Put students into it under Squads, or look at everybody.</Empty>
+  ) : (
+    <Empty title="No students yet">
+      <Link to="/tee-line">Add your first student</Link> on the tee line.
+    </Empty>
+  );
+}
