@@ -19,13 +19,17 @@ const coachParts = [
   'PlaceDialog',
   'PlacesPage',
   'PlannedDrillFields',
+  'PlansDrawer',
   'PlansPage',
+  'PublishDialog',
   'SetForStudentDialog',
   'ShelfPage',
+  'SquadsDialog',
   'StudentDialog',
   'StudentPage',
   'TeeLinePage',
   'Templates',
+  'WeekSheetPage',
 ];
 
 export default defineConfig({

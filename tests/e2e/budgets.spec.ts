@@ -48,6 +48,7 @@ async function isWithin(page: Page, path: string, shown: () => Promise<unknown>,
 
 const coachPages: [string, RegExp, Budget][] = [
   ['/tee-line', /Tee line/, { kilobytes: 250, elements: 2_500 }],
+  ['/week?week=2026-W20', /Next week/, { kilobytes: 250, elements: 1_500 }],
   ['/plans', /Plans/, { kilobytes: 250, elements: 1_500 }],
   ['/drills', /Drill shelf/, { kilobytes: 250, elements: 900 }],
   ['/places', /Places/, { kilobytes: 250, elements: 900 }],

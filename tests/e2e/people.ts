@@ -84,5 +84,7 @@ export async function setAndPublish(coach: Page, plan: RegExp, day: string | nul
   const data = { studentId, planId, week: '2026-W19', day, requirement: 'must' };
   const set = await coach.request.put(`/api/weeks/assignments/${randomUUID()}`, { data, headers: isNew });
   expect(set.status()).toBe(200);
-  expect((await coach.request.post(`/api/weeks/2026-W19/publish`, { data: { students: [studentId] } })).status()).toBe(200);
+  expect((await coach.request.post(`/api/weeks/2026-W19/publish`, { data: { students: [studentId] } })).status()).toBe(
+    200,
+  );
 }

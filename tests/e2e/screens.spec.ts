@@ -53,6 +53,26 @@ const coachScreens: Screen[] = [
       (page) => expect(page.getByRole('heading', { name: 'Care notes' })).toBeVisible(),
     ],
   ],
+  ['week sheet', [go('/week?week=2026-W20'), (page) => expect(page.getByRole('grid')).toBeVisible()]],
+  [
+    'week sheet with plans',
+    [
+      go('/week'),
+      (page) => expect(page.getByRole('grid')).toBeVisible(),
+      press('Plans'),
+      (page) => expect(page.getByRole('button', { name: /^Put .* in for/ }).first()).toBeVisible(),
+    ],
+  ],
+  [
+    'publish',
+    [
+      go('/week?week=2026-W20'),
+      (page) => page.getByRole('button', { name: /^Publish/ }).click(),
+      dialog,
+      (page) => expect(page.getByRole('dialog').getByRole('region', { name: 'Bram Keelstra' })).toBeVisible(),
+    ],
+  ],
+  ['squads', [go('/week'), (page) => page.getByRole('button', { name: 'Squads', exact: true }).click(), dialog]],
   ['warm-up', [...student, (page) => page.getByRole('link', { name: 'Warm-up' }).click(), title('Warm-up')]],
   ['places', place],
   ['place form', [...place, press('Change')]],

@@ -51,6 +51,10 @@ internal static class WeekSentences
     public static readonly Sentence OnAbsence = new("week.onAbsence", "“{0}” is on {1}, a day on which the student cannot.");
     public static readonly Sentence NoRestDay = new("week.noRestDay", "No day of rest.");
     public static readonly Sentence HeavyTogether = new("week.heavyTogether", "Two heavy days side by side: {0} and {1}.");
+    public static readonly Sentence TooLongBefore = new(
+        "week.tooLongBefore",
+        "“{0}” takes {1} min on {2}, close before {3}: at most {4} there."
+    );
     public static readonly Sentence OutOfOrder = new("week.outOfOrder", "“{0}” comes before “{1}”, which stands first.");
 
     public static readonly Sentence InTheirUnit = new("week.inTheirUnit", "Its numbers come in {0}.");

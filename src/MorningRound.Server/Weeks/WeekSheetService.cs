@@ -69,7 +69,10 @@ public sealed class WeekSheetService(
                     .ThenBy(r => r.Name, StringComparer.Ordinal)
                     .ThenBy(r => r.StudentId),
             ],
-            students.Count == 0 ? 0 : students[0].All
+            // An empty squad says nothing of how many there are.
+            students.Count > 0
+                ? students[0].All
+                : await db.Students.CountAsync(s => s.AcademyId == caller.AcademyId, cancel)
         );
     }
 

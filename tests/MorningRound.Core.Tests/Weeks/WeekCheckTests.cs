@@ -127,9 +127,20 @@ public class WeekCheckTests
     public void No_technique_on_the_day_of_arrival()
     {
         var context = With(own => own with { Competitions = [Cup(5) with { ArrivalDay = Monday.AddDays(4) }] });
-        var finding = Assert.Single(Check([On(4)], context).Week);
+        var finding = Check([On(4)], context).Week[0];
         Assert.Equal("“Low point” changes the swing on Friday, and The island cup is near: leave it as it is.", finding.Why);
         Assert.Empty(Check([On(4, Putting)], context).Week);
+    }
+
+    [Fact]
+    public void Close_before_a_competition_sessions_are_short()
+    {
+        // Played on Saturday, there on Friday: an hour on Wednesday and Thursday, half of one on Friday.
+        var context = With(own => own with { Competitions = [Cup(5) with { ArrivalDay = Monday.AddDays(4) }] });
+        var longer = Putting with { Segments = [.. Putting.Practice().Select(s => s with { Minutes = 65, Balls = 60 })] };
+        var finding = Assert.Single(Check([On(3, longer)], context).Week);
+        Assert.Equal("“Putting” takes 65 min on Thursday, close before The island cup: at most 60 there.", finding.Why);
+        Assert.Empty(Check([On(1, longer), On(4, Putting)], context).Week);
     }
 
     [Fact]

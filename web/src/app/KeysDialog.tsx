@@ -28,6 +28,7 @@ const keys: [string, [string, string][]][] = [
     'Week sheet',
     [
       ['← → ↑ ↓', 'From cell to cell; with Shift, several'],
+      ['Enter  Esc', 'One session of several in a cell, and all of them again'],
       ['Space', 'Pick up what is there; again, let it go'],
       ['c  v  x', 'Copy, put in, take out'],
       ['l', 'Copy last week'],

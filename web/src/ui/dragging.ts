@@ -9,13 +9,17 @@ export function followPointer(
 ) {
   let isDrag = false;
   const move = (e: PointerEvent) => {
-    isDrag ||= Math.hypot(e.clientX - start.clientX, e.clientY - start.clientY) >= least;
-    if (isDrag) moved(e);
+    if (!isDrag && Math.hypot(e.clientX - start.clientX, e.clientY - start.clientY) < least) return;
+    isDrag = true;
+    // What is passed over on the way is not marked as text.
+    document.body.style.userSelect = 'none';
+    moved(e);
   };
   const finish = (e: PointerEvent) => {
     window.removeEventListener('pointermove', move);
     window.removeEventListener('pointerup', finish);
     window.removeEventListener('pointercancel', finish);
+    document.body.style.userSelect = '';
     if (isDrag) ended(e);
   };
   window.addEventListener('pointermove', move);

@@ -102,6 +102,7 @@ public static class WeekCheck
                 .. NoRestDay(),
                 .. HeavyTogether(),
                 .. OutOfOrder(),
+                .. Taper(),
             ];
 
         private IEnumerable<(SessionToCheck Session, SessionToPlace Facts)> Open => _all.Where(s => !s.Session.IsOver);
@@ -241,6 +242,26 @@ public static class WeekCheck
                     WeekSentences.HeavyTogether.Of(Name(day), Name(next))
                 );
         }
+
+        private IEnumerable<WeekFinding> Taper() =>
+            from session in Open
+            where session.Session.Day is not null
+            let near = _file.Own.Competitions.FirstOrDefault(c =>
+                SessionToPlace.LongestBefore(c, session.Session.Day!.Value) < session.Facts.Minutes
+            )
+            where near is not null
+            select new WeekFinding(
+                WeekFindingId.Taper,
+                FindingLevel.Advice,
+                WeekSentences.TooLongBefore.Of(
+                    session.Session.Plan.Title,
+                    session.Facts.Minutes,
+                    Name(session.Session.Day!.Value),
+                    near.Name,
+                    SessionToPlace.LongestBefore(near, session.Session.Day!.Value)!.Value
+                ),
+                session.Session.Id
+            );
 
         private IEnumerable<WeekFinding> OutOfOrder() =>
             from second in open

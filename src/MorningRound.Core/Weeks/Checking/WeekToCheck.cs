@@ -68,6 +68,9 @@ public enum WeekFindingId
 
     /// <summary>A session before one that comes first in the stated order.</summary>
     OutOfOrder,
+
+    /// <summary>A long session just before a competition, or on the day of arrival.</summary>
+    Taper,
 }
 
 /// <summary>One thing about a week as a whole.</summary>

@@ -9,10 +9,6 @@ namespace MorningRound.Core.Weeks.Placing;
 /// </summary>
 internal sealed class PlacingModel
 {
-    private const int TaperDays = 2;
-    private const int LongestInTaper = 60;
-    private const int LongestOnArrival = 30;
-
     // Each part of a cost has room for more than a week can add up to.
     private const long Day = 1;
     private const long MustDay = Day << 8;
@@ -204,19 +200,9 @@ internal sealed class PlacingModel
             cost +=
                 DrillPair
                 * _week.Standing.Where(s => Math.Abs(s.Day.DayNumber - day.DayNumber) <= 1).Sum(s => Shared(session, s.Session));
-        if (_rules.Has(PlacingRule.Taper) && _week.Competitions.Any(c => IsTooLongBefore(c, session, day)))
+        if (_rules.Has(PlacingRule.Taper) && _week.Competitions.Any(c => SessionToPlace.LongestBefore(c, day) < session.Minutes))
             cost += Taper;
         return cost;
-    }
-
-    private static bool IsTooLongBefore(Competition competition, SessionToPlace session, DateOnly day)
-    {
-        var there = competition.ArrivalDay ?? competition.FirstDay;
-        return day < competition.FirstDay
-            && (
-                (day < there && day >= there.Plus(-TaperDays) && session.Minutes > LongestInTaper)
-                || (day >= there && session.Minutes > LongestOnArrival)
-            );
     }
 
     private bool MayBeOn(SessionToPlace session, DateOnly day)

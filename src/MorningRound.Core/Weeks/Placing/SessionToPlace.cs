@@ -1,3 +1,4 @@
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
@@ -65,6 +66,22 @@ public sealed record SessionToPlace
             IsOnlyWarmUp = input.IsOnlyWarmUp,
         };
     }
+
+    /// <summary>
+    /// The minutes that a session may have on a day before a competition: an hour on the two days before the student gets there, half
+    /// an hour from then on; null for any other day. The product's own numbers.
+    /// </summary>
+    public static int? LongestBefore(Competition competition, DateOnly day)
+    {
+        var there = competition.ArrivalDay ?? competition.FirstDay;
+        return day >= competition.FirstDay || day < there.Plus(-TaperDays) ? null
+            : day < there ? LongestInTaper
+            : LongestOnArrival;
+    }
+
+    private const int TaperDays = 2;
+    private const int LongestInTaper = 60;
+    private const int LongestOnArrival = 30;
 
     /// <summary>Whether a time of the student's is long enough for it, and at a ground where it can be done.</summary>
     public bool FitsInto(PracticeWindow time) => Minutes <= time.Minutes && CanBeDoneAt(time.Place);

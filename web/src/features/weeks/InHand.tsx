@@ -25,19 +25,21 @@ export function InHand({ row, day, card, check, actions }: Props) {
       component="section"
       aria-label="In hand"
       sx={{
-        mt: 1.5,
-        pt: 1,
+        pt: 0.75,
+        pb: 1,
+        flex: 'none',
+        height: { md: 168 },
+        overflow: 'auto',
         borderTop: '2px solid',
         borderColor: 'text.primary',
         display: 'grid',
         gap: 2,
         gridTemplateColumns: { xs: '1fr', md: '1.2fr 1.2fr 1fr' },
         fontSize: 14.5,
-        minHeight: 132,
       }}
     >
       <Box>
-        <Typography variant="h3">
+        <Typography variant="h3" component="h2">
           <Link to={`/students/${row.studentId}`}>{row.name}</Link>, {day === null ? 'any day' : dayName(day)}
         </Typography>
         {card ? <Session card={card} row={row} actions={actions} /> : <Nothing row={row} day={day} />}
@@ -45,7 +47,9 @@ export function InHand({ row, day, card, check, actions }: Props) {
       <Box>
         {card && (findings.length > 0 || card.notes) && (
           <>
-            <Typography variant="h3">This session</Typography>
+            <Typography variant="h3" component="h2">
+              This session
+            </Typography>
             <Notes card={card} actions={actions} />
             {findings.map((f, i) => (
               <Said key={i} level={f.level}>
@@ -57,7 +61,9 @@ export function InHand({ row, day, card, check, actions }: Props) {
         )}
       </Box>
       <Box>
-        <Typography variant="h3">The week</Typography>
+        <Typography variant="h3" component="h2">
+          The week
+        </Typography>
         {check?.week.map((f, i) => (
           <Said key={i} level={f.level}>
             {f.why}

@@ -29,10 +29,12 @@ export function PlansDrawer({ onPut, target, onClose }: Props) {
     <Box
       component="aside"
       aria-label="Plans"
-      sx={{ width: 250, flex: 'none', maxHeight: 'calc(100vh - 265px)', overflow: 'auto', pl: 1, pr: 0.5 }}
+      sx={{ width: { xs: '100%', md: 250 }, flex: 'none', overflow: 'auto', pl: 1, pr: 0.5 }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
-        <Typography variant="h3">Plans</Typography>
+        <Typography variant="h3" component="h2">
+          Plans
+        </Typography>
         <Button onClick={onClose} sx={{ ml: 'auto' }}>
           Close
         </Button>

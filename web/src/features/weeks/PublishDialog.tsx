@@ -59,7 +59,15 @@ export function PublishDialog({ week, students, onPublish, onClose }: Props) {
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" color="secondary" autoFocus disabled={sessions === 0} onClick={onPublish}>
+        <Button
+          // Takes the focus once there is something to publish.
+          key={String(sessions > 0)}
+          variant="contained"
+          color="secondary"
+          autoFocus
+          disabled={sessions === 0}
+          onClick={onPublish}
+        >
           Publish
         </Button>
       </DialogActions>

@@ -238,8 +238,8 @@ function Usual({ row }: { row: Row }) {
   const most = Math.max(row.minutes, usualMinutes ?? 0, 60) * 1.15;
   const told =
     usualMinutes === null
-      ? 'nothing to compare with yet'
-      : `${row.loadRatio === null ? '' : `${row.loadRatio.toFixed(1)} × `}usual ${Math.round(usualMinutes)}`;
+      ? 'no history yet'
+      : `usual ${Math.round(usualMinutes)}${row.loadRatio === null || row.minutes === 0 ? '' : `, load ${row.loadRatio.toFixed(1)} ×`}`;
   return (
     <>
       <svg aria-hidden width="100%" height="8">
@@ -296,13 +296,27 @@ function cellInWords(row: Row, day: string | null, sessions: readonly Card[]): s
   return `${row.name}, ${when}: ${facts.length > 0 ? facts.join('; ') : 'nothing'}`;
 }
 
+const narrow = '@container (max-width: 900px)';
+const tiny = '@container (max-width: 560px)';
+
 const sheetLook = {
   display: 'grid',
-  gridTemplateColumns: '168px 128px repeat(7, minmax(92px, 1fr)) 104px',
-  minWidth: 1080,
+  gridTemplateColumns: '150px 108px repeat(7, minmax(0, 1fr)) 104px',
   fontSize: 13.5,
   lineHeight: 1.25,
   '& .head, & .line': { display: 'grid', gridTemplateColumns: 'subgrid', gridColumn: '1 / -1' },
+  // Where there is little room, name and sum stand above the days.
+  [narrow]: {
+    gridTemplateColumns: 'repeat(8, minmax(0, 1fr))',
+    '& .head span:first-of-type, & .head span:last-of-type': { display: 'none' },
+    '& .name': { gridColumn: '1 / 6' },
+    '& .sum': { gridColumn: '6 / -1', gridRow: 1 },
+    '& .cell': { gridRow: 2, minHeight: 48 },
+  },
+  [tiny]: {
+    '& .head span': { px: 0.25, fontSize: 12.5, overflowWrap: 'anywhere' },
+    '& .chip span': { display: 'none' },
+  },
   '& .head': {
     position: 'sticky',
     top: 0,
@@ -315,7 +329,7 @@ const sheetLook = {
     '& small': { fontWeight: 400, color: 'text.secondary', fontSize: 13 },
     '& .today': { boxShadow: 'inset 0 3px 0 currentColor' },
   },
-  '& .line': { borderBottom: '1px solid', borderColor: 'line', minHeight: 58 },
+  '& .line': { borderBottom: '1px solid', borderColor: 'line', minHeight: 48 },
   '& .line.empty .name': { color: 'secondary.main' },
   '& .name': {
     position: 'sticky',
@@ -323,7 +337,7 @@ const sheetLook = {
     zIndex: 2,
     bgcolor: 'background.default',
     px: 1,
-    py: 0.75,
+    py: 0.5,
     fontWeight: 620,
     overflowWrap: 'anywhere',
     '& em, & small': {
@@ -366,7 +380,7 @@ const sheetLook = {
   },
   '& .sum': {
     px: 1,
-    py: 0.75,
+    py: 0.5,
     '& small': { display: 'block', color: 'text.secondary', fontSize: 12 },
     '& .much': { color: 'secondary.main', fontWeight: 640 },
   },

@@ -1,30 +1,25 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { Key } from '../../ui/states';
 import type { Said } from './useSheet';
 
 /** How many refusals are told in full. */
-const most = 5;
+const most = 4;
 
 interface Props {
   said: Said | undefined;
-  canUndo: boolean;
   isBusy: boolean;
-  onUndo: () => void;
+  /** What is said while there is nothing else to say. */
+  otherwise: string;
 }
 
-/** What the sheet did last, what it could not do and why, and the way back. */
-export function SheetSaid({ said, canUndo, isBusy, onUndo }: Props) {
+/** What the sheet did last, and what it could not do and why. */
+export function SheetSaid({ said, isBusy, otherwise }: Props) {
   return (
-    <Box sx={{ minHeight: 40, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-      <Button variant="outlined" onClick={onUndo} disabled={!canUndo || isBusy}>
-        Undo<Key>Ctrl Z</Key>
-      </Button>
-      <Box role="status" sx={{ fontSize: 15 }}>
-        {isBusy ? 'Working …' : said?.text}
+    <Box sx={{ flex: 1, minWidth: 260, fontSize: 14.5, py: 0.5 }}>
+      <Box role="status" sx={{ color: said?.text ? 'text.primary' : 'text.secondary' }}>
+        {isBusy ? 'Working …' : said?.text || otherwise}
       </Box>
       {said && said.refused.length > 0 && (
-        <Box role="alert" sx={{ pl: 1.5, borderLeft: '4px solid', borderColor: 'error.main', fontSize: 15 }}>
+        <Box role="alert" sx={{ pl: 1.5, borderLeft: '4px solid', borderColor: 'error.main' }}>
           {said.refused.slice(0, most).map((why) => (
             <div key={why}>{why}</div>
           ))}

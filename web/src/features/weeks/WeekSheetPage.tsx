@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useState, type KeyboardEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useKeys } from '../../app/keys';
@@ -91,17 +90,20 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
   if (!isOld && ids.some((id) => !order.includes(id))) setOrder([...order, ...ids.filter((id) => !order.includes(id))]);
   const rows = keptInOrder(sheet.rows, order);
   const checks = useChecks(week, isOld ? [] : order.filter((id) => ids.includes(id)));
-  const [selection, setSelection] = useState<Selection>({ at: { row: 0, column: 1 }, from: { row: 0, column: 1 } });
+  const [selection, setSelection] = useState<Selection>({ at: { row: 0, column: 0 }, from: { row: 0, column: 0 } });
   const [taken, setTaken] = useState<string>();
   const [carried, setCarried] = useState<{ held: Placed[]; from: Cell }>();
   const [publishing, setPublishing] = useState<readonly string[]>();
   const [showsSquads, setShowsSquads] = useState(false);
   const [showsPlans, setShowsPlans] = useState(false);
 
-  const selected = looseBetween(rows, sheet.monday, selection.at, selection.from);
   const row = rows[selection.at.row];
   const here = row?.sessions.filter((s) => columnOf(sheet.monday, s.day) === selection.at.column) ?? [];
   const inHand = here.find((s) => s.assignmentId === taken) ?? here[0];
+  // One session that was taken by itself, or all that stand in what is selected.
+  const selected = looseBetween(rows, sheet.monday, selection.at, selection.from).filter(
+    ({ card }) => taken === undefined || card.assignmentId === taken,
+  );
   const chosen = rowsBetween(rows, selection.at, selection.from).map((r) => r.studentId);
   const isOne = selection.at.row === selection.from.row;
   /** Whom an act is for: the rows that are selected, or everybody on the sheet. */
@@ -135,7 +137,14 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
         });
       }
     },
-    Escape: () => setCarried(undefined),
+    Escape: () => {
+      setCarried(undefined);
+      setTaken(undefined);
+    },
+    Enter: () => {
+      const at = here.findIndex((s) => s.assignmentId === taken);
+      setTaken(here[(at + 1) % here.length]?.assignmentId);
+    },
     c: () => {
       const copied = clipOf(selected, sheet.monday);
       onCopy(copied);
@@ -159,14 +168,20 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
     p: () => setPublishing(whom),
     d: () => setShowsPlans((shows) => !shows),
     'Ctrl+z': actions.undo,
+    // The first arrow takes hold of the sheet.
+    ArrowRight: () => focusCell(selection.at),
+    ArrowDown: () => focusCell(selection.at),
     '[': () => onGo({ week: sheet.previous }),
     ']': () => onGo({ week: sheet.next }),
   });
 
   const drafts = rows.flatMap((r) => r.sessions).filter((s) => !s.isPublished).length;
   return (
-    <>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 2, mb: 1, flexWrap: 'wrap' }}>
+    // The sheet fills the window: what is in hand stands below it, always in sight.
+    <Box
+      sx={{ display: 'flex', flexDirection: 'column', height: { md: 'calc(100vh - 62px)' }, minHeight: { md: 560 } }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1, flexWrap: 'wrap' }}>
         <PageHeading>{titleOf(sheet, week)}</PageHeading>
         <Button onClick={() => onGo({ week: sheet.previous })} disabled={isOld}>
           Before<Key>[</Key>
@@ -175,6 +190,9 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
           After<Key>]</Key>
         </Button>
         <Box sx={{ display: 'flex', gap: 1, ml: 'auto', flexWrap: 'wrap' }}>
+          <Button variant="outlined" onClick={actions.undo} disabled={!actions.canUndo || actions.isBusy}>
+            Undo<Key>Ctrl Z</Key>
+          </Button>
           <Button variant="outlined" onClick={() => void actions.copyLastWeek(whom)} disabled={actions.isBusy}>
             Copy last week<Key>l</Key>
           </Button>
@@ -195,47 +213,39 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
           </Button>
         </Box>
       </Box>
-      <Box
-        sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center', mb: 1 }}
-        role="group"
-        aria-label="Squads"
-      >
-        <SquadButton
-          name={`Everybody (${sheet.students})`}
-          isChosen={squad === ''}
-          onChoose={() => onGo({ squad: '' })}
-        />
-        {sheet.squads.map((s) => (
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2 }}>
+        <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', ml: -1.25 }} role="group" aria-label="Squads">
           <SquadButton
-            key={s.id}
-            name={`${s.name} (${s.members.length})`}
-            isChosen={squad === s.id}
-            onChoose={() => onGo({ squad: s.id })}
+            name={`Everybody (${sheet.students})`}
+            isChosen={squad === ''}
+            onChoose={() => onGo({ squad: '' })}
           />
-        ))}
-        <Button onClick={() => setShowsSquads(true)}>Squads</Button>
-        <Typography component="span" variant="body2" sx={{ color: 'text.secondary', ml: 'auto' }}>
-          {isOne
-            ? 'The buttons act for everybody shown.'
-            : `The buttons act for ${count(chosen.length, 'student')} selected.`}
-        </Typography>
+          {sheet.squads.map((s) => (
+            <SquadButton
+              key={s.id}
+              name={`${s.name} (${s.members.length})`}
+              isChosen={squad === s.id}
+              onChoose={() => onGo({ squad: s.id })}
+            />
+          ))}
+          <Button onClick={() => setShowsSquads(true)}>Squads</Button>
+        </Box>
+        <SheetSaid
+          said={actions.said}
+          isBusy={actions.isBusy}
+          otherwise={
+            isOne
+              ? 'The buttons act for everybody shown.'
+              : `The buttons act for ${count(chosen.length, 'student')} selected.`
+          }
+        />
       </Box>
       {error && <ErrorNotice error={error} />}
-      <SheetSaid said={actions.said} canUndo={actions.canUndo} isBusy={actions.isBusy} onUndo={actions.undo} />
       {rows.length === 0 ? (
         <NoRows hasStudents={sheet.students > 0} />
       ) : (
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
-          <Box
-            sx={{
-              flex: 1,
-              minWidth: 0,
-              overflow: 'auto',
-              maxHeight: 'calc(100vh - 265px)',
-              minHeight: 240,
-              opacity: isOld ? 0.5 : 1,
-            }}
-          >
+        <Box sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, gap: 2, flex: 1, minHeight: 0 }}>
+          <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto', opacity: isOld ? 0.5 : 1, containerType: 'inline-size' }}>
             <SheetGrid
               sheet={sheet}
               rows={rows}
@@ -289,9 +299,12 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
         />
       )}
       {showsSquads && <SquadsDialog squads={sheet.squads} onClose={() => setShowsSquads(false)} />}
-    </>
+    </Box>
   );
 }
+
+const focusCell = ({ row, column }: Cell) =>
+  document.querySelector<HTMLElement>(`[data-cell="${row} ${column}"]`)?.focus();
 
 const dayInWords = (sheet: Sheet, at: Cell) => {
   const day = dayOf(sheet.monday, at.column);
@@ -321,7 +334,7 @@ function SquadButton({ name, isChosen, onChoose }: { name: string; isChosen: boo
       aria-pressed={isChosen}
       sx={{
         textDecoration: 'none',
-        borderRadius: 1,
+        borderRadius: 0,
         borderBottom: '3px solid',
         borderColor: isChosen ? 'text.primary' : 'transparent',
       }}

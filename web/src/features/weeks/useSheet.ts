@@ -74,17 +74,21 @@ export function useSheetActions(week: string, squad: string) {
     action: () => Promise<{ text: string; refused?: readonly string[]; undo?: Step['undo'] } | undefined>,
   ) {
     setIsBusy(true);
+    let told: Said | undefined;
     try {
       const done = await action();
       if (!done) return;
-      setSaid({ text: done.text, refused: done.refused ?? [] });
+      told = { text: done.text, refused: done.refused ?? [] };
       const { undo } = done;
       if (undo) setSteps((before) => [...before.slice(-49), { what: done.text, undo }]);
     } catch (e) {
-      setSaid({ text: '', refused: [e instanceof Error ? e.message : 'Something went wrong.'] });
+      told = { text: '', refused: [e instanceof Error ? e.message : 'Something went wrong.'] };
     } finally {
+      // It is said once it is seen.
+      await queries.invalidateQueries({ queryKey: key });
+      if (told) setSaid(told);
       setIsBusy(false);
-      await Promise.all(weekViews.map((queryKey) => queries.invalidateQueries({ queryKey })));
+      for (const queryKey of weekViews) void queries.invalidateQueries({ queryKey });
     }
   }
 
@@ -114,13 +118,20 @@ export function useSheetActions(week: string, squad: string) {
       };
     });
 
+  /** The version of a session that the coach sees at this moment: steps that are taken back change it too. */
+  const versionNow = (card: Card) =>
+    queries
+      .getQueryData<Sheet>(key)
+      ?.rows.flatMap((r) => r.sessions)
+      .find((s) => s.assignmentId === card.assignmentId)?.version ?? card.version;
+
   /** Sessions back on the days where they were before. */
   async function back(now: readonly Card[], before: readonly Card[]) {
     const were = new Map(before.map((c) => [c.assignmentId, c]));
     const moves = now.flatMap((card) => {
       const was = were.get(card.assignmentId);
       return was && was.day !== card.day
-        ? [{ ...moveTo(was, was.day), version: card.version, isDayChosen: was.notes?.isDayChosen ?? false }]
+        ? [{ ...moveTo(was, was.day), version: versionNow(card), isDayChosen: was.notes?.isDayChosen ?? false }]
         : [];
     });
     return moves.length === 0 ? [] : refusedOf(await change(moves), (id) => were.get(id)?.title ?? 'A session');
@@ -151,7 +162,7 @@ export function useSheetActions(week: string, squad: string) {
   /** Takes sessions out that were put in a moment ago. */
   const outAgain = async (cards: readonly Card[]) =>
     refusedOf(
-      await change(cards.map((c) => ({ kind: 'takeOut' as const, id: c.assignmentId, version: c.version }))),
+      await change(cards.map((c) => ({ kind: 'takeOut' as const, id: c.assignmentId, version: versionNow(c) }))),
       (id) => cards.find((c) => c.assignmentId === id)?.title ?? 'A session',
     );
 
