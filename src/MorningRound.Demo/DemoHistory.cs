@@ -63,7 +63,7 @@ internal sealed class DemoHistory
         var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain));
         _logs = new SessionLogService(db, _clock, new HomeworkService(db, _clock));
         _own = new OwnPracticeService(db, _clock, contexts);
-        _weeks = new WeekService(db, _clock, _students, contexts, pain, _logs);
+        _weeks = new WeekService(db, _clock, _students, _files, contexts, pain, _logs);
         var texts = new DraftTexts(db);
         _publishing = new PublishingService(db, _clock, contexts, texts);
         _squads = new SquadService(db, _clock);

@@ -25,7 +25,7 @@ test('a session is moved, excused and taken out, and the student is told', async
 
   const student = await onPhone(browser);
   await join(student, link, 'wim@week.example');
-  await expect(student.getByRole('listitem')).toContainText('moved by your coach');
+  await expect(student.getByRole('listitem')).toContainText('changed since it was set');
   await expect(student.getByRole('listitem')).toContainText('Fri 8 May');
 
   await tile.getByRole('button', { name: /move, excuse or take out/ }).click();

@@ -1,3 +1,4 @@
+using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Hosting;
@@ -70,6 +71,9 @@ public sealed record SessionCard : IVersioned
 
     public required Excuse? Excuse { get; init; }
 
+    /// <summary>What the student brings; null for sessions set before that was kept.</summary>
+    public required WhatToBring? Bring { get; init; }
+
     /// <summary>How long the visit lasts, pauses included.</summary>
     public required int Minutes { get; init; }
 
@@ -129,6 +133,7 @@ public sealed record SessionCard : IVersioned
             ChangedAfterPublishing = row.ChangedAt is not null,
             Status = session.StatusOn(today),
             Excuse = row.Excuse,
+            Bring = row.Listing.Bring,
             Minutes = row.Listing.Minutes,
             Balls = row.Listing.Balls,
             Completion = Completed.Of(session.Completion),

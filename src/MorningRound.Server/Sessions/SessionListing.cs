@@ -28,6 +28,12 @@ public sealed record SessionListing
     /// <summary>Segments done in part of which nobody knows how much.</summary>
     public required int HowMuchUnknown { get; init; }
 
+    /// <summary>What the student brings; null in what was written before that was kept.</summary>
+    public WhatToBring? Bring { get; init; }
+
+    /// <summary>Where most of it is done; null where that is open, and in what was written before that was kept.</summary>
+    public PlaceKind? Place { get; init; }
+
     public required bool IsLesson { get; init; }
 
     /// <summary>Whether two devices kept it together.</summary>
@@ -63,6 +69,8 @@ public sealed record SessionListing
             ],
             TickedSegments = completion.Segments.Count(s => s.Ticked),
             HowMuchUnknown = completion.Segments.Count(s => s.HowMuchUnknown),
+            Bring = WhatToBring.Of(plan),
+            Place = WhatToBring.MainPlace(plan),
             IsLesson = logs.Any(l => l.Recording == Recording.Lesson),
             FromTwoDevices = fromTwoDevices,
         };

@@ -48,12 +48,16 @@ public sealed record SessionNotes
     /// <summary>Whether a coach chose its day, which placing then leaves alone.</summary>
     public bool IsDayChosen { get; init; }
 
+    /// <summary>Minutes of walking between its grounds, as they were when it was published.</summary>
+    public int WalkMinutes { get; init; }
+
     /// <summary>What changed since it was published, oldest first.</summary>
     public IReadOnlyList<SessionChange> Changes { get; init; } = [];
 
     /// <summary>Whether there is nothing to say, changes apart.</summary>
     [JsonIgnore]
-    public bool IsNothing => Tailored.Count == 0 && Offers.Count == 0 && !WasMissed && DayReason.Length == 0 && !IsDayChosen;
+    public bool IsNothing =>
+        Tailored.Count == 0 && Offers.Count == 0 && !WasMissed && DayReason.Length == 0 && !IsDayChosen && WalkMinutes == 0;
 
     /// <summary>The notes with one more change.</summary>
     public SessionNotes With(SessionChange change) => this with { Changes = [.. Changes.TakeLast(MostChanges - 1), change] };

@@ -7,6 +7,7 @@ using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Plans.Trimming;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Weeks.Placing;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Plans;
@@ -146,6 +147,7 @@ public sealed partial class PublishingService(MorningRoundDb db, DomainClock clo
             draft.Document = session.Document.ForPublishing();
             draft.PlanVersion = session.PlanVersion;
             draft.PublishedAt = now;
+            draft.Notes = draft.Notes with { WalkMinutes = session.WalkMinutes };
             draft.Summarize([]);
             draft.Version++;
             db.PublishedSessions.Add(session.ToRow(caller.AcademyId));
@@ -186,6 +188,11 @@ public sealed partial class PublishingService(MorningRoundDb db, DomainClock clo
         IReadOnlyList<NotPublished> Kept
     )
     {
+        /// <summary>Walks between the grounds of the session.</summary>
+        public int WalkMinutes =>
+            SessionToPlace.Of(Draft.Id, Document, Context, Draft.Requirement, Draft.Order).Minutes
+            - PlanTotals.Of(Document).Minutes;
+
         public static SessionToPublish Of(AssignmentRow draft, DraftText text, PlanContext student, IsoWeek week)
         {
             var document = text.Document;

@@ -1,13 +1,14 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
-using MorningRound.Core.Golf;
+using MorningRound.Core.Students;
+using MorningRound.Core.Validation;
 using MorningRound.Core.Weeks;
 using MorningRound.Core.Weeks.Placing;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
-using MorningRound.Server.Plans;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Weeks;
 
@@ -15,12 +16,17 @@ namespace MorningRound.Server.Weeks;
 /// <param name="Day">A day of its week.</param>
 public sealed record MoveInput(DateOnly Day);
 
+/// <summary>Where a student can move a session to.</summary>
+/// <param name="AssignmentId">The session.</param>
+/// <param name="Days">The days of its week with a time for it, its own day apart.</param>
+public sealed record MoveDays(Guid AssignmentId, IReadOnlyList<DateOnly> Days);
+
 /// <summary>Why a student cannot hold a session.</summary>
 /// <param name="Reason">None takes it back.</param>
 public sealed record CannotInput(CannotReason? Reason);
 
 /// <summary>What students do with their own weeks: move a session, say that they cannot, see what changed.</summary>
-public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, PlanContextService contexts)
+public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, StudentFileService files)
 {
     /// <summary>
     /// Moves a session of the student's own inside its week, into a time of theirs. It stays one session, and the coach sees that
@@ -29,8 +35,7 @@ public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, Pla
     public async Task<SessionCard> MoveAsync(Caller caller, Guid id, DateOnly day, RowVersion expected, CancellationToken cancel)
     {
         var today = clock.Today(caller.TimeZone);
-        var session = await FindAsync(caller, id, cancel) ?? throw ApiProblemException.NotFound("session");
-        var context = await contexts.GroundsAsync(caller, session.StudentId, day, cancel);
+        var file = await files.FileAsync(caller, caller.StudentId!.Value, cancel);
         return Card(
             caller,
             await db.SaveAsync(
@@ -41,14 +46,7 @@ public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, Pla
                     IsSame = row => row.Day == day,
                     Change = row =>
                     {
-                        var facts = SessionToPlace.Of(row.Id, row.Document, context, row.Requirement, row.Order);
-                        var errors = SessionMove.Check(
-                            ListedAssignment.Of(row).ToAssignedSession(),
-                            day,
-                            today,
-                            context.Student!,
-                            facts.FitsInto
-                        );
+                        var errors = CheckMove(ListedAssignment.Of(row), day, today, file);
                         if (errors.Count > 0)
                             throw ApiProblemException.Invalid(errors);
                         row.NoteChange(IsoWeek.Of(row.Monday), day, row.Requirement, clock.GetUtcNow(), isByStudent: true);
@@ -93,6 +91,37 @@ public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, Pla
                 cancel
             )
         );
+    }
+
+    /// <summary>The days that each session of a week can be moved to by its student; those that can go nowhere are left out.</summary>
+    public static IReadOnlyList<MoveDays> DaysToMoveTo(
+        IReadOnlyCollection<ListedAssignment> sessions,
+        IsoWeek week,
+        DateOnly today,
+        StudentFile file
+    ) =>
+        [
+            .. from session in sessions
+            let days = Enumerable
+                .Range(0, 7)
+                .Select(n => week.Monday.Plus(n))
+                .Where(day => day != session.Day && CheckMove(session, day, today, file).Count == 0)
+                .ToList()
+            where days.Count > 0
+            select new MoveDays(session.Id, days),
+        ];
+
+    private static IReadOnlyList<FieldError> CheckMove(ListedAssignment session, DateOnly day, DateOnly today, StudentFile file)
+    {
+        var facts = new SessionToPlace
+        {
+            Id = session.Id,
+            Title = session.Listing.Title,
+            Minutes = session.Listing.Minutes + session.Notes.WalkMinutes,
+            Load = 0,
+            Place = session.Listing.Place,
+        };
+        return SessionMove.Check(session.ToAssignedSession(), day, today, file, facts.FitsInto);
     }
 
     /// <summary>Notes that the student has seen what changed in a week. Doing it twice is doing it once.</summary>

@@ -17,7 +17,8 @@ public sealed record WeekView(
     Completed Completion,
     IReadOnlyList<SessionCard> Sessions,
     IReadOnlyList<OpenPainView> OpenPain,
-    CheckpointView? Checkpoint
+    CheckpointView? Checkpoint,
+    IReadOnlyList<MoveDays> CanMove
 );
 
 /// <summary>What was published, or would be, of one student's week.</summary>

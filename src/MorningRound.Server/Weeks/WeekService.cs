@@ -18,6 +18,7 @@ public sealed class WeekService(
     MorningRoundDb db,
     DomainClock clock,
     StudentService students,
+    StudentFileService files,
     PlanContextService contexts,
     PainService pain,
     SessionLogService logs
@@ -58,7 +59,11 @@ public sealed class WeekService(
             ),
             [.. cards],
             await pain.ViewAsync(caller, studentId, cancel),
-            await logs.CheckpointAsync(caller, studentId, cancel)
+            await logs.CheckpointAsync(caller, studentId, cancel),
+            // A coach can move everything; a student only into times of theirs.
+            caller.IsCoach
+                ? []
+                : StudentWeekService.DaysToMoveTo(rows, week, today, await files.FileAsync(caller, studentId, cancel))
         );
     }
 

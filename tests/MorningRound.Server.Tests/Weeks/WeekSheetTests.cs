@@ -455,6 +455,13 @@ public sealed class WeekSheetTests : IAsyncLifetime
         var session = await _school.PublishedSessionAsync("2026-05-07");
         var path = $"/api/weeks/assignments/{session}/day";
         Task<Answer> ToAsync(string day) => _school.Student.PutAsync(path, new { day }, 2);
+        var before = (await _school.Student.GetAsync(WeekOf(_school.StudentId))).Body!;
+        // What can be moved where is said beforehand.
+        Assert.Equal(
+            ["2026-05-09"],
+            Assert.Single(before["canMove"]!.AsArray())!["days"]!.AsArray().Select(d => d!.GetValue<string>())
+        );
+        Assert.Equal(30, before["sessions"]![0]!["bring"]!["ballsToBuy"]!.GetValue<int>());
         Assert.Equal(["day"], (await ToAsync("2026-05-08")).Fields);
         Assert.Equal(["day"], (await ToAsync("2026-05-05")).Fields);
         Assert.Equal(["day"], (await ToAsync("2026-05-16")).Fields);

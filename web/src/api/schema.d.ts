@@ -3227,6 +3227,11 @@ export interface components {
       withoutAid?: boolean;
       isPlain?: boolean;
     };
+    MoveDays: {
+      /** Format: uuid */
+      assignmentId: string;
+      days: string[];
+    };
     MoveInput: {
       /** Format: date */
       day: string;
@@ -3998,6 +4003,7 @@ export interface components {
       changedAfterPublishing: boolean;
       status: components['schemas']['SessionStatus'];
       excuse: null | components['schemas']['Excuse'];
+      bring: null | components['schemas']['WhatToBring'];
       /** Format: int32 */
       minutes: number;
       /** Format: int32 */
@@ -4316,6 +4322,8 @@ export interface components {
       wasMissed?: boolean;
       dayReason?: string;
       isDayChosen?: boolean;
+      /** Format: int32 */
+      walkMinutes?: number;
       changes?: components['schemas']['SessionChange'][];
     };
     SessionPlan: {
@@ -4795,7 +4803,8 @@ export interface components {
       | 'absence'
       | 'noRestDay'
       | 'heavyTogether'
-      | 'outOfOrder';
+      | 'outOfOrder'
+      | 'taper';
     WeekSheetView: {
       week: string;
       previous: string;
@@ -4824,6 +4833,14 @@ export interface components {
       sessions: components['schemas']['SessionCard'][];
       openPain: components['schemas']['OpenPainView'][];
       checkpoint: null | components['schemas']['CheckpointView'];
+      canMove: components['schemas']['MoveDays'][];
+    };
+    WhatToBring: {
+      clubs: components['schemas']['Club'][];
+      equipment: components['schemas']['Equipment'][];
+      /** Format: int32 */
+      ballsToBuy: number;
+      water: boolean;
     };
     WindowBound: {
       what: string;

@@ -60,8 +60,7 @@ public sealed record SessionToPlace
             Minutes = input.Minutes + input.WalkMinutes,
             Load = input.Minutes * (context.Load?.MeanEffort ?? EffortUnrated),
             Drills = [.. input.Practice.Select(s => s.Drill?.DrillId).OfType<Guid>().Distinct()],
-            Place =
-                input.Practice.Count == 0 ? null : input.Practice.GroupBy(s => s.Place).MaxBy(g => g.Sum(s => s.Minutes))!.Key,
+            Place = WhatToBring.MainPlace(plan),
             Order = order,
             IsOnlyWarmUp = input.IsOnlyWarmUp,
         };

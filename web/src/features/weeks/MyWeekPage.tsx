@@ -22,7 +22,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { orNothing, deviceStore } from '../../app/deviceStore';
 import { useKeepSessions } from '../sessions/queries';
 import { Unsent } from '../sessions/Unsent';
-import { useKeepWarmUps, useMyWeek, type Card } from './queries';
+import { AboutSession } from './AboutSession';
+import { useKeepWarmUps, useLooked, useMyWeek, type Card } from './queries';
 
 /** The student's week: what to practise, today first. */
 export function MyWeekPage() {
@@ -67,6 +68,7 @@ export function MyWeekPage() {
         </Typography>
       )}
       <Unsent />
+      <Changed week={view.data.week} sessions={sessions} />
       {sessions.length === 0 && (
         <Box sx={{ mt: 3 }}>
           <Empty title="Nothing is set for this week">Your coach has not published anything for it yet.</Empty>
@@ -79,6 +81,7 @@ export function MyWeekPage() {
             session={session}
             today={person.today}
             here={here?.get(session.assignmentId)}
+            days={view.data?.canMove.find((m) => m.assignmentId === session.assignmentId)?.days ?? []}
           />
         ))}
       </Box>
@@ -100,6 +103,37 @@ export function MyWeekPage() {
       </Box>
     </>
   );
+}
+
+/** What the coach changed since the student last looked, until they say that they have seen it. */
+function Changed({ week, sessions }: { week: string; sessions: readonly Card[] }) {
+  const looked = useLooked(week);
+  const changes = sessions.flatMap((s) => s.unseen.map((change) => ({ title: s.title, change })));
+  if (changes.length === 0) return null;
+  return (
+    <Box role="status" sx={{ mt: 1.5, pl: 1.5, borderLeft: '4px solid', borderColor: 'secondary.main' }}>
+      {changes.map(({ title, change }, i) => (
+        <div key={i}>
+          “{title}” {changeInWords(change)}
+        </div>
+      ))}
+      <Button onClick={() => looked.mutate(undefined)} disabled={looked.isPending} sx={{ minHeight: 56, ml: -1.25 }}>
+        Seen
+      </Button>
+    </Box>
+  );
+}
+
+function changeInWords({ kind, from, to }: Card['unseen'][number]): string {
+  const named = (day: string | null) => (day === null ? 'any day' : dayName(day));
+  switch (kind) {
+    case 'moved':
+      return `was moved from ${named(from)} to ${named(to)}.`;
+    case 'text':
+      return 'holds something else now.';
+    case 'requirement':
+      return 'counts otherwise now.';
+  }
 }
 
 /** Today and what is under way first, then what is to come, then what is behind. */
@@ -132,7 +166,15 @@ function useLogsHere() {
   }, [accountId]);
 }
 
-function SessionItem({ session, today, here }: { session: Card; today: string; here: Here | undefined }) {
+interface ItemProps {
+  session: Card;
+  today: string;
+  here: Here | undefined;
+  /** The days it can be moved to. */
+  days: readonly string[];
+}
+
+function SessionItem({ session, today, here, days }: ItemProps) {
   // What was finished here is not to come, whatever the server has heard of it.
   const isOverHere = here?.isFinished === true && here.unsent > 0;
   const isUnderWayHere = here?.isFinished === false;
@@ -150,7 +192,8 @@ function SessionItem({ session, today, here }: { session: Card; today: string; h
           session.requirement !== 'must' && <span>{requirements[session.requirement].toLowerCase()}</span>
         )}
         {session.keptAfterTakenOut && <span>had been taken out by your coach</span>}
-        {session.changedAfterPublishing && <span>moved by your coach</span>}
+        {session.changedAfterPublishing && <span>changed since it was set</span>}
+        {session.saidNoTime && <span>no time, you said</span>}
         <Box component="span" sx={{ ml: 'auto' }}>
           {isOverHere
             ? 'done here, not sent yet'
@@ -183,6 +226,9 @@ function SessionItem({ session, today, here }: { session: Card; today: string; h
           {session.status === 'underWay' || (isUnderWayHere && isToDo) ? 'Go on' : isToDo ? 'Practise' : 'Look back'}
         </Button>
       </Box>
+      {!session.hasLog && !here && session.requirement !== 'own' && (
+        <AboutSession card={session} days={days} isOpen={isToDo || session.status === 'excused'} />
+      )}
     </Box>
   );
 }

@@ -81,6 +81,34 @@ export const useExcuse = () =>
     ),
   );
 
+/** Moves a session of the student's own week. */
+export const useMove = () =>
+  useWeekChange(({ card, day }: { card: Card; day: string }) =>
+    answer(
+      api.PUT('/api/weeks/assignments/{id}/day', {
+        params: { path: { id: card.assignmentId } },
+        body: { day },
+        headers: changesVersion(card.version),
+      }),
+    ),
+  );
+
+/** Says that the student cannot hold a session, or with no reason that they can after all. */
+export const useCannot = () =>
+  useWeekChange(({ card, reason }: { card: Card; reason: Schemas['CannotReason'] | null }) =>
+    answer(
+      api.PUT('/api/weeks/assignments/{id}/cannot', {
+        params: { path: { id: card.assignmentId } },
+        body: { reason },
+        headers: changesVersion(card.version),
+      }),
+    ),
+  );
+
+/** Says that the student has seen what changed in a week. */
+export const useLooked = (week: string) =>
+  useWeekChange(() => answer(api.PUT('/api/weeks/{week}/looked', { params: { path: { week } } })));
+
 export const useTakeOut = () =>
   useWeekChange((card: Card) =>
     answer(
