@@ -22,7 +22,7 @@ const coachParts = [
   'PlansDrawer',
   'PlansPage',
   'PublishDialog',
-  'SetForStudentDialog',
+  'SetForDialog',
   'ShelfPage',
   'SquadsDialog',
   'StudentDialog',

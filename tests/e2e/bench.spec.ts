@@ -351,8 +351,8 @@ test('from nothing to a published hour without a finding in at most ten actions'
   await expect(page.getByTestId('left-over')).toContainText('0 min left');
   await expect(page.getByRole('heading', { name: 'Nothing stands against it' })).toBeVisible();
   await act(page.keyboard.press('Control+s'));
-  await act(page.getByRole('button', { name: 'Set for a student' }).click());
-  await act(page.getByLabel('Student').selectOption({ label: 'Dora Entwurf' }));
+  await act(page.getByRole('button', { name: 'Set for students' }).click());
+  await act(page.getByLabel('Dora Entwurf').check());
   await act(page.getByRole('button', { name: 'Put it in the week' }).click());
   await act(page.getByRole('button', { name: /^Publish/ }).click());
   await expect(page.getByTestId('session-tile')).toContainText('to come, 60 min');

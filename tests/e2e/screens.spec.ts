@@ -91,7 +91,7 @@ const coachScreens: Screen[] = [
     ],
   ],
   ['draft', [...bench, press('Draft one'), dialog]],
-  ['set for a student', [...bench, press('Set for a student'), dialog]],
+  ['set for students', [...bench, press('Set for students'), dialog]],
   ['new plan', [go('/plans/new'), title('New plan')]],
   ['practice of one’s own', [go('/practice/new'), title(/./)]],
 ];

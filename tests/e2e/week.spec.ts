@@ -44,8 +44,8 @@ test('a plan without a purpose is not published, and the page says why', async (
   await coach.keyboard.press('b');
   await coach.keyboard.press('Control+s');
   await expect(coach.getByTestId('save-state')).toHaveText('saved');
-  await coach.getByRole('button', { name: 'Set for a student' }).click();
-  await coach.getByRole('dialog').getByLabel('Student').selectOption({ label: 'Paula Zwecklos' });
+  await coach.getByRole('button', { name: 'Set for students' }).click();
+  await coach.getByRole('dialog').getByLabel('Paula Zwecklos').check();
   await coach.getByRole('button', { name: 'Put it in the week' }).click();
   await expect(coach.getByRole('heading', { level: 1, name: 'Paula Zwecklos' })).toBeVisible();
   await coach.getByRole('button', { name: 'Publish 1 draft' }).click();
@@ -53,4 +53,46 @@ test('a plan without a purpose is not published, and the page says why', async (
     'Without a purpose: A session needs a purpose before a student sees it.',
   );
   await expect(coach.getByTestId('session-tile')).toContainText('draft');
+});
+
+test('a student sees what a session holds, moves it, and says that they cannot', async ({ page: coach, browser }) => {
+  await comeIn(coach, 'coach');
+  const link = await addStudent(coach, 'Ada Aufschub');
+  await setAndPublish(coach, /Putts from both ends/, '2026-05-07');
+  const student = await onPhone(browser);
+  await join(student, link, 'ada@week.example');
+  const session = student.getByRole('listitem').filter({ hasText: 'Putts from both ends' });
+  await session.getByText('What it holds, what to bring').click();
+  await expect(session).toContainText('Bring: putter');
+  await session.getByRole('button', { name: 'Move it' }).click();
+  await session.getByRole('button', { name: 'Sat 9 May' }).click();
+  await expect(session).toContainText('Sat 9 May');
+
+  await session.getByRole('button', { name: 'I cannot' }).click();
+  await session.getByRole('button', { name: 'No time' }).click();
+  await expect(session).toContainText('no time, you said');
+  await expect(session).toContainText('to come');
+  await session.getByRole('button', { name: 'I can after all' }).click();
+  await session.getByRole('button', { name: 'I cannot' }).click();
+  await session.getByRole('button', { name: 'Ill' }).click();
+  await expect(session).toContainText('excused: ill');
+  await toStudent(coach);
+  await expect(coach.getByTestId('session-tile')).toContainText('excused: ill');
+});
+
+test('a plan is set from the bench for a squad, on a day of another week', async ({ page: coach }) => {
+  await comeIn(coach, 'coach');
+  await coach.goto('/plans');
+  await coach.getByRole('link', { name: 'Round Ferry green' }).first().click();
+  await coach.getByRole('button', { name: 'Set for students' }).click();
+  const dialog = coach.getByRole('dialog');
+  await dialog.getByLabel('Week').selectOption({ label: 'From 25 May' });
+  await dialog.getByLabel('Day').selectOption({ label: 'Wed 27 May' });
+  await dialog.getByRole('button', { name: 'First summer' }).click();
+  await dialog.getByRole('button', { name: 'Put it in for 3' }).click();
+  await expect(coach.getByRole('heading', { level: 1, name: /25 May to 31 May/ })).toBeVisible();
+  await expect(coach.locator('.chip')).toHaveCount(3);
+  // A beginner’s steps are other ones than a junior’s: what was changed for whom is said.
+  await coach.locator('[data-cell$=" 3"] .chip').first().click();
+  await expect(coach.getByRole('region', { name: 'In hand' })).toContainText('Round Ferry green');
 });

@@ -25,14 +25,12 @@ const named = async <K extends string>(module: Promise<Record<K, React.Component
   Component: (await module)[name],
 });
 
-const SetForStudentDialog = onDemand(() =>
-  import('../features/weeks/SetForStudentDialog').then((m) => m.SetForStudentDialog),
-);
+const SetForDialog = onDemand(() => import('../features/weeks/SetForDialog').then((m) => m.SetForDialog));
 
 /** The bench, and the dialog of the weeks above it that it opens. */
 async function bench() {
   const { BenchPage } = await import('../features/plans/BenchPage');
-  return { element: <BenchPage SetForStudent={SetForStudentDialog} /> };
+  return { element: <BenchPage SetFor={SetForDialog} /> };
 }
 
 export const router = createBrowserRouter([

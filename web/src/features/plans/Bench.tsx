@@ -46,7 +46,7 @@ const besideAll = {
  */
 export function Bench({
   onFor,
-  SetForStudent,
+  SetFor,
   ...props
 }: BenchProps & BenchSlots & { onFor: (studentId: string | null) => void }) {
   const bench = useBench(props);
@@ -316,7 +316,7 @@ export function Bench({
           }}
         />
       )}
-      {isSetting && <SetForStudent planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
+      {isSetting && <SetFor planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
       {bench.blocker.state === 'blocked' && <LeaveDialog blocker={bench.blocker} />}
     </>
   );

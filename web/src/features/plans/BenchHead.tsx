@@ -48,7 +48,7 @@ export function BenchHead({ bench, onDraftOne, onSet, onRemove }: Props) {
         )}
         {bench.isSaved && (
           <Button variant="outlined" disabled={bench.isDirty} onClick={onSet}>
-            Set for a student
+            Set for students
           </Button>
         )}
         <Button variant="contained" onClick={bench.save} disabled={!bench.isDirty || bench.isSaving}>

@@ -41,8 +41,8 @@ export interface BenchProps {
 
 /** What the bench needs of features that stand above it. */
 export interface BenchSlots {
-  /** Puts a plan into a student's week. */
-  SetForStudent: ComponentType<{ planId: string; title: string; onClose: () => void }>;
+  /** Puts a plan into students' weeks. */
+  SetFor: ComponentType<{ planId: string; title: string; onClose: () => void }>;
 }
 
 /** Under what name unsaved changes are kept on this device: there is one plan at a time that was never saved. */

@@ -27,6 +27,7 @@ import {
 import { SheetGrid, type Selection } from './SheetGrid';
 import { SheetSaid } from './SheetSaid';
 import { useChecks, useSheet, useSheetActions } from './useSheet';
+import { mondayOf } from './weekdays';
 
 const PublishDialog = onDemand(() => import('./PublishDialog').then((m) => m.PublishDialog));
 const SquadsDialog = onDemand(() => import('./SquadsDialog').then((m) => m.SquadsDialog));
@@ -324,8 +325,6 @@ function titleOf(sheet: Sheet, week: string): string {
           : `Week ${Number(week.slice(6))}`;
   return `${name}, ${span}`;
 }
-
-const mondayOf = (day: string) => plusDays(day, -((new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7));
 
 function SquadButton({ name, isChosen, onChoose }: { name: string; isChosen: boolean; onChoose: () => void }) {
   return (

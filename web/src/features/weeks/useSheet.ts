@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { answer, api, type Schemas } from '../../api/client';
 import { weekKeys, weekViews } from '../../api/queryKeys';
 import { count } from '../../ui/format';
+import { useWeekChange } from './queries';
 import { changedBefore, moveTo, putTogether, type Card, type Change, type Put, type Sheet } from './sheet';
 
 /** How many weeks one call checks. */
@@ -25,6 +26,12 @@ export const useSheet = (week: string, squad: string) =>
     // Another coach may be at the same sheet.
     refetchInterval: 20_000,
   });
+
+export type SetInput = Schemas['SetInput'];
+
+/** Puts a plan into the weeks of several students. */
+export const useSet = (week: string) =>
+  useWeekChange((body: SetInput) => answer(api.POST('/api/weeks/{week}/set', { params: { path: { week } }, body })));
 
 export type Checks = ReadonlyMap<string, Schemas['CheckedStudentWeek']>;
 
