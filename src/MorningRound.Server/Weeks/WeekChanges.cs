@@ -20,6 +20,9 @@ public enum WeekChangeKind
 
     /// <summary>Publishing it is taken back.</summary>
     Withdraw,
+
+    /// <summary>It counts for nothing, or with no excuse counts again.</summary>
+    Excuse,
 }
 
 /// <summary>One change of a session.</summary>
@@ -40,6 +43,9 @@ public sealed record WeekChangeInput
 
     /// <summary>Of a move: its place in a stated order of the week; none where the order does not matter.</summary>
     public int? Order { get; init; }
+
+    /// <summary>Of an excuse: why; none takes it back.</summary>
+    public Excuse? Excuse { get; init; }
 
     /// <summary>Of a move: whether placing is to leave it on that day.</summary>
     public bool IsDayChosen { get; init; } = true;
@@ -99,6 +105,8 @@ public sealed class WeekChangesService(MorningRoundDb db, WeekService weeks, Pub
                 return null;
             case WeekChangeKind.Restore:
                 return await weeks.RestoreAsync(caller, change.Id, expected, cancel);
+            case WeekChangeKind.Excuse:
+                return await weeks.ExcuseAsync(caller, change.Id, change.Excuse, expected, cancel);
             default:
                 return await publishing.WithdrawAsync(caller, change.Id, expected, cancel);
         }

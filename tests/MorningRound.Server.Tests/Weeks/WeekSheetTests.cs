@@ -344,6 +344,32 @@ public sealed class WeekSheetTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_storm_excuses_a_session_and_that_is_taken_back()
+    {
+        var session = await _school.PublishedSessionAsync("2026-05-08");
+        Task<Answer> ExcuseAsync(string? excuse, int version) =>
+            _school.Coach.PostAsync(
+                "/api/weeks/changes",
+                new
+                {
+                    changes = new[]
+                    {
+                        new
+                        {
+                            kind = "excuse",
+                            id = session,
+                            version,
+                            excuse,
+                        },
+                    },
+                }
+            );
+        var excused = (await ExcuseAsync("weather", 2)).Body![0]!["card"]!;
+        Assert.Equal(("excused", "weather"), (Text(excused, "status"), Text(excused, "excuse")));
+        Assert.Equal("open", Text((await ExcuseAsync(null, 3)).Body![0]!["card"]!, "status"));
+    }
+
+    [Fact]
     public async Task Of_several_changes_each_is_made_or_refused_by_itself()
     {
         var plan = await _school.SavePlanAsync();

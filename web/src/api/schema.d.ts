@@ -4754,10 +4754,11 @@ export interface components {
       requirement?: components['schemas']['Requirement'];
       /** Format: int32 */
       order?: null | number;
+      excuse?: null | components['schemas']['Excuse'];
       isDayChosen?: boolean;
     };
     /** @enum {string} */
-    WeekChangeKind: 'move' | 'takeOut' | 'restore' | 'withdraw';
+    WeekChangeKind: 'move' | 'takeOut' | 'restore' | 'withdraw' | 'excuse';
     WeekChanged: {
       /** Format: uuid */
       id: string;

@@ -17,8 +17,9 @@ import {
   type Row,
   type Sheet,
 } from './sheet';
-import type { Checks } from './useSheet';
+import type { Checks, useSheetActions } from './useSheet';
 import { DayLine } from './DayLine';
+import { DayMenu } from './DayMenu';
 
 export interface Selection {
   /** The cell in hand. */
@@ -41,11 +42,13 @@ interface Props {
   /** A session was dragged from one cell into another. */
   onDrop: (card: Card, from: Cell, to: Cell) => void;
   onKey: (e: KeyboardEvent) => void;
+  /** What is done to all of a day. */
+  actions: Pick<ReturnType<typeof useSheetActions>, 'move' | 'excuse'>;
 }
 
 /** Students in rows, days as the lanes of a mown ground, and the tray of what has no day yet beside the names. */
 export function SheetGrid(props: Props) {
-  const { sheet, rows, checks, selection, onSelect, inHand, onTake, carried, onDrop, onKey } = props;
+  const { sheet, rows, checks, selection, onSelect, inHand, onTake, carried, onDrop, onKey, actions } = props;
   const grid = useRef<HTMLDivElement>(null);
   const [over, setOver] = useState<Cell>();
   const { row, column } = selection.at;
@@ -58,6 +61,8 @@ export function SheetGrid(props: Props) {
   useEffect(() => focusCell(), [row, column]);
 
   function onKeyDown(e: KeyboardEvent) {
+    // A button of the head has its own keys.
+    if (e.target instanceof HTMLElement && e.target.closest('button')) return;
     const by = steps[e.key];
     if (!by || e.ctrlKey || e.metaKey || e.altKey) {
       onKey(e);
@@ -96,14 +101,7 @@ export function SheetGrid(props: Props) {
           const day = dayOf(sheet.monday, i);
           return (
             <span role="columnheader" key={i} className={day === sheet.today ? 'today' : undefined}>
-              {day === null ? (
-                'Any day'
-              ) : (
-                <>
-                  {weekday(day).slice(0, 3)} <small>{Number(day.slice(8))}</small>
-                  {day === sheet.today && <small> today</small>}
-                </>
-              )}
+              {day === null ? 'Any day' : <DayMenu sheet={sheet} rows={rows} day={day} actions={actions} />}
             </span>
           );
         })}

@@ -258,6 +258,7 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
               carried={new Set(carried?.held.map((h) => h.card.assignmentId))}
               onDrop={(card, from, to) => letGo([{ card, row: from.row }], from, to)}
               onKey={onGridKey}
+              actions={actions}
             />
           </Box>
           {showsPlans && (

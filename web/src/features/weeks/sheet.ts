@@ -59,6 +59,10 @@ export function looseBetween(rows: readonly Row[], monday: string, a: Cell, b: C
   );
 }
 
+/** The sessions of a day that can still be moved or excused. */
+export const looseOn = (rows: readonly Row[], day: string): Card[] =>
+  rows.flatMap((row) => row.sessions.filter((card) => card.day === day && isLoose(card) && card.excuse === null));
+
 export interface Put {
   planId: string;
   studentId: string;

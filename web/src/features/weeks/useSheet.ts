@@ -125,6 +125,21 @@ export function useSheetActions(week: string, squad: string) {
       };
     });
 
+  /** Excuses sessions because of the weather: the range is closed, or there is a storm. */
+  const excuse = (cards: readonly Card[]) =>
+    run(async () => {
+      const names = titles();
+      const excused = (why: Schemas['Excuse'] | null, some: readonly Card[]) =>
+        change(some.map((c) => ({ kind: 'excuse' as const, id: c.assignmentId, version: versionNow(c), excuse: why })));
+      const changed = await excused('weather', cards);
+      const done = changed.flatMap((c) => (c.card ? [c.card] : []));
+      return {
+        text: `Excused ${count(done.length, 'session')}: weather.`,
+        refused: refusedOf(changed, (id) => names.get(id) ?? 'A session'),
+        undo: async () => refusedOf(await excused(null, done), (id) => names.get(id) ?? 'A session'),
+      };
+    });
+
   /** The version of a session that the coach sees at this moment: steps that are taken back change it too. */
   const versionNow = (card: Card) =>
     queries
@@ -295,6 +310,7 @@ export function useSheetActions(week: string, squad: string) {
   return {
     move,
     takeOut,
+    excuse,
     put,
     copyLastWeek,
     place,
