@@ -124,7 +124,8 @@ public sealed class WeekSheetService(
                                     r.Day,
                                     r.Requirement,
                                     r.Order,
-                                    IsOver(r, today)
+                                    IsOver(r, today),
+                                    r.Excuse is not null
                                 )),
                         ],
                     }

@@ -119,6 +119,12 @@ public class WeekCheckTests
             ["Nothing for bunker, which the student believes is weak."],
             Check([On(0), On(1, Putting)], context).Week.Select(f => f.Why)
         );
+        // What was done this week counts, what was excused does not.
+        Assert.Equal(
+            ["Nothing for bunker, which the student believes is weak."],
+            Check([On(0), On(1, Putting) with { IsOver = true }], context).Week.Select(f => f.Why)
+        );
+        Assert.Equal(2, Check([On(0), On(1, Putting) with { IsOver = true, IsExcused = true }], context).Week.Count);
         // Two results say nothing yet.
         Assert.Empty(Check([On(0)], GivenPlan.Context with { Losses = [new AreaLoss(Area.Putting, 0.4, 2)] }).Week);
     }

@@ -25,7 +25,7 @@ public static class WeekCheck
     {
         var open = week.Sessions.Where(s => !s.IsOver).ToList();
         var minutes = open.Sum(s => PlanTotals.Of(s.Plan).Minutes);
-        var areas = AreasOf(week, open);
+        var areas = AreasOf(week);
         return new CheckedWeek(
             [.. week.Sessions.Select(s => s.IsOver ? new SessionFindings(s.Id, null, []) : FindingsOf(week, s))],
             [.. new Found(week, open, areas, minutes).All().OrderByDescending(f => f.Level).ThenBy(f => f.Id)],
@@ -61,9 +61,11 @@ public static class WeekCheck
         return new SessionFindings(session.Id, day, findings);
     }
 
-    private static List<AreaOfWeek> AreasOf(WeekToCheck week, IEnumerable<SessionToCheck> open)
+    private static List<AreaOfWeek> AreasOf(WeekToCheck week)
     {
-        var planned = open.SelectMany(s => s.Plan.Practice())
+        var planned = week
+            .Sessions.Where(s => !s.IsExcused)
+            .SelectMany(s => s.Plan.Practice())
             .Where(s => s.Phase != Phase.WarmUp && s.EffectiveArea is not null)
             .GroupBy(s => s.EffectiveArea!.Value)
             .ToDictionary(g => g.Key, g => g.Sum(s => s.Minutes));

@@ -13,14 +13,16 @@ namespace MorningRound.Core.Weeks.Checking;
 /// <param name="Day">Its day; null for "any day".</param>
 /// <param name="Requirement">Whether it counts.</param>
 /// <param name="Order">Its place in a stated order; null where there is none.</param>
-/// <param name="IsOver">Whether it was practised or excused: then it is not checked, and what it loaded is in the load already.</param>
+/// <param name="IsOver">Whether it was practised, excused or missed: then it is not checked, and what it loaded is in the load already.</param>
+/// <param name="IsExcused">Whether it counts for nothing.</param>
 public sealed record SessionToCheck(
     Guid Id,
     SessionPlan Plan,
     DateOnly? Day,
     Requirement Requirement = Requirement.Must,
     int? Order = null,
-    bool IsOver = false
+    bool IsOver = false,
+    bool IsExcused = false
 );
 
 /// <summary>One student's week, published or not.</summary>
@@ -101,7 +103,7 @@ public sealed record SessionFindings(Guid Id, DateOnly? Day, IReadOnlyList<Findi
 
 /// <summary>Minutes of a week in one part of the game, beside what is known of that part.</summary>
 /// <param name="Area">The part.</param>
-/// <param name="Minutes">Planned minutes after warming up.</param>
+/// <param name="Minutes">Planned minutes after warming up, of all sessions of the week that count.</param>
 /// <param name="Shortfall">The mean share that was missing to goals lately, 0 to 1; null where no result says anything.</param>
 /// <param name="IsBelievedWeak">Whether the student believes it is weak.</param>
 public sealed record AreaOfWeek(Area Area, int Minutes, double? Shortfall, bool IsBelievedWeak);

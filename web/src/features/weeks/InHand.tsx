@@ -45,7 +45,7 @@ export function InHand({ row, day, card, check, actions }: Props) {
         {card ? <Session card={card} row={row} actions={actions} /> : <Nothing row={row} day={day} />}
       </Box>
       <Box>
-        {card && (findings.length > 0 || card.notes) && (
+        {card && (findings.length > 0 || saysSomething(card.notes)) && (
           <>
             <Typography variant="h3" component="h2">
               This session
@@ -74,6 +74,10 @@ export function InHand({ row, day, card, check, actions }: Props) {
     </Box>
   );
 }
+
+const saysSomething = (notes: Card['notes']) =>
+  notes !== null &&
+  (notes.wasMissed || notes.dayReason || (notes.tailored?.length ?? 0) > 0 || (notes.offers?.length ?? 0) > 0);
 
 function Session({ card, row, actions }: { card: Card; row: Row; actions: Props['actions'] }) {
   const isPlanChanged = row.planChanged.includes(card.assignmentId);

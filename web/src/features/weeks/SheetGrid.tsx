@@ -237,7 +237,7 @@ function Usual({ row }: { row: Row }) {
   const told =
     usualMinutes === null
       ? 'no history yet'
-      : `usual ${Math.round(usualMinutes)}${row.loadRatio === null || row.minutes === 0 ? '' : `, load ${row.loadRatio.toFixed(1)} ×`}`;
+      : `usual ${Math.round(usualMinutes)}${row.loadRatio === null || row.minutes === 0 ? '' : `, ${row.loadRatio.toFixed(1)} ×`}`;
   return (
     <>
       <svg aria-hidden width="100%" height="8">
@@ -323,7 +323,7 @@ const sheetLook = {
     borderBottom: '2px solid',
     borderColor: 'text.primary',
     fontWeight: 640,
-    '& span': { px: 1, py: 0.75 },
+    '& > span': { px: 1, py: 0.5, display: 'flex', alignItems: 'center' },
     '& small': { fontWeight: 400, color: 'text.secondary', fontSize: 13 },
     '& .today': { boxShadow: 'inset 0 3px 0 currentColor' },
   },
