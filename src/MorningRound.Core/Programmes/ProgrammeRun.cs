@@ -14,12 +14,14 @@ public sealed record ProgrammeRun
     /// <summary>The first week in which this student does not take part any more; null while it goes on.</summary>
     public IsoWeek? Until { get; init; }
 
-    /// <summary>Weeks in which it waited for this student, from <see cref="From"/> on. What was due then comes a week later.</summary>
+    /// <summary>
+    /// Weeks in which it waited for this student, from <see cref="From"/> on. What was due then comes a week later.
+    /// </summary>
     public IReadOnlyList<IsoWeek> Waits { get; init; } = [];
 
     /// <summary>
-    /// The week of the programme that a week of the calendar is for this student; null before it starts and after it ended, and in
-    /// a week in which it waits.
+    /// The week of the programme that a week of the calendar is for this student; null before it starts and after it ended,
+    /// and in a week in which it waits.
     /// </summary>
     /// <param name="week">The week of the calendar.</param>
     /// <param name="weeks">How many weeks the programme takes.</param>

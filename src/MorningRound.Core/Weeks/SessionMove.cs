@@ -27,8 +27,8 @@ public enum CannotReason
 public static class SessionMove
 {
     /// <summary>
-    /// What keeps a student from moving a session to a day, at the path of the day; empty when nothing does. Inside its week, from
-    /// today on, on a day they can, and where times are on record into one of them.
+    /// What keeps a student from moving a session to a day, at the path of the day; empty when nothing does. Inside its week,
+    /// from today on, on a day they can, and where times are on record into one of them.
     /// </summary>
     /// <param name="session">The session as it stands.</param>
     /// <param name="day">The day it is to go to.</param>
@@ -55,8 +55,8 @@ public static class SessionMove
             .Found;
 
     /// <summary>
-    /// Whether a student may still move it or say that they cannot: it was not begun and not excused by the coach, and its week is
-    /// not over.
+    /// Whether a student may still move it or say that they cannot: it was not begun and not excused by the coach, and its
+    /// week is not over.
     /// </summary>
     public static bool CanStillBeChanged(AssignedSession session, DateOnly today) =>
         !session.HasLog && session.Requirement != Requirement.Own && today <= session.Week.Sunday;

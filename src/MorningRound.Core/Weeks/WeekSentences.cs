@@ -23,7 +23,8 @@ internal static class WeekSentences
 
     public static readonly Sentence TooMuchLoad = new(
         "week.tooMuchLoad",
-        "With all of it the week's load comes to {0:0.0#} times the mean of the four weeks before; above {1:0.0} is a reason to look."
+        "With all of it the week's load comes to {0:0.0#} times the mean of the four weeks before; above {1:0.0} is a "
+            + "reason to look."
     );
     public static readonly Sentence BusyWeek = new("week.busy", "A busy week: {0:0.0#} times the load of the four weeks before.");
     public static readonly Sentence DrillTwiceADay = new("week.drillTwiceADay", "“{0}” comes twice on {1}.");

@@ -42,7 +42,9 @@ internal static class AssignmentColumns
         row.Figures = read.Count == 0 ? null : SessionFigures.Of(row.Document, read);
     }
 
-    /// <summary>Notes what is about to change of a published session, so that the student is told. A draft is changed unseen.</summary>
+    /// <summary>
+    /// Notes what is about to change of a published session, so that the student is told. A draft is changed unseen.
+    /// </summary>
     public static void NoteChange(
         this AssignmentRow row,
         IsoWeek week,

@@ -197,8 +197,8 @@ internal static class AssignmentSets
             .SingleOrDefaultAsync(cancel);
 
     /// <summary>
-    /// Notes that published sessions are being sent to their student, before they are read: from then on publishing cannot be taken
-    /// back.
+    /// Notes that published sessions are being sent to their student, before they are read: from then on publishing cannot be
+    /// taken back.
     /// </summary>
     public static Task NoteSentAsync(
         this MorningRoundDb db,

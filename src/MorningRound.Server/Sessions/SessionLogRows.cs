@@ -121,8 +121,8 @@ public sealed class DrillMeasureRow
     public Area Area { get; init; }
 
     /// <summary>
-    /// How much was missing to what was asked in this measure, 0 to 1, 0 where it was met; null where nothing was asked or attempted,
-    /// and while warming up.
+    /// How much was missing to what was asked in this measure, 0 to 1, 0 where it was met; null where nothing was asked or
+    /// attempted, and while warming up.
     /// </summary>
     public double? Shortfall { get; set; }
 }

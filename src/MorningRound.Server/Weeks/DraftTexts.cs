@@ -10,7 +10,9 @@ namespace MorningRound.Server.Weeks;
 /// <summary>A session's text, and the version of the plan it is of; null for a text of its own.</summary>
 public sealed record DraftText(SessionPlan Document, int? PlanVersion);
 
-/// <summary>What drafts read at this moment: a draft follows its plan until it is published, unless its text is its own.</summary>
+/// <summary>
+/// What drafts read at this moment: a draft follows its plan until it is published, unless its text is its own.
+/// </summary>
 public sealed class DraftTexts(MorningRoundDb db)
 {
     /// <summary>The text of each session by its id; what was published keeps the text it was published with. One query.</summary>
@@ -29,7 +31,9 @@ public sealed class DraftTexts(MorningRoundDb db)
         );
     }
 
-    /// <summary>The latest text of the plans that sessions were set from, by plan; those that are gone are missing. One query.</summary>
+    /// <summary>
+    /// The latest text of the plans that sessions were set from, by plan; those that are gone are missing. One query.
+    /// </summary>
     public async Task<IReadOnlyDictionary<Guid, DraftText>> LatestAsync(
         Caller caller,
         IReadOnlyCollection<AssignmentRow> rows,

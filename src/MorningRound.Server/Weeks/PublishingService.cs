@@ -26,9 +26,9 @@ public sealed partial class PublishingService(MorningRoundDb db, DomainClock clo
     public const int MostStudents = 200;
 
     /// <summary>
-    /// Publishes the drafts of students' weeks that can be, and says of the others what keeps each, once. The text that counts from
-    /// then on is the plan's text of this moment, or the session's own where it has one. When nothing at all can be published,
-    /// that is a refusal.
+    /// Publishes the drafts of students' weeks that can be, and says of the others what keeps each, once. The text that counts
+    /// from then on is the plan's text of this moment, or the session's own where it has one. When nothing at all can be
+    /// published, that is a refusal.
     /// </summary>
     public async Task<IReadOnlyList<PublishedWeek>> PublishAsync(
         Caller caller,

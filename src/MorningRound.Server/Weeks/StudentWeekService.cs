@@ -60,8 +60,8 @@ public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, Stu
     }
 
     /// <summary>
-    /// Notes that the student cannot: ill, hurt, away and weather excuse the session, no time is known and excuses nothing. With no
-    /// reason it is taken back.
+    /// Notes that the student cannot: ill, hurt, away and weather excuse the session, no time is known and excuses nothing.
+    /// With no reason it is taken back.
     /// </summary>
     public async Task<SessionCard> CannotAsync(
         Caller caller,
@@ -93,7 +93,9 @@ public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, Stu
         );
     }
 
-    /// <summary>The days that each session of a week can be moved to by its student; those that can go nowhere are left out.</summary>
+    /// <summary>
+    /// The days that each session of a week can be moved to by its student; those that can go nowhere are left out.
+    /// </summary>
     public static IReadOnlyList<MoveDays> DaysToMoveTo(
         IReadOnlyCollection<ListedAssignment> sessions,
         IsoWeek week,

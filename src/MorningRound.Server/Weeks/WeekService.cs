@@ -119,7 +119,9 @@ public sealed class WeekService(
         return Card(caller, row);
     }
 
-    /// <summary>Moves a session inside its week, or changes whether it counts. What was published is marked for the student.</summary>
+    /// <summary>
+    /// Moves a session inside its week, or changes whether it counts. What was published is marked for the student.
+    /// </summary>
     public async Task<SessionCard> MoveAsync(
         Caller caller,
         WeekChangeInput move,
@@ -204,8 +206,8 @@ public sealed class WeekService(
         );
 
     /// <summary>
-    /// Takes a session out of the week, unless something was already done of it. A trace stays: to put it back as it was, and for a
-    /// phone that is practising it without a signal.
+    /// Takes a session out of the week, unless something was already done of it. A trace stays: to put it back as it was, and
+    /// for a phone that is practising it without a signal.
     /// </summary>
     public async Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel)
     {

@@ -33,7 +33,9 @@ public sealed class WeekSheetService(
     /// <summary>The most students that are checked in one call.</summary>
     public const int MostChecked = 50;
 
-    /// <summary>The sheet in six statements, whatever the number of students, the one that looks up the sign-in included.</summary>
+    /// <summary>
+    /// The sheet in six statements, whatever the number of students, the one that looks up the sign-in included.
+    /// </summary>
     /// <param name="caller">The coach.</param>
     /// <param name="week">The week.</param>
     /// <param name="squadId">Only this squad's students; null for all.</param>

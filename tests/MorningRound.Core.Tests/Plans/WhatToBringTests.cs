@@ -7,7 +7,9 @@ using static MorningRound.Core.Tests.Given;
 
 namespace MorningRound.Core.Tests.Plans;
 
-/// <summary>What stands in the bag before a session, and whether it can still go to another day. Common practice, no source.</summary>
+/// <summary>
+/// What stands in the bag before a session, and whether it can still go to another day. Common practice, no source.
+/// </summary>
 public class WhatToBringTests
 {
     [Fact]

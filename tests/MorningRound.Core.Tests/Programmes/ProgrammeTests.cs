@@ -9,7 +9,9 @@ using static MorningRound.Core.Tests.Given;
 
 namespace MorningRound.Core.Tests.Programmes;
 
-/// <summary>Weeks × slots, and what changes from week to week. That a lighter week comes in between is common practice, no source.</summary>
+/// <summary>
+/// Weeks × slots, and what changes from week to week. That a lighter week comes in between is common practice, no source.
+/// </summary>
 public class ProgrammeTests
 {
     private static readonly Guid PlanId = Id(70);

@@ -8,7 +8,9 @@ using static MorningRound.Core.Tests.Given;
 
 namespace MorningRound.Core.Tests.Weeks;
 
-/// <summary>Where sessions go. The rules and their order are the product's own; that a best placement is one is checked by trying all.</summary>
+/// <summary>
+/// Where sessions go. The rules and their order are the product's own; that a best placement is one is checked by trying all.
+/// </summary>
 public class PlacingTests
 {
     private static readonly DateOnly Monday = Week.Monday;

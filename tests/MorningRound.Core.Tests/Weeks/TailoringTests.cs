@@ -10,7 +10,9 @@ using MorningRound.Core.Weeks.Tailoring;
 
 namespace MorningRound.Core.Tests.Weeks;
 
-/// <summary>What a plan for many becomes for one. That bag, pain, things and level decide it is common practice, no source.</summary>
+/// <summary>
+/// What a plan for many becomes for one. That bag, pain, things and level decide it is common practice, no source.
+/// </summary>
 public class TailoringTests
 {
     private static readonly DrillFile Shelf = Given.Shelf;
@@ -192,7 +194,9 @@ public class TailoringTests
             Segments = [.. plan.Practice().Select(change)],
         };
 
-    /// <summary>A plan of drills of the shelf, each in its usual phase and on its usual ground, on the step of an improving player.</summary>
+    /// <summary>
+    /// A plan of drills of the shelf, each in its usual phase and on its usual ground, on the step of an improving player.
+    /// </summary>
     private static SessionPlan PlanOf(params string[] drills) =>
         new()
         {

@@ -11,8 +11,8 @@ using static MorningRound.Core.Tests.Given;
 namespace MorningRound.Core.Tests.Weeks;
 
 /// <summary>
-/// What is said of a week. For each thing there is a week that says only that, and a smallest change that clears it. The rules are
-/// those of the trade, common practice, no source; the load's bounds are Gabbett, Br J Sports Med 50 (2016) 273.
+/// What is said of a week. For each thing there is a week that says only that, and a smallest change that clears it. The rules
+/// are those of the trade, common practice, no source; the load's bounds are Gabbett, Br J Sports Med 50 (2016) 273.
 /// </summary>
 public class WeekCheckTests
 {

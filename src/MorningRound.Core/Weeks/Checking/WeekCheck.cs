@@ -9,8 +9,8 @@ using MorningRound.Core.Wording;
 namespace MorningRound.Core.Weeks.Checking;
 
 /// <summary>
-/// Looks a student's week over: every session by the plan check, for this student on its real day, and the week as a whole. A stop
-/// holds back the session it is found in, and nothing else.
+/// Looks a student's week over: every session by the plan check, for this student on its real day, and the week as a whole. A
+/// stop holds back the session it is found in, and nothing else.
 /// </summary>
 public static class WeekCheck
 {

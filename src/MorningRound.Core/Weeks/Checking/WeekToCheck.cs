@@ -13,7 +13,8 @@ namespace MorningRound.Core.Weeks.Checking;
 /// <param name="Day">Its day; null for "any day".</param>
 /// <param name="Requirement">Whether it counts.</param>
 /// <param name="Order">Its place in a stated order; null where there is none.</param>
-/// <param name="IsOver">Whether it was practised, excused or missed: then it is not checked, and what it loaded is in the load already.</param>
+/// <param name="IsOver">Whether it was practised, excused or missed: then it is not checked, and what it loaded is in the load
+/// already.</param>
 /// <param name="IsExcused">Whether it counts for nothing.</param>
 public sealed record SessionToCheck(
     Guid Id,
@@ -93,7 +94,8 @@ public sealed record WeekFinding(
 
 /// <summary>What the plan check says of one session, for this student on its day.</summary>
 /// <param name="Id">The session.</param>
-/// <param name="Day">The day that was looked at; for "any day" the one on which it is mildest. Null where nothing was checked.</param>
+/// <param name="Day">The day that was looked at; for "any day" the one on which it is mildest. Null where nothing was
+/// checked.</param>
 /// <param name="Findings">Everything found, the heaviest first. Those of the load stand with the week.</param>
 public sealed record SessionFindings(Guid Id, DateOnly? Day, IReadOnlyList<Finding> Findings)
 {

@@ -234,7 +234,9 @@ internal sealed class PlacingModel
     private int BitsOf(Func<SessionToPlace, bool> of) =>
         Enumerable.Range(0, Count).Where(i => of(_sessions[i])).Aggregate(0, (set, i) => set | (1 << i));
 
-    /// <summary>The times of a day that no standing session takes; one that is open for anything where none are on record.</summary>
+    /// <summary>
+    /// The times of a day that no standing session takes; one that is open for anything where none are on record.
+    /// </summary>
     private List<Slot> FreeSlots(DateOnly day)
     {
         List<Slot> slots = [.. _week.Times.Where(t => t.Weekday == day.DayOfWeek).OrderBy(t => t.From).Select(t => new Slot(t))];

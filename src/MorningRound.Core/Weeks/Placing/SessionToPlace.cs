@@ -9,8 +9,8 @@ namespace MorningRound.Core.Weeks.Placing;
 /// <summary>A session as far as its day depends on it.</summary>
 public sealed record SessionToPlace
 {
-    /// <summary>Effort × minutes from which a session, or all sessions of a day together, are heavy: 75 minutes at an effort of 6.
-    /// The product's own number.</summary>
+    /// <summary>Effort × minutes from which a session, or all sessions of a day together, are heavy: 75 minutes at an effort
+    /// of 6. The product's own number.</summary>
     public const double HeavyFrom = 450;
 
     /// <summary>The effort of somebody who never rated one. The product's own number.</summary>
@@ -37,7 +37,9 @@ public sealed record SessionToPlace
     /// <summary>Where most of it is done; null where that is left open.</summary>
     public PlaceKind? Place { get; init; }
 
-    /// <summary>Its place in a stated order: one with a lower number is never later. Null where the order does not matter.</summary>
+    /// <summary>
+    /// Its place in a stated order: one with a lower number is never later. Null where the order does not matter.
+    /// </summary>
     public int? Order { get; init; }
 
     /// <summary>Whether it is nothing but a warm-up, which a competition day allows.</summary>
@@ -67,8 +69,8 @@ public sealed record SessionToPlace
     }
 
     /// <summary>
-    /// The minutes that a session may have on a day before a competition: an hour on the two days before the student gets there, half
-    /// an hour from then on; null for any other day. The product's own numbers.
+    /// The minutes that a session may have on a day before a competition: an hour on the two days before the student gets
+    /// there, half an hour from then on; null for any other day. The product's own numbers.
     /// </summary>
     public static int? LongestBefore(Competition competition, DateOnly day)
     {
@@ -95,7 +97,9 @@ public sealed record SessionToPlace
         || (place != PlaceKind.Home && Place is PlaceKind.PuttingGreen or PlaceKind.ChippingGreen or PlaceKind.Bunker);
 }
 
-/// <summary>A session that stands where it is: one that was published, begun or held, of this week or the days around it.</summary>
+/// <summary>
+/// A session that stands where it is: one that was published, begun or held, of this week or the days around it.
+/// </summary>
 /// <param name="Session">The session.</param>
 /// <param name="Day">Its day.</param>
 public sealed record StandingSession(SessionToPlace Session, DateOnly Day);

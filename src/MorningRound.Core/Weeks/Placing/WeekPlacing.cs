@@ -115,8 +115,8 @@ internal sealed class PlacingOfSeven(WeekToPlace week)
         OfOneDay.Where(rule => PlacingModel.Forbids(week, rule, session, day));
 
     /// <summary>
-    /// The fewest rules without which some best placement has the session on a day, those that give way first; null where there are
-    /// none.
+    /// The fewest rules without which some best placement has the session on a day, those that give way first; null where
+    /// there are none.
     /// </summary>
     private IReadOnlyList<PlacingRule>? KeptFrom(int i, SessionToPlace session, int at, DateOnly day)
     {

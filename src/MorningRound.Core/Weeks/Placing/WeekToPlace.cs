@@ -9,7 +9,9 @@ public enum PlacingRule
     /// <summary>A day on which the student cannot.</summary>
     Absence,
 
-    /// <summary>No time of the student's on that day is long enough, at the right ground. Without times on record, every day has one.</summary>
+    /// <summary>
+    /// No time of the student's on that day is long enough, at the right ground. Without times on record, every day has one.
+    /// </summary>
     Times,
 
     /// <summary>A time holds one session.</summary>
@@ -33,7 +35,10 @@ public enum PlacingRule
     /// <summary>A drill not on the same day again, and not on the next.</summary>
     DrillApart,
 
-    /// <summary>The two days before a competition's arrival, or else before its first day, without long sessions, and the day of arrival with a short one at most.</summary>
+    /// <summary>
+    /// The two days before a competition's arrival, or else before its first day, without long sessions, and the day of
+    /// arrival with a short one at most.
+    /// </summary>
     Taper,
 }
 
@@ -52,10 +57,14 @@ public sealed record WeekToPlace
     /// <summary>The days on which the student cannot.</summary>
     public IReadOnlyList<Absence> Absences { get; init; } = [];
 
-    /// <summary>The student's competitions.</summary>
+    /// <summary>
+    /// The student's competitions.
+    /// </summary>
     public IReadOnlyList<Competition> Competitions { get; init; } = [];
 
-    /// <summary>What is to be placed, each id once. The earlier in the list, the earlier in the week where nothing else decides.</summary>
+    /// <summary>
+    /// What is to be placed, each id once. The earlier in the list, the earlier in the week where nothing else decides.
+    /// </summary>
     public required IReadOnlyList<SessionToPlace> Sessions { get; init; }
 
     /// <summary>What stands, in this week and on the days just before and after it.</summary>

@@ -13,7 +13,8 @@ public sealed record NextStepOffer(Guid SegmentId, int Rung, string Why);
 public static class NextSteps
 {
     /// <summary>
-    /// A plan that was published, as it can be worked on again: a drill that stands on the shelf as it was set has its ladder back.
+    /// A plan that was published, as it can be worked on again: a drill that stands on the shelf as it was set has its ladder
+    /// back.
     /// </summary>
     public static SessionPlan ForNextWeek(SessionPlan published, IReadOnlyDictionary<Guid, Drill> shelf) =>
         published with
@@ -35,8 +36,8 @@ public static class NextSteps
         };
 
     /// <summary>
-    /// The steps that the last results offer, in the order of the plan; empty where none is due. A drill at the top of its ladder,
-    /// or set on another step than the results are of, has none.
+    /// The steps that the last results offer, in the order of the plan; empty where none is due. A drill at the top of its
+    /// ladder, or set on another step than the results are of, has none.
     /// </summary>
     public static IReadOnlyList<NextStepOffer> Of(SessionPlan plan, IReadOnlyCollection<LadderStanding> standings) =>
         [
@@ -54,7 +55,9 @@ public static class NextSteps
             ),
         ];
 
-    /// <summary>The plan with steps taken, each with the goal that is usual there. A step the plan does not have changes nothing.</summary>
+    /// <summary>
+    /// The plan with steps taken, each with the goal that is usual there. A step the plan does not have changes nothing.
+    /// </summary>
     public static SessionPlan Taken(SessionPlan plan, IReadOnlyCollection<NextStepOffer> offers) =>
         plan with
         {

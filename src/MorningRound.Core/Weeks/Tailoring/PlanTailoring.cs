@@ -111,7 +111,9 @@ public static class PlanTailoring
         && shelved.Drill.Intents.Contains(segment.Intent)
         && shelved.Drill.Places.Contains(segment.Place);
 
-    /// <summary>How near a drill comes: what it trains first, then how it is counted, then who it is for and how long it takes.</summary>
+    /// <summary>
+    /// How near a drill comes: what it trains first, then how it is counted, then who it is for and how long it takes.
+    /// </summary>
     private static (int, int, int, int, int, string) Distance(
         ShelvedDrill shelved,
         PracticeSegment segment,
@@ -241,7 +243,9 @@ public static class PlanTailoring
         };
     }
 
-    /// <summary>The club of the bag next to one that is not in it, one that is not in use yet before others; null where none is near.</summary>
+    /// <summary>
+    /// The club of the bag next to one that is not in it, one that is not in use yet before others; null where none is near.
+    /// </summary>
     private static Club? Nearest(Club club, IEnumerable<Club> bag, IReadOnlyList<Club> inUse) =>
         bag.Where(c => c != Club.Putter && Math.Abs(c - club) <= NearestClubs && club != Club.Putter)
             .OrderBy(c => inUse.Contains(c))

@@ -9,7 +9,8 @@ namespace MorningRound.Core.Weeks.Tailoring;
 /// </summary>
 /// <param name="DrillId">The drill.</param>
 /// <param name="Rung">The step, from 0.</param>
-/// <param name="MetInARow">The latest comparable results that met their goal, one after another; 0 where the last one did not.</param>
+/// <param name="MetInARow">The latest comparable results that met their goal, one after another; 0 where the last one did
+/// not.</param>
 public sealed record LadderStanding(Guid DrillId, int Rung, int MetInARow)
 {
     /// <summary>

@@ -234,10 +234,8 @@ function SheetRow(props: RowProps) {
 function Usual({ row }: { row: Row }) {
   const { usualMinutes } = row;
   const most = Math.max(row.minutes, usualMinutes ?? 0, 60) * 1.15;
-  const told =
-    usualMinutes === null
-      ? 'no history yet'
-      : `usual ${Math.round(usualMinutes)}${row.loadRatio === null || row.minutes === 0 ? '' : `, ${row.loadRatio.toFixed(1)} ×`}`;
+  const ratio = row.loadRatio === null || row.minutes === 0 ? '' : `, ${row.loadRatio.toFixed(1)} ×`;
+  const told = usualMinutes === null ? 'no history yet' : `usual ${Math.round(usualMinutes)}${ratio}`;
   return (
     <>
       <svg aria-hidden width="100%" height="8">
