@@ -178,6 +178,43 @@ public class TailoringTests
         }
     }
 
+    [Fact]
+    public void A_goal_met_twice_running_offers_the_next_step_and_one_miss_does_not()
+    {
+        var plan = Changed(PlanOf("Round the hole"), s => s with { Drill = s.Drill! with { Rung = 1 } });
+        var offer = Assert.Single(NextSteps.Of(plan, [new LadderStanding(IdOf("Round the hole"), 1, 2)]));
+        var ladder = Only(plan).Drill!.Drill.Ladder;
+        Assert.Equal((Only(plan).Id, 2), (offer.SegmentId, offer.Rung));
+        Assert.Equal($"“Round the hole” could go on to “{ladder[2].Name}”: the goal was met 2 times running.", offer.Why);
+        Assert.Empty(NextSteps.Of(plan, [new LadderStanding(IdOf("Round the hole"), 1, 1)]));
+        // Results of another step say nothing of this one, and above the top there is none.
+        Assert.Empty(NextSteps.Of(plan, [new LadderStanding(IdOf("Round the hole"), 0, 4)]));
+        var top = Changed(plan, s => s with { Drill = s.Drill! with { Rung = 3 } });
+        Assert.Empty(NextSteps.Of(top, [new LadderStanding(IdOf("Round the hole"), 3, 4)]));
+    }
+
+    [Fact]
+    public void A_step_that_is_taken_brings_the_goal_that_is_usual_there()
+    {
+        var plan = Changed(PlanOf("Round the hole"), s => s with { Drill = s.Drill! with { Rung = 1 } });
+        var taken = Only(NextSteps.Taken(plan, [new NextStepOffer(Given.Id(1), 2, "")])).Drill!;
+        Assert.Equal((2, taken.Drill.UsualGoal(2)), (taken.Rung, taken.Goal));
+        Assert.Equal(1, Only(NextSteps.Taken(plan, [new NextStepOffer(Given.Id(9), 2, "")])).Drill!.Rung);
+        Assert.Equal(1, Only(NextSteps.Taken(plan, [new NextStepOffer(Given.Id(1), 9, "")])).Drill!.Rung);
+    }
+
+    [Fact]
+    public void What_was_published_gets_its_ladder_back_while_the_shelf_still_has_the_drill_as_it_was_set()
+    {
+        var plan = PlanOf("Round the hole");
+        var shelf = Shelf.Drills.ToDictionary(d => d.Id, d => d.Drill);
+        var again = NextSteps.ForNextWeek(plan.ForPublishing(), shelf);
+        Assert.Equal(4, Only(again).Drill!.Drill.Ladder.Count);
+        shelf[IdOf("Round the hole")] = shelf[IdOf("Close the door")];
+        Assert.Empty(Only(NextSteps.ForNextWeek(plan.ForPublishing(), shelf)).Drill!.Drill.Ladder);
+        Assert.Empty(Only(NextSteps.ForNextWeek(plan.ForPublishing(), new Dictionary<Guid, Drill>())).Drill!.Drill.Ladder);
+    }
+
     private static int Stops(SessionPlan plan, PlanContext context) =>
         PlanCheck.Run(plan, context).Count(f => f.Level == FindingLevel.Stop);
 
