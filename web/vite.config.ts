@@ -7,6 +7,7 @@ import { reactCompiler } from './reactCompiler.ts';
 const coachParts = [
   'BenchPage',
   'CallsFields',
+  'DayActs',
   'DraftDialog',
   'Drafted',
   'DrillDialog',

@@ -41,6 +41,7 @@ internal sealed class DemoHistory
     private readonly PublishingService _publishing;
     private readonly SquadService _squads;
     private readonly WeekSettingService _setting;
+    private readonly WeekPlacingService _placing;
     private readonly Dictionary<string, Guid> _studentIds = [];
     private readonly SessionLogService _logs;
     private readonly OwnPracticeService _own;
@@ -67,7 +68,8 @@ internal sealed class DemoHistory
         var texts = new DraftTexts(db);
         _publishing = new PublishingService(db, _clock, contexts, texts);
         _squads = new SquadService(db, _clock);
-        _setting = new WeekSettingService(db, _clock, contexts, texts, new LadderStandings(db), new SquadLoads(db));
+        _setting = new WeekSettingService(db, _clock, contexts, texts, new LadderStandings(db));
+        _placing = new WeekPlacingService(db, _clock, contexts, texts, new SquadLoads(db));
     }
 
     private IsoWeek ThisWeek => IsoWeek.Of(_today);
@@ -155,7 +157,7 @@ internal sealed class DemoHistory
 
         IReadOnlyList<Guid> begun = [.. DemoSquad.WithNextWeek.Select(name => _studentIds[name])];
         await _setting.CopyAsync(_coach, ThisWeek.Plus(1), ThisWeek, begun, cancel);
-        await _setting.PlaceAsync(_coach, ThisWeek.Plus(1), begun, cancel);
+        await _placing.PlaceAsync(_coach, ThisWeek.Plus(1), begun, cancel);
     }
 
     private async Task LayOutWeekAsync(DemoStudent student, Guid id, int back, CancellationToken cancel)

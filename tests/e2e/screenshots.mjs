@@ -66,8 +66,15 @@ await coach.page.getByRole('grid').waitFor();
 await coach.page.keyboard.press(']');
 await coach.page.getByRole('heading', { name: /^Next week/ }).waitFor();
 await coach.page.locator('.chip').first().waitFor();
-await coach.page.getByRole('row', { name: /^Bram Keelstra/ }).locator('.chip').nth(2).click();
-await coach.page.getByRole('region', { name: 'In hand' }).getByText(/^Friday/).waitFor();
+await coach.page
+  .getByRole('row', { name: /^Bram Keelstra/ })
+  .locator('.chip')
+  .nth(2)
+  .click();
+await coach.page
+  .getByRole('region', { name: 'In hand' })
+  .getByText(/^Friday/)
+  .waitFor();
 await coach.shoot('week-sheet');
 await coach.page.goto('/places');
 await coach.page.getByRole('button', { name: /River range/ }).click();

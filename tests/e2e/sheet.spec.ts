@@ -106,6 +106,7 @@ test('everything on the sheet can be taken back, publishing too', async ({ page 
   await comeIn(page, 'coach');
   const squad = await squadOf(page, 'Three', 3, '2026-W33');
   await page.goto(`/week?week=2026-W34&squad=${squad}`);
+  await expect(page.getByRole('row')).toHaveCount(4);
   const chips = page.locator('.chip');
   const undo = async (said: RegExp) => {
     await page.keyboard.press('Control+z');
@@ -183,6 +184,7 @@ test('one act excuses everybody’s day or moves it, and is taken back', async (
   await comeIn(page, 'coach');
   const squad = await squadOf(page, 'Storm', 2, '2026-W38');
   await page.goto(`/week?week=2026-W38&squad=${squad}`);
+  await expect(page.locator('.chip')).toHaveCount(4);
   await page.keyboard.press('g');
   await expect(status(page)).toHaveText(/^Placed 4.sessions/);
   await page.getByRole('button', { name: 'Mon 14 Sept: move or excuse everybody’s' }).click();

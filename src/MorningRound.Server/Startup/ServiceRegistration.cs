@@ -81,6 +81,7 @@ internal static class ServiceRegistration
             .AddScoped<PublishingService>()
             .AddScoped<WeekChangesService>()
             .AddScoped<WeekSettingService>()
+            .AddScoped<WeekPlacingService>()
             .AddScoped<WeekSheetService>()
             .AddScoped<StudentWeekService>();
         services.AddScoped<ProgressService>();

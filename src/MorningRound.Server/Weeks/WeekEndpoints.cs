@@ -157,7 +157,7 @@ public static class WeekEndpoints
                 string week,
                 SheetInput input,
                 Caller caller,
-                WeekSettingService service,
+                WeekPlacingService service,
                 DomainClock clock,
                 CancellationToken cancel
             ) => service.PlaceAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)

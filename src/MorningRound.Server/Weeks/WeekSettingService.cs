@@ -4,11 +4,9 @@ using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Plans;
-using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
 using MorningRound.Core.Weeks;
-using MorningRound.Core.Weeks.Placing;
 using MorningRound.Core.Weeks.Tailoring;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Drills;
@@ -20,14 +18,13 @@ using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Weeks;
 
-/// <summary>Sets weeks for many students at once: a plan put to a squad, last week copied, drafts put on days.</summary>
+/// <summary>Sets weeks for many students at once: a plan put to a squad, last week copied, next steps taken.</summary>
 public sealed class WeekSettingService(
     MorningRoundDb db,
     DomainClock clock,
     PlanContextService contexts,
     DraftTexts texts,
-    LadderStandings ladders,
-    SquadLoads loads
+    LadderStandings ladders
 )
 {
     /// <summary>The most sessions one call puts in.</summary>
@@ -151,50 +148,6 @@ public sealed class WeekSettingService(
         ];
     }
 
-    /// <summary>
-    /// Puts the drafts of students' weeks on their best days. What is published, and what a coach put on a day, stays there. Each
-    /// student's week is written as a whole or not at all.
-    /// </summary>
-    public async Task<IReadOnlyList<PlacedWeek>> PlaceAsync(
-        Caller caller,
-        IsoWeek week,
-        IReadOnlyCollection<Guid> students,
-        CancellationToken cancel
-    )
-    {
-        var weeks = new List<PlacedWeek>();
-        var left = students.ToHashSet();
-        while (left.Count > 0)
-        {
-            var squad = await contexts.SquadAsync(caller, week.Monday, left, cancel);
-            var lately = await loads.OfAsync(caller, left, week, cancel);
-            var (before, after) = (week.Monday.Plus(-1), week.Sunday.Plus(1));
-            var rows = await db
-                .Assignments.Where(a =>
-                    a.AcademyId == caller.AcademyId
-                    && left.Contains(a.StudentId)
-                    && (a.Monday == week.Monday || a.Day == before || a.Day == after)
-                )
-                .OrderBy(a => a.Id)
-                .ToListAsync(cancel);
-            var read = await texts.OfAsync(caller, rows, cancel);
-            foreach (var one in squad)
-            {
-                var context = one.Context with { Load = lately.GetValueOrDefault(one.Id)?.Load.ForPlanning() };
-                var own = rows.Where(r => r.StudentId == one.Id).ToList();
-                var placed = Place(own, week, context, read, clock.Today(caller.TimeZone));
-                if (!await db.SavedAsync(cancel))
-                    break;
-                weeks.Add(
-                    new PlacedWeek(one.Id, [.. own.Where(r => r.Monday == week.Monday).Select(r => Card(caller, r))], placed)
-                );
-                left.Remove(one.Id);
-            }
-        }
-
-        return weeks;
-    }
-
     /// <summary>Takes or leaves steps that the last results offer for a draft.</summary>
     public async Task<SessionCard> StepAsync(
         Caller caller,
@@ -261,45 +214,6 @@ public sealed class WeekSettingService(
                 cancel
             )
         );
-    }
-
-    private static IReadOnlyList<PlacedSession> Place(
-        List<AssignmentRow> own,
-        IsoWeek week,
-        PlanContext context,
-        IReadOnlyDictionary<Guid, DraftText> read,
-        DateOnly today
-    )
-    {
-        SessionToPlace FactsOf(AssignmentRow row) =>
-            SessionToPlace.Of(row.Id, read[row.Id].Document, context, row.Requirement, row.Order);
-        var free = own.Where(r => r is { PublishedAt: null, Notes.IsDayChosen: false } && r.Monday == week.Monday).ToList();
-        var placed = WeekPlacing.Of(
-            new WeekToPlace
-            {
-                Week = week,
-                From = today > week.Monday ? today : week.Monday,
-                Times = context.Student!.Own.Windows,
-                Absences = context.Student.Own.Absences,
-                Competitions = context.Student.Own.Competitions,
-                Sessions = [.. free.Select(FactsOf)],
-                Standing =
-                [
-                    .. own.Where(r => r.Day is not null && r.Excuse is null && !free.Contains(r))
-                        .Select(r => new StandingSession(FactsOf(r), r.Day!.Value)),
-                ],
-            }
-        );
-        foreach (var (row, to) in free.Zip(placed))
-        {
-            if (row.Day == to.Day && row.Notes.DayReason == to.Why)
-                continue;
-            row.Day = to.Day;
-            row.Notes = row.Notes with { DayReason = to.Why };
-            row.Version++;
-        }
-
-        return placed;
     }
 
     /// <summary>A draft that is made once: a repeated call finds it, and another text under the same id stays as it is.</summary>

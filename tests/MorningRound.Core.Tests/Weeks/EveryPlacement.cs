@@ -197,6 +197,7 @@ internal sealed class EveryPlacement(WeekToPlace week, params IReadOnlyCollectio
             Holds(PlacingRule.Taper) ? taper : 0,
             mustDays,
             extraDays,
+            Enumerable.Range(0, placement.Length).Where(i => placement[i] < 0).Sum(i => sessions[i].Minutes),
         ];
     }
 

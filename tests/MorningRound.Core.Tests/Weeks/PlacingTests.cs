@@ -144,6 +144,16 @@ public class PlacingTests
     }
 
     [Fact]
+    public void A_time_that_several_want_goes_to_the_longest_and_not_to_what_can_be_done_at_home()
+    {
+        var week = Sessions(One(1, minutes: 20) with { Place = PlaceKind.Home }, One(2, minutes: 90), One(3, minutes: 60)) with
+        {
+            Times = [Time(DayOfWeek.Friday, 120)],
+        };
+        Assert.Equal([-1, 4, -1], Place(week).Select(DayNumber));
+    }
+
+    [Fact]
     public void Before_a_competition_sessions_are_short()
     {
         // Played from Friday, there on Thursday: Tuesday and Wednesday are for an hour at most, Thursday for half of one.

@@ -10,14 +10,17 @@ namespace MorningRound.Core.Weeks.Placing;
 internal sealed class PlacingModel
 {
     // Each part of a cost has room for more than a week can add up to.
-    private const long Day = 1;
+    private const long UnplacedMinute = 1;
+    private const long Day = UnplacedMinute << 12;
     private const long MustDay = Day << 8;
     private const long Taper = MustDay << 8;
     private const long DrillPair = Taper << 6;
-    private const long HeavyPair = DrillPair << 20;
+    private const long HeavyPair = DrillPair << 13;
     private const long NoRest = HeavyPair << 4;
     private const long UnplacedExtra = NoRest << 1;
     private const long UnplacedMust = UnplacedExtra << 4;
+
+    private const int MostShared = 12;
 
     private readonly WeekToPlace _week;
     private readonly RuleSet _rules;
@@ -97,7 +100,9 @@ internal sealed class PlacingModel
     {
         var cost = !hasRest && _rules.Has(PlacingRule.RestDay) ? NoRest : 0;
         foreach (var i in In(unplaced))
-            cost += IsSecond(i) ? UnplacedExtra : UnplacedMust;
+            cost +=
+                (IsSecond(i) ? UnplacedExtra : UnplacedMust)
+                + (UnplacedMinute * Math.Min(_sessions[i].Minutes, SessionToPlace.MostMinutes));
         return cost;
     }
 
@@ -225,7 +230,8 @@ internal sealed class PlacingModel
 
     private static bool IsHeavy(double load) => load >= SessionToPlace.HeavyFrom;
 
-    private static int Shared(SessionToPlace a, SessionToPlace b) => a.Drills.Count(b.Drills.Contains);
+    /// <summary>The drills two sessions share; more than a dozen weigh no more than that.</summary>
+    private static int Shared(SessionToPlace a, SessionToPlace b) => Math.Min(MostShared, a.Drills.Count(b.Drills.Contains));
 
     private bool IsInOrder(SessionToPlace first, SessionToPlace then) => _rules.Has(PlacingRule.Order) && IsBefore(first, then);
 

@@ -16,6 +16,9 @@ public sealed record SessionToPlace
     /// <summary>The effort of somebody who never rated one. The product's own number.</summary>
     public const double EffortUnrated = 6;
 
+    /// <summary>More minutes than this make no difference to what is placed: eight hours and a half.</summary>
+    internal const int MostMinutes = 511;
+
     /// <summary>Its id, unique in the week.</summary>
     public required Guid Id { get; init; }
 

@@ -1,29 +1,16 @@
 import Box from '@mui/material/Box';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import { count, dayName, plusDays, weekday } from '../../ui/format';
-import { looseOn, moveTo, type Row, type Sheet } from './sheet';
-import type { useSheetActions } from './useSheet';
+import { thumb } from '../../app/theme';
+import { dayName, weekday } from '../../ui/format';
+import { onDemand } from '../../ui/onDemand';
+import type { DayActsProps } from './DayActs';
 
-interface Props {
-  sheet: Sheet;
-  rows: readonly Row[];
-  day: string;
-  actions: Pick<ReturnType<typeof useSheetActions>, 'move' | 'excuse'>;
-}
+const DayActs = onDemand(() => import('./DayActs').then((m) => m.DayActs));
 
-/** A day of the sheet, with one act for all of it: the range is closed, or a storm is coming. */
-export function DayMenu({ sheet, rows, day, actions }: Props) {
+/** A day of the sheet, with what can be done to all of it. */
+export function DayMenu(props: DayActsProps) {
+  const { sheet, day } = props;
   const [anchor, setAnchor] = useState<HTMLElement>();
-  const cards = looseOn(rows, day);
-  const days = Array.from({ length: 7 }, (_, i) => plusDays(sheet.monday, i)).filter(
-    (d) => d !== day && d >= sheet.today,
-  );
-  const act = (action: () => unknown) => () => {
-    setAnchor(undefined);
-    void action();
-  };
   return (
     <>
       <Box
@@ -39,34 +26,15 @@ export function DayMenu({ sheet, rows, day, actions }: Props) {
           font: 'inherit',
           color: 'inherit',
           cursor: 'pointer',
-          minHeight: 24,
+          minHeight: thumb(24),
+          // Eight of them share the width of a phone.
+          minWidth: 0,
         }}
       >
         {weekday(day).slice(0, 3)} <small>{Number(day.slice(8))}</small>
         {day === sheet.today && <small> today</small>}
       </Box>
-      <Menu open={anchor !== undefined} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
-        {cards.length === 0 && <MenuItem disabled>Nothing on this day that could be moved</MenuItem>}
-        {cards.length > 0 && (
-          <MenuItem onClick={act(() => actions.excuse(cards))}>
-            Range closed or storm: excuse {count(cards.length, 'session')}
-          </MenuItem>
-        )}
-        {cards.length > 0 &&
-          days.map((to) => (
-            <MenuItem
-              key={to}
-              onClick={act(() =>
-                actions.move(
-                  cards.map((card) => moveTo(card, to)),
-                  cards,
-                ),
-              )}
-            >
-              Move {count(cards.length, 'session')} to {dayName(to)}
-            </MenuItem>
-          ))}
-      </Menu>
+      {anchor && <DayActs {...props} anchor={anchor} onClose={() => setAnchor(undefined)} />}
     </>
   );
 }

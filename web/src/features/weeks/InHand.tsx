@@ -6,7 +6,7 @@ import type { Schemas } from '../../api/client';
 import { findingLevels } from '../../ui/findingLevels';
 import { areas, count, dayName, excuses, minutes, statuses } from '../../ui/format';
 import type { Card, Row } from './sheet';
-import type { useSheetActions } from './useSheet';
+import type { useSheetActions } from './useSheetActions';
 
 interface Props {
   row: Row;

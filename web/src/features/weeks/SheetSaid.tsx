@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box';
-import type { Said } from './useSheet';
+import type { Said } from './useSheetActions';
 
 /** How many refusals are told in full. */
 const most = 4;

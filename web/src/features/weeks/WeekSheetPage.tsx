@@ -1,13 +1,11 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import { useState, type KeyboardEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/signIn';
-import { count, dayName, plusDays } from '../../ui/format';
+import { count, dayName } from '../../ui/format';
 import { onDemand } from '../../ui/onDemand';
-import { PageHeading } from '../../ui/PageHeading';
-import { Empty, ErrorNotice, Key, Loading } from '../../ui/states';
+import { Empty, ErrorNotice, Loading } from '../../ui/states';
 import { InHand } from './InHand';
 import {
   clipOf,
@@ -25,9 +23,9 @@ import {
   type Sheet,
 } from './sheet';
 import { SheetGrid, type Selection } from './SheetGrid';
-import { SheetSaid } from './SheetSaid';
-import { useChecks, useSheet, useSheetActions } from './useSheet';
-import { mondayOf } from './weekdays';
+import { SheetHead } from './SheetHead';
+import { useChecks, useSheet } from './useSheet';
+import { useSheetActions } from './useSheetActions';
 
 const PublishDialog = onDemand(() => import('./PublishDialog').then((m) => m.PublishDialog));
 const SquadsDialog = onDemand(() => import('./SquadsDialog').then((m) => m.SquadsDialog));
@@ -176,71 +174,25 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
     ']': () => onGo({ week: sheet.next }),
   });
 
-  const drafts = rows.flatMap((r) => r.sessions).filter((s) => !s.isPublished).length;
   return (
     // The sheet fills the window: what is in hand stands below it, always in sight.
     <Box
       sx={{ display: 'flex', flexDirection: 'column', height: { md: 'calc(100vh - 62px)' }, minHeight: { md: 560 } }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1, flexWrap: 'wrap' }}>
-        <PageHeading>{titleOf(sheet, week)}</PageHeading>
-        <Button onClick={() => onGo({ week: sheet.previous })} disabled={isOld}>
-          Before<Key>[</Key>
-        </Button>
-        <Button onClick={() => onGo({ week: sheet.next })} disabled={isOld}>
-          After<Key>]</Key>
-        </Button>
-        <Box sx={{ display: 'flex', gap: 1, ml: 'auto', flexWrap: 'wrap' }}>
-          <Button variant="outlined" onClick={actions.undo} disabled={!actions.canUndo || actions.isBusy}>
-            Undo<Key>Ctrl Z</Key>
-          </Button>
-          <Button variant="outlined" onClick={() => void actions.copyLastWeek(whom)} disabled={actions.isBusy}>
-            Copy last week<Key>l</Key>
-          </Button>
-          <Button variant="outlined" onClick={() => void actions.place(whom)} disabled={actions.isBusy}>
-            Place for me<Key>g</Key>
-          </Button>
-          <Button variant="outlined" onClick={() => setShowsPlans(!showsPlans)} aria-pressed={showsPlans}>
-            Plans<Key>d</Key>
-          </Button>
-          <Button
-            variant="contained"
-            color={drafts > 0 ? 'secondary' : 'primary'}
-            onClick={() => setPublishing(whom)}
-            disabled={actions.isBusy || rows.length === 0}
-          >
-            Publish{drafts > 0 ? ` ${drafts}` : ''}
-            <Key>p</Key>
-          </Button>
-        </Box>
-      </Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2 }}>
-        <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', ml: -1.25 }} role="group" aria-label="Squads">
-          <SquadButton
-            name={`Everybody (${sheet.students})`}
-            isChosen={squad === ''}
-            onChoose={() => onGo({ squad: '' })}
-          />
-          {sheet.squads.map((s) => (
-            <SquadButton
-              key={s.id}
-              name={`${s.name} (${s.members.length})`}
-              isChosen={squad === s.id}
-              onChoose={() => onGo({ squad: s.id })}
-            />
-          ))}
-          <Button onClick={() => setShowsSquads(true)}>Squads</Button>
-        </Box>
-        <SheetSaid
-          said={actions.said}
-          isBusy={actions.isBusy}
-          otherwise={
-            isOne
-              ? 'The buttons act for everybody shown.'
-              : `The buttons act for ${count(chosen.length, 'student')} selected.`
-          }
-        />
-      </Box>
+      <SheetHead
+        sheet={sheet}
+        week={week}
+        squad={squad}
+        isOld={isOld}
+        rows={rows}
+        chosen={isOne ? undefined : chosen}
+        actions={actions}
+        showsPlans={showsPlans}
+        onGo={onGo}
+        onPlans={() => setShowsPlans(!showsPlans)}
+        onPublish={() => setPublishing(whom)}
+        onSquads={() => setShowsSquads(true)}
+      />
       {error && <ErrorNotice error={error} />}
       {rows.length === 0 ? (
         <NoRows hasStudents={sheet.students > 0} />
@@ -312,37 +264,6 @@ const dayInWords = (sheet: Sheet, at: Cell) => {
   const day = dayOf(sheet.monday, at.column);
   return day === null ? 'any day' : dayName(day);
 };
-
-function titleOf(sheet: Sheet, week: string): string {
-  const span = `${dayName(sheet.monday).slice(4)} to ${dayName(plusDays(sheet.monday, 6)).slice(4)}`;
-  const ahead = Math.round((Date.parse(sheet.monday) - Date.parse(mondayOf(sheet.today))) / 604_800_000);
-  const name =
-    ahead === 0
-      ? 'This week'
-      : ahead === 1
-        ? 'Next week'
-        : ahead === -1
-          ? 'Last week'
-          : `Week ${Number(week.slice(6))}`;
-  return `${name}, ${span}`;
-}
-
-function SquadButton({ name, isChosen, onChoose }: { name: string; isChosen: boolean; onChoose: () => void }) {
-  return (
-    <Button
-      onClick={onChoose}
-      aria-pressed={isChosen}
-      sx={{
-        textDecoration: 'none',
-        borderRadius: 0,
-        borderBottom: '3px solid',
-        borderColor: isChosen ? 'text.primary' : 'transparent',
-      }}
-    >
-      {name}
-    </Button>
-  );
-}
 
 function NoRows({ hasStudents }: { hasStudents: boolean }) {
   return hasStudents ? (

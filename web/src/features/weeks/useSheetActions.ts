@@ -1,0 +1,283 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { answer, api, type Schemas } from '../../api/client';
+import { weekKeys, weekViews } from '../../api/queryKeys';
+import { count } from '../../ui/format';
+import { changedBefore, moveTo, putTogether, type Card, type Change, type Put, type Sheet } from './sheet';
+import { getSheet } from './useSheet';
+
+interface Step {
+  /** What is taken back, as it is said on the button. */
+  what: string;
+  undo: () => Promise<readonly string[]>;
+}
+
+/** What the sheet last did, to be said once. */
+export interface Said {
+  text: string;
+  refused: readonly string[];
+}
+
+/** What a coach does on the sheet. Everything can be taken back, the last first. */
+export function useSheetActions(week: string, squad: string) {
+  const queries = useQueryClient();
+  const [steps, setSteps] = useState<Step[]>([]);
+  const [said, setSaid] = useState<Said>();
+  const [isBusy, setIsBusy] = useState(false);
+  const key = weekKeys.sheet(week, squad);
+
+  const change = (changes: readonly Change[]) =>
+    answer(api.POST('/api/weeks/changes', { body: { changes: [...changes] } }));
+
+  const refusedOf = (changed: readonly Schemas['WeekChanged'][], title: (id: string) => string) =>
+    changed.flatMap((c) => (c.refused ? [`${title(c.id)}: ${c.refused}`] : []));
+
+  /** Does something, says what came of it, and shows what is there now. Nothing is lost when it fails: it says so. */
+  async function run(
+    action: () => Promise<{ text: string; refused?: readonly string[]; undo?: Step['undo'] } | undefined>,
+  ) {
+    setIsBusy(true);
+    let told: Said | undefined;
+    try {
+      const done = await action();
+      if (!done) return;
+      told = { text: done.text, refused: done.refused ?? [] };
+      const { undo } = done;
+      if (undo) setSteps((before) => [...before.slice(-49), { what: done.text, undo }]);
+    } catch (e) {
+      told = { text: '', refused: [e instanceof Error ? e.message : 'Something went wrong.'] };
+    } finally {
+      // It is said once it is seen.
+      await queries.invalidateQueries({ queryKey: key });
+      if (told) setSaid(told);
+      setIsBusy(false);
+      for (const queryKey of weekViews) void queries.invalidateQueries({ queryKey });
+    }
+  }
+
+  const titles = () =>
+    new Map(
+      queries
+        .getQueryData<Sheet>(key)
+        ?.rows.flatMap((r) => r.sessions.map((s) => [s.assignmentId, `“${s.title}” of ${r.name}`] as const)) ?? [],
+    );
+
+  function applyNow(changes: readonly Change[]) {
+    queries.setQueryData<Sheet>(key, (sheet) => sheet && changedBefore(sheet, changes));
+  }
+
+  const move = (moves: readonly Change[], before: readonly Card[]) =>
+    run(async () => {
+      if (moves.length === 0) return undefined;
+      const names = titles();
+      await queries.cancelQueries({ queryKey: key });
+      applyNow(moves);
+      const changed = await change(moves);
+      const done = changed.flatMap((c) => (c.card ? [c.card] : []));
+      return {
+        text: done.length > 0 ? `Moved ${count(done.length, 'session')}.` : '',
+        refused: refusedOf(changed, (id) => names.get(id) ?? 'A session'),
+        ...(done.length > 0 && { undo: () => back(done, before) }),
+      };
+    });
+
+  /** Excuses sessions because of the weather: the range is closed, or there is a storm. */
+  const excuse = (cards: readonly Card[]) =>
+    run(async () => {
+      const names = titles();
+      const excused = (why: Schemas['Excuse'] | null, some: readonly Card[]) =>
+        change(some.map((c) => ({ kind: 'excuse' as const, id: c.assignmentId, version: versionNow(c), excuse: why })));
+      const changed = await excused('weather', cards);
+      const done = changed.flatMap((c) => (c.card ? [c.card] : []));
+      return {
+        text: `Excused ${count(done.length, 'session')}: weather.`,
+        refused: refusedOf(changed, (id) => names.get(id) ?? 'A session'),
+        undo: async () => refusedOf(await excused(null, done), (id) => names.get(id) ?? 'A session'),
+      };
+    });
+
+  /** The version of a session that the coach sees at this moment: steps that are taken back change it too. */
+  const versionNow = (card: Card) =>
+    queries
+      .getQueryData<Sheet>(key)
+      ?.rows.flatMap((r) => r.sessions)
+      .find((s) => s.assignmentId === card.assignmentId)?.version ?? card.version;
+
+  /** Sessions back on the days where they were before. */
+  async function back(now: readonly Card[], before: readonly Card[]) {
+    const were = new Map(before.map((c) => [c.assignmentId, c]));
+    const moves = now.flatMap((card) => {
+      const was = were.get(card.assignmentId);
+      return was && was.day !== card.day
+        ? [{ ...moveTo(was, was.day), version: versionNow(card), isDayChosen: was.notes?.isDayChosen ?? false }]
+        : [];
+    });
+    return moves.length === 0 ? [] : refusedOf(await change(moves), (id) => were.get(id)?.title ?? 'A session');
+  }
+
+  const takeOut = (cards: readonly Card[]) =>
+    run(async () => {
+      if (cards.length === 0) return undefined;
+      const names = titles();
+      const changes = cards.map((c) => ({ kind: 'takeOut' as const, id: c.assignmentId, version: c.version }));
+      await queries.cancelQueries({ queryKey: key });
+      applyNow(changes);
+      const changed = await change(changes);
+      const out = cards.filter((c) => changed.some((d) => d.id === c.assignmentId && !d.refused));
+      return {
+        text: out.length > 0 ? `Took out ${count(out.length, 'session')}.` : '',
+        refused: refusedOf(changed, (id) => names.get(id) ?? 'A session'),
+        ...(out.length > 0 && {
+          undo: async () =>
+            refusedOf(
+              await change(out.map((c) => ({ kind: 'restore' as const, id: c.assignmentId, version: c.version + 1 }))),
+              (id) => names.get(id) ?? 'A session',
+            ),
+        }),
+      };
+    });
+
+  /** Takes sessions out that were put in a moment ago. */
+  const outAgain = async (cards: readonly Card[]) =>
+    refusedOf(
+      await change(cards.map((c) => ({ kind: 'takeOut' as const, id: c.assignmentId, version: versionNow(c) }))),
+      (id) => cards.find((c) => c.assignmentId === id)?.title ?? 'A session',
+    );
+
+  const put = (puts: readonly Put[]) =>
+    run(async () => {
+      if (puts.length === 0) return undefined;
+      const cards: Card[] = [];
+      // One call a plan, day and requirement, for as many students as there are.
+      for (const [first, ...others] of putTogether(puts)) {
+        if (!first) continue;
+        const set = await answer(
+          api.POST('/api/weeks/{week}/set', {
+            params: { path: { week } },
+            body: {
+              planId: first.planId,
+              day: first.day,
+              requirement: first.requirement,
+              sessions: [first, ...others].map((p) => ({ id: uuid(), studentId: p.studentId })),
+            },
+          }),
+        );
+        cards.push(...set.flatMap((w) => w.sessions));
+      }
+      const own = cards.filter((c) => c.hasOwnText).length;
+      return {
+        text: `Put in ${count(cards.length, 'session')}${own > 0 ? `, ${own} made the student’s own` : ''}.`,
+        undo: () => outAgain(cards),
+      };
+    });
+
+  const copyLastWeek = (students: readonly string[]) =>
+    run(async () => {
+      const before = new Set(titles().keys());
+      const set = await answer(
+        api.POST('/api/weeks/{week}/copy', { params: { path: { week } }, body: { students: [...students] } }),
+      );
+      const cards = set.flatMap((w) => w.sessions).filter((c) => !before.has(c.assignmentId));
+      if (cards.length === 0) return { text: 'Nothing new to copy: last week is here already, or was empty.' };
+      const [missed, offers] = [
+        cards.filter((c) => c.notes?.wasMissed).length,
+        cards.filter((c) => (c.notes?.offers?.length ?? 0) > 0).length,
+      ];
+      return {
+        text: [
+          `Copied ${count(cards.length, 'session')}.`,
+          missed > 0 && `${missed} had been missed.`,
+          offers > 0 && `${count(offers, 'session')} could go on a step.`,
+        ]
+          .filter(Boolean)
+          .join(' '),
+        undo: () => outAgain(cards),
+      };
+    });
+
+  const place = (students: readonly string[]) =>
+    run(async () => {
+      const before = queries.getQueryData<Sheet>(key)?.rows.flatMap((r) => r.sessions) ?? [];
+      const weeks = await answer(
+        api.POST('/api/weeks/{week}/place', { params: { path: { week } }, body: { students: [...students] } }),
+      );
+      const placed = weeks.flatMap((w) => w.placed);
+      if (placed.length === 0) return { text: 'No drafts to place: what you put on a day stays there.' };
+      const nowhere = placed.filter((p) => p.day === null).length;
+      const cards = weeks.flatMap((w) => w.sessions);
+      return {
+        text: `Placed ${count(placed.length - nowhere, 'session')}.${
+          nowhere > 0
+            ? ` ${count(nowhere, 'session')} found no day and ${nowhere === 1 ? 'stays' : 'stay'} on any day.`
+            : ''
+        }`,
+        undo: () => back(cards, before),
+      };
+    });
+
+  const publish = (students: readonly string[]) =>
+    run(async () => {
+      const weeks = await answer(
+        api.POST('/api/weeks/{week}/publish', { params: { path: { week } }, body: { students: [...students] } }),
+      );
+      const published = weeks.flatMap((w) => w.published);
+      const kept = weeks.flatMap((w) =>
+        w.notPublished.map((k) => `${w.studentName}, ${k.title}${k.segment ? `, “${k.segment}”` : ''}: ${k.why}`),
+      );
+      return {
+        text: `Published ${count(published.length, 'session')}.`,
+        refused: kept,
+        ...(published.length > 0 && {
+          undo: async () => {
+            const sheet = await getSheet(week, squad);
+            const ids = new Set(published.map((p) => p.assignmentId));
+            const cards = sheet.rows.flatMap((r) => r.sessions).filter((c) => ids.has(c.assignmentId));
+            return refusedOf(
+              await change(cards.map((c) => ({ kind: 'withdraw' as const, id: c.assignmentId, version: c.version }))),
+              (id) => cards.find((c) => c.assignmentId === id)?.title ?? 'A session',
+            );
+          },
+        }),
+      };
+    });
+
+  const undo = () => {
+    const last = steps.at(-1);
+    if (!last) return;
+    setSteps(steps.slice(0, -1));
+    void run(async () => {
+      const refused = await last.undo();
+      return { text: `Taken back: ${last.what.charAt(0).toLowerCase()}${last.what.slice(1)}`, refused };
+    });
+  };
+
+  const step = (card: Card, take: readonly string[], leave: readonly string[]) =>
+    run(async () => {
+      await answer(
+        api.PUT('/api/weeks/assignments/{id}/steps', {
+          params: { path: { id: card.assignmentId } },
+          headers: { 'If-Match': `"${card.version}"` },
+          body: { take: [...take], leave: [...leave] },
+        }),
+      );
+      return { text: take.length > 0 ? `Took the next step in “${card.title}”.` : `Left “${card.title}” as it is.` };
+    });
+
+  return {
+    move,
+    takeOut,
+    excuse,
+    put,
+    copyLastWeek,
+    place,
+    publish,
+    undo,
+    step,
+    said,
+    say: setSaid,
+    isBusy,
+    canUndo: steps.length > 0,
+    lastStep: steps.at(-1)?.what,
+  };
+}
