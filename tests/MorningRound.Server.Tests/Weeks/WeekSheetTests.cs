@@ -4,16 +4,17 @@ using System.Text.Json.Nodes;
 namespace MorningRound.Server.Tests.Weeks;
 
 /// <summary>One coach, many students, one week.</summary>
-public sealed class WeekSheetTests : IAsyncLifetime
+public sealed class WeekSheetTests(OneSchool one) : IClassFixture<OneSchool>, IAsyncLifetime
 {
     private const string Sheet = $"/api/weeks/{TestServer.Week}/sheet";
     private const string NextWeek = "2026-W20";
 
     private School _school = null!;
 
-    public async ValueTask InitializeAsync() => _school = await School.OpenAsync(await TestServer.NewAsync());
+    /// <summary>An academy of its own for every test, on one server.</summary>
+    public async ValueTask InitializeAsync() => _school = await School.OpenAsync(one.School.Server, $"{Guid.NewGuid():N}");
 
-    public ValueTask DisposeAsync() => _school.Server.DisposeAsync();
+    public ValueTask DisposeAsync() => ValueTask.CompletedTask;
 
     private Guid[] Both => [_school.StudentId, _school.OtherStudentId];
 
