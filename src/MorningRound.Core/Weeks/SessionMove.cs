@@ -55,7 +55,7 @@ public static class SessionMove
             .Found;
 
     /// <summary>
-    /// Whether a student may still move it or say that they cannot: it was not begun and not excused by the coach, and its
+    /// Whether a student may still move it or say that they cannot: it was not begun, and its
     /// week is not over.
     /// </summary>
     public static bool CanStillBeChanged(AssignedSession session, DateOnly today) =>

@@ -212,6 +212,26 @@ internal static class AssignmentSets
             .Where(which)
             .ExecuteUpdateAsync(set => set.SetProperty(a => a.SentAt, now), cancel);
 
+    /// <summary>Notes for the list of plans that plans were put into students' weeks: one statement.</summary>
+    public static Task<int> NotePlanUsesAsync(
+        this MorningRoundDb db,
+        Guid academyId,
+        Guid[] planIds,
+        Guid[] studentIds,
+        CancellationToken cancel
+    ) =>
+        db.Database.ExecuteSqlAsync(
+            $"""
+            INSERT INTO plan_uses (academy_id, plan_id, student_id, last_on)
+            SELECT academy_id, plan_id, student_id, max(coalesce(day, monday)) FROM assignments
+            WHERE academy_id = {academyId} AND plan_id = ANY ({planIds}) AND student_id = ANY ({studentIds})
+                AND taken_out_at IS NULL
+            GROUP BY academy_id, plan_id, student_id
+            ON CONFLICT (academy_id, plan_id, student_id) DO UPDATE SET last_on = excluded.last_on
+            """,
+            cancel
+        );
+
     /// <summary>
     /// Notes for the list of plans that a plan was put into, moved in or taken out of a student's weeks: one statement or two.
     /// </summary>
@@ -225,16 +245,7 @@ internal static class AssignmentSets
     {
         if (planId is null)
             return;
-        var noted = await db.Database.ExecuteSqlAsync(
-            $"""
-            INSERT INTO plan_uses (academy_id, plan_id, student_id, last_on)
-            SELECT academy_id, plan_id, student_id, max(coalesce(day, monday)) FROM assignments
-            WHERE academy_id = {academyId} AND plan_id = {planId} AND student_id = {studentId} AND taken_out_at IS NULL
-            GROUP BY academy_id, plan_id, student_id
-            ON CONFLICT (academy_id, plan_id, student_id) DO UPDATE SET last_on = excluded.last_on
-            """,
-            cancel
-        );
+        var noted = await db.NotePlanUsesAsync(academyId, [planId.Value], [studentId], cancel);
         if (noted == 0)
             await db
                 .PlanUses.Where(u => u.AcademyId == academyId && u.PlanId == planId && u.StudentId == studentId)

@@ -22,9 +22,6 @@ namespace MorningRound.Server.Weeks;
 /// </summary>
 public sealed partial class PublishingService(MorningRoundDb db, DomainClock clock, PlanContextService contexts, DraftTexts texts)
 {
-    /// <summary>The most students of one call.</summary>
-    public const int MostStudents = 200;
-
     /// <summary>
     /// Publishes the drafts of students' weeks that can be, and says of the others what keeps each, once. The text that counts
     /// from then on is the plan's text of this moment, or the session's own where it has one. When nothing at all can be

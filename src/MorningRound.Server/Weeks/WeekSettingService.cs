@@ -47,17 +47,14 @@ public sealed class WeekSettingService(
         var squad = (await contexts.SquadAsync(caller, day, students, cancel)).ToDictionary(s => s.Id, s => s.Context);
         IReadOnlyList<ShelvedDrill> shelf = input.IsTailored ? await db.ShelfAsync(caller.AcademyId, cancel) : [];
         var standings = await ladders.OfAsync(caller, students, input.IsTailored ? DrillsOf(plan.Document) : [], day, cancel);
-        var weeks = new List<SetWeek>();
-        foreach (var session in input.Sessions)
-        {
-            var tailored = input.IsTailored
-                ? PlanTailoring.For(plan.Document, squad[session.StudentId], shelf, [.. standings[session.StudentId]])
-                : new TailoredPlan(plan.Document, []);
-            var row = await AddAsync(
-                caller,
-                session.Id,
-                () =>
+        var rows = await AddAsync(
+            caller,
+            [
+                .. input.Sessions.Select(session =>
                 {
+                    var tailored = input.IsTailored
+                        ? PlanTailoring.For(plan.Document, squad[session.StudentId], shelf, [.. standings[session.StudentId]])
+                        : new TailoredPlan(plan.Document, []);
                     var created = AssignmentColumns.NewAssignment(caller.AcademyId, session.Id, session.StudentId, tailored.Plan);
                     (created.PlanId, created.PlanVersion) = (plan.Id, plan.Version);
                     (created.Monday, created.Day) = (week.Monday, input.Day);
@@ -69,14 +66,11 @@ public sealed class WeekSettingService(
                         IsDayChosen = input.Day is not null,
                     };
                     return created;
-                },
-                session.StudentId,
-                cancel
-            );
-            weeks.Add(new SetWeek(session.StudentId, [Card(caller, row)]));
-        }
-
-        return weeks;
+                }),
+            ],
+            cancel
+        );
+        return rows.ConvertAll(row => new SetWeek(row.StudentId, [Card(caller, row)]));
     }
 
     /// <summary>
@@ -112,36 +106,31 @@ public sealed class WeekSettingService(
         var drills = read.Values.SelectMany(t => DrillsOf(t.Document)).Distinct().ToList();
         var today = clock.Today(caller.TimeZone);
         var standings = await ladders.OfAsync(caller, students, drills, today, cancel);
-        var copied = new List<AssignmentRow>();
-        foreach (var source in sources)
-        {
-            var id = CopyId(source.Id, week);
-            copied.Add(
-                await AddAsync(
-                    caller,
-                    id,
-                    () =>
-                    {
-                        var text = read[source.Id];
-                        var created = AssignmentColumns.NewAssignment(caller.AcademyId, id, source.StudentId, text.Document);
-                        (created.PlanId, created.PlanVersion) = (source.PlanId, text.PlanVersion);
-                        (created.Monday, created.Day) = (week.Monday, DayIn(week, source));
-                        (created.Requirement, created.Order) = (source.Requirement, source.Order);
-                        created.HasOwnText = source.HasOwnText;
-                        created.Notes = new SessionNotes
-                        {
-                            Tailored = source.Notes.Tailored,
-                            Offers = NextSteps.Of(text.Document, [.. standings[source.StudentId]]),
-                            WasMissed = ListedAssignment.Of(source).ToAssignedSession().StatusOn(today) == SessionStatus.Missed,
-                        };
-                        return created;
-                    },
+        var copied = await AddAsync(
+            caller,
+            sources.ConvertAll(source =>
+            {
+                var text = read[source.Id];
+                var created = AssignmentColumns.NewAssignment(
+                    caller.AcademyId,
+                    CopyId(source.Id, week),
                     source.StudentId,
-                    cancel
-                )
-            );
-        }
-
+                    text.Document
+                );
+                (created.PlanId, created.PlanVersion) = (source.PlanId, text.PlanVersion);
+                (created.Monday, created.Day) = (week.Monday, DayIn(week, source));
+                (created.Requirement, created.Order) = (source.Requirement, source.Order);
+                created.HasOwnText = source.HasOwnText;
+                created.Notes = new SessionNotes
+                {
+                    Tailored = source.Notes.Tailored,
+                    Offers = NextSteps.Of(text.Document, [.. standings[source.StudentId]]),
+                    WasMissed = ListedAssignment.Of(source).ToAssignedSession().StatusOn(today) == SessionStatus.Missed,
+                };
+                return created;
+            }),
+            cancel
+        );
         return
         [
             .. students.Select(id => new SetWeek(id, [.. copied.Where(c => c.StudentId == id).Select(c => Card(caller, c))])),
@@ -157,7 +146,6 @@ public sealed class WeekSettingService(
         CancellationToken cancel
     )
     {
-        AssignmentRow? found = null;
         IReadOnlyDictionary<Guid, DraftText> read = new Dictionary<Guid, DraftText>();
         return Card(
             caller,
@@ -168,7 +156,7 @@ public sealed class WeekSettingService(
                     What = "session",
                     Find = async () =>
                     {
-                        found = await db.Assignments.SingleOrDefaultAsync(
+                        var found = await db.Assignments.SingleOrDefaultAsync(
                             a => a.AcademyId == caller.AcademyId && a.Id == id,
                             cancel
                         );
@@ -216,40 +204,47 @@ public sealed class WeekSettingService(
         );
     }
 
-    /// <summary>A draft that is made once: a repeated call finds it, and another text under the same id stays as it is.</summary>
-    private async Task<AssignmentRow> AddAsync(
-        Caller caller,
-        Guid id,
-        Func<AssignmentRow> create,
-        Guid studentId,
-        CancellationToken cancel
-    )
+    /// <summary>
+    /// Adds drafts, all of them or none, in the order given: three statements, however many. One that is there already stays
+    /// as it is, and one that was taken out as a draft comes back.
+    /// </summary>
+    private async Task<List<AssignmentRow>> AddAsync(Caller caller, List<AssignmentRow> made, CancellationToken cancel)
     {
-        var row = await db.SaveAsync(
-            RowVersion.New,
-            new GuardedRow<AssignmentRow>
-            {
-                What = "session",
-                Find = () =>
-                    db
-                        .Assignments.IgnoreQueryFilters()
-                        .SingleOrDefaultAsync(a => a.AcademyId == caller.AcademyId && a.Id == id, cancel),
-                View = found => Task.FromResult<object>(Card(caller, found)),
-                IsSame = found => found.StudentId == studentId,
-                Create = () => Task.FromResult(create()),
-            },
-            cancel
-        );
-        if (row is { TakenOutAt: not null, PublishedAt: null })
+        var ids = made.ConvertAll(m => m.Id);
+        while (true)
         {
-            // Taken out as a draft, and now asked for again.
-            row.TakenOutAt = null;
-            row.Version++;
-            await db.SaveChangesAsync(cancel);
-        }
+            var there = await db
+                .Assignments.IgnoreQueryFilters()
+                .Where(a => a.AcademyId == caller.AcademyId && ids.Contains(a.Id))
+                .ToDictionaryAsync(a => a.Id, cancel);
+            foreach (var draft in made)
+            {
+                if (!there.TryGetValue(draft.Id, out var row))
+                {
+                    draft.Version = 1;
+                    db.Add(draft);
+                }
+                else if (row.StudentId != draft.StudentId)
+                {
+                    throw ApiProblemException.Stale(Card(caller, row));
+                }
+                else if (row is { TakenOutAt: not null, PublishedAt: null })
+                {
+                    row.TakenOutAt = null;
+                    row.Version++;
+                }
+            }
 
-        await db.NotePlanUseAsync(caller.AcademyId, row.PlanId, studentId, cancel);
-        return row;
+            if (!await db.SavedAsync(cancel))
+                continue;
+            await db.NotePlanUsesAsync(
+                caller.AcademyId,
+                [.. made.Select(m => m.PlanId).OfType<Guid>().Distinct()],
+                [.. made.Select(m => m.StudentId).Distinct()],
+                cancel
+            );
+            return made.ConvertAll(m => there.GetValueOrDefault(m.Id) ?? m);
+        }
     }
 
     private static DraftText TextOf(

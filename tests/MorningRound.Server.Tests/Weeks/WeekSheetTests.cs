@@ -127,6 +127,35 @@ public sealed class WeekSheetTests(OneSchool one) : IClassFixture<OneSchool>, IA
     }
 
     [Fact]
+    public async Task Setting_and_copying_ask_the_same_however_many_students()
+    {
+        var plan = await _school.SavePlanAsync();
+        var students = new List<Guid>();
+        for (var n = 0; n < 20; n++)
+        {
+            students.Add(Guid.CreateVersion7());
+            await _school.Coach.PutAsync($"/api/students/{students[n]}", School.StudentInput($"Student {n:00}"));
+        }
+
+        async Task<int> StatementsAsync(string path, object body)
+        {
+            _school.Server.Statements.Take();
+            Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PostAsync(path, body)).Status);
+            return _school.Server.Statements.Take().Count;
+        }
+
+        Task<int> SetAsync(IEnumerable<Guid> some) =>
+            StatementsAsync(
+                $"/api/weeks/{TestServer.Week}/set",
+                new { planId = plan, sessions = some.Select(s => new { id = Guid.CreateVersion7(), studentId = s }) }
+            );
+        Task<int> CopyAsync(IEnumerable<Guid> some) => StatementsAsync($"/api/weeks/{NextWeek}/copy", new { students = some });
+
+        Assert.Equal(await SetAsync(students[..1]), await SetAsync(students[1..]));
+        Assert.Equal(await CopyAsync(students[..1]), await CopyAsync(students[1..]));
+    }
+
+    [Fact]
     public async Task A_plan_for_many_becomes_each_ones_own_and_says_what_was_changed_for_whom()
     {
         await _school.WriteFileAsync(

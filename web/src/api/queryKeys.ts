@@ -12,8 +12,6 @@ export const studentKeys = {
   file: (id: string) => ['students', id, 'file'] as const,
 };
 
-export const squadKeys = { all: ['squads'] as const };
-
 export const placeKeys = { all: ['places'] as const };
 
 export const drillKeys = {

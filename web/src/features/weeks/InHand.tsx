@@ -179,7 +179,7 @@ function Areas({ areas: found }: { areas: readonly Schemas['AreaOfWeek'][] }) {
         <li key={a.area}>
           {areas[a.area]} {minutes(a.minutes)}
           <Box component="span" sx={{ color: 'text.secondary' }}>
-            {a.shortfall !== null && a.shortfall >= 0.05 && `, ${Math.round(100 * a.shortfall)} % missing to goals`}
+            {a.shortfall !== null && a.shortfall > 0 && `, ${Math.round(100 * a.shortfall)} % missing to goals`}
             {a.isBelievedWeak && ', believed weak'}
           </Box>
         </li>

@@ -117,7 +117,6 @@ export function dropped(held: readonly Placed[], from: Cell, to: Cell, rows: rea
 
 /** Sessions that were copied, with how many columns each stood to the right of the first. */
 export interface Clip {
-  title: string;
   planId: string;
   requirement: Schemas['Requirement'];
   offset: number;
@@ -130,7 +129,6 @@ export function clipOf(copied: readonly Placed[], monday: string): Clip[] {
       ? []
       : [
           {
-            title: card.title,
             planId: card.planId,
             requirement: card.requirement,
             offset: columnOf(monday, card.day) - first,

@@ -34,14 +34,11 @@ export function useSheetActions(week: string, squad: string) {
     changed.flatMap((c) => (c.refused ? [`${title(c.id)}: ${c.refused}`] : []));
 
   /** Does something, says what came of it, and shows what is there now. Nothing is lost when it fails: it says so. */
-  async function run(
-    action: () => Promise<{ text: string; refused?: readonly string[]; undo?: Step['undo'] } | undefined>,
-  ) {
+  async function run(action: () => Promise<{ text: string; refused?: readonly string[]; undo?: Step['undo'] }>) {
     setIsBusy(true);
     let told: Said | undefined;
     try {
       const done = await action();
-      if (!done) return;
       told = { text: done.text, refused: done.refused ?? [] };
       const { undo } = done;
       if (undo) setSteps((before) => [...before.slice(-49), { what: done.text, undo }]);
@@ -67,9 +64,9 @@ export function useSheetActions(week: string, squad: string) {
     queries.setQueryData<Sheet>(key, (sheet) => sheet && changedBefore(sheet, changes));
   }
 
-  const move = (moves: readonly Change[], before: readonly Card[]) =>
+  const move = async (moves: readonly Change[], before: readonly Card[]) =>
+    moves.length > 0 &&
     run(async () => {
-      if (moves.length === 0) return undefined;
       const names = titles();
       await queries.cancelQueries({ queryKey: key });
       applyNow(moves);
@@ -116,9 +113,9 @@ export function useSheetActions(week: string, squad: string) {
     return moves.length === 0 ? [] : refusedOf(await change(moves), (id) => were.get(id)?.title ?? 'A session');
   }
 
-  const takeOut = (cards: readonly Card[]) =>
+  const takeOut = async (cards: readonly Card[]) =>
+    cards.length > 0 &&
     run(async () => {
-      if (cards.length === 0) return undefined;
       const names = titles();
       const changes = cards.map((c) => ({ kind: 'takeOut' as const, id: c.assignmentId, version: c.version }));
       await queries.cancelQueries({ queryKey: key });
@@ -145,30 +142,39 @@ export function useSheetActions(week: string, squad: string) {
       (id) => cards.find((c) => c.assignmentId === id)?.title ?? 'A session',
     );
 
-  const put = (puts: readonly Put[]) =>
+  const put = async (puts: readonly Put[]) =>
+    puts.length > 0 &&
     run(async () => {
-      if (puts.length === 0) return undefined;
       const cards: Card[] = [];
+      const refused: string[] = [];
       // One call a plan, day and requirement, for as many students as there are.
       for (const [first, ...others] of putTogether(puts)) {
         if (!first) continue;
-        const set = await answer(
-          api.POST('/api/weeks/{week}/set', {
-            params: { path: { week } },
-            body: {
-              planId: first.planId,
-              day: first.day,
-              requirement: first.requirement,
-              sessions: [first, ...others].map((p) => ({ id: uuid(), studentId: p.studentId })),
-            },
-          }),
-        );
-        cards.push(...set.flatMap((w) => w.sessions));
+        try {
+          const set = await answer(
+            api.POST('/api/weeks/{week}/set', {
+              params: { path: { week } },
+              body: {
+                planId: first.planId,
+                day: first.day,
+                requirement: first.requirement,
+                sessions: [first, ...others].map((p) => ({ id: uuid(), studentId: p.studentId })),
+              },
+            }),
+          );
+          cards.push(...set.flatMap((w) => w.sessions));
+        } catch (e) {
+          refused.push(e instanceof Error ? e.message : 'Something went wrong.');
+        }
       }
       const own = cards.filter((c) => c.hasOwnText).length;
       return {
-        text: `Put in ${count(cards.length, 'session')}${own > 0 ? `, ${own} made the student’s own` : ''}.`,
-        undo: () => outAgain(cards),
+        text:
+          cards.length === 0
+            ? ''
+            : `Put in ${count(cards.length, 'session')}${own > 0 ? `, ${own} made the student’s own` : ''}.`,
+        refused,
+        ...(cards.length > 0 && { undo: () => outAgain(cards) }),
       };
     });
 
@@ -245,9 +251,10 @@ export function useSheetActions(week: string, squad: string) {
   const undo = () => {
     const last = steps.at(-1);
     if (!last) return;
-    setSteps(steps.slice(0, -1));
     void run(async () => {
       const refused = await last.undo();
+      // What could not even be tried can be tried again.
+      setSteps((before) => before.filter((step) => step !== last));
       return { text: `Taken back: ${last.what.charAt(0).toLowerCase()}${last.what.slice(1)}`, refused };
     });
   };
