@@ -172,7 +172,7 @@ function Absences({ own, set, errorAt }: PartProps) {
         Days on which I cannot
       </Typography>
       {absences.map((a, i) => (
-        <Box key={i} sx={{ ...row, '@container (min-width: 540px)': { gridTemplateColumns: '1fr 1fr 1.4fr auto' } }}>
+        <Box key={i} sx={{ ...row, '@container (min-width: 540px)': { gridTemplateColumns: '166px 166px 1fr auto' } }}>
           <DayField
             label="From"
             value={a.firstDay}
