@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Weeks.Tailoring;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Storage;
@@ -14,6 +15,10 @@ public sealed class LadderStandings(MorningRoundDb db)
 
     /// <summary>More than two dozen students have of a week's drills in half a year.</summary>
     private const int MostRows = 20_000;
+
+    /// <summary>The drills of a plan that have a ladder, each once.</summary>
+    public static IReadOnlyList<Guid> DrillsOf(SessionPlan plan) =>
+        [.. plan.Practice().Where(s => s.Drill is { Drill.Ladder.Count: > 1 }).Select(s => s.Drill!.DrillId).Distinct()];
 
     /// <summary>The standings of students on drills, by student; those without results are missing. One query.</summary>
     /// <param name="caller">A coach of the academy.</param>

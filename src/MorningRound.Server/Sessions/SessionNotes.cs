@@ -51,6 +51,14 @@ public sealed record SessionNotes
     /// <summary>Minutes of walking between its grounds, as they were when it was published.</summary>
     public int WalkMinutes { get; init; }
 
+    /// <summary>
+    /// The session it began as: a published one whose text changes goes on as a session of its own. Null for one that began as itself.
+    /// </summary>
+    public Guid? BeganAs { get; init; }
+
+    /// <summary>The session that stands in its place since its text was changed; null where none does.</summary>
+    public Guid? ReplacedBy { get; init; }
+
     /// <summary>What changed since it was published, oldest first.</summary>
     public IReadOnlyList<SessionChange> Changes { get; init; } = [];
 

@@ -83,6 +83,7 @@ internal static class ServiceRegistration
             .AddScoped<WeekSettingService>()
             .AddScoped<WeekPlacingService>()
             .AddScoped<WeekSheetService>()
+            .AddScoped<OwnTextService>()
             .AddScoped<StudentWeekService>();
         services.AddScoped<ProgressService>();
         services.AddScoped<TeeLineService>();

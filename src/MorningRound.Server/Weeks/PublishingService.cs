@@ -1,13 +1,7 @@
-using System.Globalization;
-using System.Text.RegularExpressions;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
-using MorningRound.Core.Plans;
-using MorningRound.Core.Plans.Checks;
-using MorningRound.Core.Plans.Trimming;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
-using MorningRound.Core.Weeks.Placing;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Plans;
@@ -20,7 +14,7 @@ namespace MorningRound.Server.Weeks;
 /// Publishes weeks: for one student or for many. Everything that can be is published, and what keeps the rest is said, session by
 /// session. Each student's week is written as a whole or not at all.
 /// </summary>
-public sealed partial class PublishingService(MorningRoundDb db, DomainClock clock, PlanContextService contexts, DraftTexts texts)
+public sealed class PublishingService(MorningRoundDb db, DomainClock clock, PlanContextService contexts, DraftTexts texts)
 {
     /// <summary>
     /// Publishes the drafts of students' weeks that can be, and says of the others what keeps each, once. The text that counts
@@ -140,13 +134,7 @@ public sealed partial class PublishingService(MorningRoundDb db, DomainClock clo
         var now = clock.GetUtcNow();
         foreach (var session in week.Sessions.Where(s => s.Kept.Count == 0))
         {
-            var draft = session.Draft;
-            draft.Document = session.Document.ForPublishing();
-            draft.PlanVersion = session.PlanVersion;
-            draft.PublishedAt = now;
-            draft.Notes = draft.Notes with { WalkMinutes = session.WalkMinutes };
-            draft.Summarize([]);
-            draft.Version++;
+            session.Publish(now);
             db.PublishedSessions.Add(session.ToRow(caller.AcademyId));
         }
 
@@ -174,77 +162,4 @@ public sealed partial class PublishingService(MorningRoundDb db, DomainClock clo
                 [.. Sessions.SelectMany(s => s.Kept)]
             );
     }
-
-    /// <summary>A draft as it would be published, and what keeps it.</summary>
-    private sealed record SessionToPublish(
-        AssignmentRow Draft,
-        SessionPlan Document,
-        int? PlanVersion,
-        PlanContext Context,
-        IReadOnlyList<PublishedDrill> Drills,
-        IReadOnlyList<NotPublished> Kept
-    )
-    {
-        /// <summary>Walks between the grounds of the session.</summary>
-        public int WalkMinutes =>
-            SessionToPlace.Of(Draft.Id, Document, Context, Draft.Requirement, Draft.Order).Minutes
-            - PlanTotals.Of(Document).Minutes;
-
-        public static SessionToPublish Of(AssignmentRow draft, DraftText text, PlanContext student, IsoWeek week)
-        {
-            var document = text.Document;
-            var context = student with { Day = draft.Day ?? week.Monday };
-            var (compiled, missing) = PublishedDrill.Of(document, context.PlayerAt, draft.Id);
-            FieldError[] errors =
-            [
-                .. PlanRules.ToPublish(document),
-                // What the plan itself lacks was said above, with its field.
-                .. PlanCheck
-                    .Run(document, context)
-                    .Where(f => f.Level == FindingLevel.Stop && f.Id is not FindingId.NoPurpose)
-                    .DistinctBy(f => (f.SegmentId, f.Message))
-                    .Select(f => new FieldError(f.Id == FindingId.Minor ? "studentId" : PathOf(document, f.SegmentId), f.Why)),
-                .. missing,
-            ];
-            return new SessionToPublish(
-                draft,
-                document,
-                text.PlanVersion,
-                context,
-                compiled,
-                [
-                    .. errors.Select(e => new NotPublished(
-                        draft.Id,
-                        document.Title,
-                        draft.Day,
-                        SegmentAt(document, e.Path)?.Title,
-                        e.Path,
-                        e.Message
-                    )),
-                ]
-            );
-        }
-
-        public PublishedSessionRow ToRow(Guid academyId) =>
-            new()
-            {
-                AcademyId = academyId,
-                AssignmentId = Draft.Id,
-                Drills = Drills,
-                Trim = PlanTrim.Of(Draft.Document, Context),
-            };
-    }
-
-    private static string PathOf(SessionPlan plan, Guid? segmentId) =>
-        segmentId is { } id ? $"segments[{plan.Segments.ToList().FindIndex(s => s.Id == id)}]" : "segments";
-
-    private static Segment? SegmentAt(SessionPlan plan, string path) =>
-        SegmentPath().Match(path) is { Success: true } at
-        && int.Parse(at.Groups[1].Value, CultureInfo.InvariantCulture) is var index
-        && index < plan.Segments.Count
-            ? plan.Segments[index]
-            : null;
-
-    [GeneratedRegex(@"^segments\[(\d+)\]")]
-    private static partial Regex SegmentPath();
 }

@@ -95,6 +95,19 @@ public static class WeekEndpoints
                 CancellationToken cancel
             ) => service.StepAsync(caller, id, input, expected, cancel)
         );
+        assignments.MapGet(
+            "/{id:guid}/text",
+            (Guid id, Caller caller, OwnTextService service, CancellationToken cancel) => service.GetAsync(caller, id, cancel)
+        );
+        assignments.MapGet(
+            "/{id:guid}/text/latest",
+            (Guid id, Caller caller, OwnTextService service, CancellationToken cancel) => service.LatestAsync(caller, id, cancel)
+        );
+        assignments.MapPut(
+            "/{id:guid}/text",
+            (Guid id, OwnTextInput input, RowVersion expected, Caller caller, OwnTextService service, CancellationToken cancel) =>
+                service.SaveAsync(caller, id, input, expected, cancel)
+        );
         assignments.MapDelete(
             "/{id:guid}",
             async (Guid id, RowVersion expected, Caller caller, WeekService service, CancellationToken cancel) =>

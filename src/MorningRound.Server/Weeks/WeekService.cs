@@ -237,7 +237,7 @@ public sealed class WeekService(
     {
         await using var transaction = await db.BeginUnlessWithinAsync(cancel);
         var row = await db.LockAssignmentAsync(caller.AcademyId, id, cancel);
-        if (row is null or { Requirement: Requirement.Own })
+        if (row is null or { Requirement: Requirement.Own } or { Notes.ReplacedBy: not null })
             throw ApiProblemException.NotFound("session");
         if (row.TakenOutAt is null)
             return Card(caller, row);

@@ -46,7 +46,13 @@ public sealed class WeekSettingService(
         var students = input.Sessions.Select(s => s.StudentId).ToList();
         var squad = (await contexts.SquadAsync(caller, day, students, cancel)).ToDictionary(s => s.Id, s => s.Context);
         IReadOnlyList<ShelvedDrill> shelf = input.IsTailored ? await db.ShelfAsync(caller.AcademyId, cancel) : [];
-        var standings = await ladders.OfAsync(caller, students, input.IsTailored ? DrillsOf(plan.Document) : [], day, cancel);
+        var standings = await ladders.OfAsync(
+            caller,
+            students,
+            input.IsTailored ? LadderStandings.DrillsOf(plan.Document) : [],
+            day,
+            cancel
+        );
         var rows = await AddAsync(
             caller,
             [
@@ -103,7 +109,7 @@ public sealed class WeekSettingService(
         var planTexts = await texts.LatestAsync(caller, sources, cancel);
         var shelf = (await db.ShelfAsync(caller.AcademyId, cancel)).ToDictionary(d => d.Id, d => d.Drill);
         var read = sources.ToDictionary(s => s.Id, s => TextOf(s, planTexts, shelf));
-        var drills = read.Values.SelectMany(t => DrillsOf(t.Document)).Distinct().ToList();
+        var drills = read.Values.SelectMany(t => LadderStandings.DrillsOf(t.Document)).Distinct().ToList();
         var today = clock.Today(caller.TimeZone);
         var standings = await ladders.OfAsync(caller, students, drills, today, cancel);
         var copied = await AddAsync(
@@ -255,9 +261,6 @@ public sealed class WeekSettingService(
         source is { HasOwnText: false, PlanId: { } plan } && plans.TryGetValue(plan, out var latest)
             ? latest
             : new DraftText(NextSteps.ForNextWeek(source.Document, shelf), source.PlanVersion);
-
-    private static IReadOnlyList<Guid> DrillsOf(SessionPlan plan) =>
-        [.. plan.Practice().Where(s => s.Drill is { Drill.Ladder.Count: > 1 }).Select(s => s.Drill!.DrillId).Distinct()];
 
     private static DateOnly? DayIn(IsoWeek week, AssignmentRow source) =>
         source.Day is { } day ? week.Monday.Plus(day.DayNumber - source.Monday.DayNumber) : null;

@@ -327,6 +327,19 @@ public class RightsMatrixTests
             i => ($"/api/weeks/assignments/{i.Draft}/steps", ("If-Match", (object)new { take = new[] { i.New } })),
             CoachesHere
         ),
+        new("GET", "/api/weeks/assignments/{id:guid}/text", i => ($"/api/weeks/assignments/{i.Draft}/text", null), CoachesHere),
+        new(
+            "GET",
+            "/api/weeks/assignments/{id:guid}/text/latest",
+            i => ($"/api/weeks/assignments/{i.Draft}/text/latest", null),
+            CoachesHere
+        ),
+        new(
+            "PUT",
+            "/api/weeks/assignments/{id:guid}/text",
+            i => ($"/api/weeks/assignments/{i.Draft}/text", ("If-Match", (object)new { plan = School.Plan($"Own {i.New}") })),
+            CoachesHere
+        ),
         new(
             "PUT",
             "/api/weeks/assignments/{id:guid}/day",

@@ -2031,6 +2031,105 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/weeks/assignments/{id}/text': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OwnTextView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['OwnTextInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OwnTextView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/assignments/{id}/text/latest': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['LatestTextView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/sessions/{assignmentId}': {
     parameters: {
       query?: never;
@@ -3108,6 +3207,12 @@ export interface components {
       role: components['schemas']['AcademyRole'];
       studentName: null | string;
     };
+    LatestTextView: {
+      plan: components['schemas']['SessionPlan'];
+      /** Format: int32 */
+      planVersion: number;
+      changes: string[];
+    };
     /** @enum {string} */
     LengthUnit: 'yards' | 'metres' | 'feet' | 'inches';
     LessonNoted: {
@@ -3290,6 +3395,34 @@ export interface components {
       /** Format: date */
       day: string;
       plan: components['schemas']['SessionPlan'];
+    };
+    OwnTextInput: {
+      plan: components['schemas']['SessionPlan'];
+      /** Format: int32 */
+      planVersion?: null | number;
+    };
+    OwnTextView: {
+      /** Format: uuid */
+      assignmentId: string;
+      /** Format: int32 */
+      version: number;
+      /** Format: uuid */
+      studentId: string;
+      studentName: string;
+      week: string;
+      /** Format: date */
+      day: null | string;
+      plan: components['schemas']['SessionPlan'];
+      /** Format: int32 */
+      planVersion: null | number;
+      /** Format: uuid */
+      planId: null | string;
+      planTitle: string;
+      isPublished: boolean;
+      hasLog: boolean;
+      hasOwnText: boolean;
+      isPlanChanged: boolean;
+      tailored: string[];
     };
     PainDrop: {
       part: components['schemas']['BodyPart'];
@@ -4324,6 +4457,10 @@ export interface components {
       isDayChosen?: boolean;
       /** Format: int32 */
       walkMinutes?: number;
+      /** Format: uuid */
+      beganAs?: null | string;
+      /** Format: uuid */
+      replacedBy?: null | string;
       changes?: components['schemas']['SessionChange'][];
     };
     SessionPlan: {

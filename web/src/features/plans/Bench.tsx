@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
@@ -40,15 +40,18 @@ const besideAll = {
   overflowY: { md: 'auto' },
 } as const;
 
+interface Own {
+  /** Chooses for whom it is written; none where that is settled. */
+  onFor?: (studentId: string | null) => void;
+  /** What stands under the title; it may put another text on the bench. */
+  above?: (take: (plan: Plan) => void) => ReactNode;
+}
+
 /**
  * Where a coach writes a plan: the words on top, the strip across, segments to the left, the one in hand in the middle,
  * what is to be said to the right.
  */
-export function Bench({
-  onFor,
-  SetFor,
-  ...props
-}: BenchProps & BenchSlots & { onFor: (studentId: string | null) => void }) {
+export function Bench({ onFor, SetFor, above, ...props }: BenchProps & BenchSlots & Own) {
   const bench = useBench(props);
   const { draft, change } = bench;
   const { plan, selected } = draft;
@@ -138,11 +141,18 @@ export function Bench({
       <BenchHead
         bench={bench}
         onDraftOne={() => setIsDrafting(true)}
-        onSet={() => setIsSetting(true)}
-        onRemove={() =>
-          remove.mutate({ id: props.id, version: bench.version ?? 0 }, { onSuccess: () => void navigate('/plans') })
+        ofPlan={
+          SetFor && {
+            onSet: () => setIsSetting(true),
+            onRemove: () =>
+              remove.mutate(
+                { id: props.id, version: bench.version ?? 0 },
+                { onSuccess: () => void navigate('/plans') },
+              ),
+          }
         }
       />
+      {above?.((text) => change({ do: 'take', plan: text }))}
 
       <LocalDraftNotices
         wasRestored={bench.wasRestored}
@@ -316,7 +326,7 @@ export function Bench({
           }}
         />
       )}
-      {isSetting && <SetFor planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
+      {isSetting && SetFor && <SetFor planId={props.id} title={plan.title} onClose={() => setIsSetting(false)} />}
       {bench.blocker.state === 'blocked' && <LeaveDialog blocker={bench.blocker} />}
     </>
   );

@@ -9,12 +9,12 @@ import type { Bench } from './useBench';
 interface Props {
   bench: Bench;
   onDraftOne: () => void;
-  onSet: () => void;
-  onRemove: () => void;
+  /** What is done with a plan as a whole; none where the text is somebody's session. */
+  ofPlan: { onSet: () => void; onRemove: () => void } | undefined;
 }
 
 /** The plan's name, whether it is saved, and what is done with it as a whole. */
-export function BenchHead({ bench, onDraftOne, onSet, onRemove }: Props) {
+export function BenchHead({ bench, onDraftOne, ofPlan }: Props) {
   const { draft, change } = bench;
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 1.5, mb: 0.75, flexWrap: 'wrap' }}>
@@ -41,15 +41,15 @@ export function BenchHead({ bench, onDraftOne, onSet, onRemove }: Props) {
             Copy
           </Button>
         )}
-        {bench.isSaved && (
-          <Button onClick={onRemove} disabled={bench.isDirty}>
-            Remove this plan
-          </Button>
-        )}
-        {bench.isSaved && (
-          <Button variant="outlined" disabled={bench.isDirty} onClick={onSet}>
-            Set for students
-          </Button>
+        {bench.isSaved && ofPlan && (
+          <>
+            <Button onClick={ofPlan.onRemove} disabled={bench.isDirty}>
+              Remove this plan
+            </Button>
+            <Button variant="outlined" disabled={bench.isDirty} onClick={ofPlan.onSet}>
+              Set for students
+            </Button>
+          </>
         )}
         <Button variant="contained" onClick={bench.save} disabled={!bench.isDirty || bench.isSaving}>
           Save<Key>Ctrl S</Key>

@@ -5,7 +5,7 @@ import { Loading, ErrorNotice } from '../../ui/states';
 import { Bench } from './Bench';
 import { copyOf, emptyPlan, planFrom, type Plan } from './benchState';
 import { squad } from './frame';
-import { usePlan } from './queries';
+import { usePlan, useSavePlan } from './queries';
 import type { BenchSlots } from './useBench';
 
 /**
@@ -41,13 +41,14 @@ function useWrittenFor() {
 function NewPlan({ id, ...slots }: { id: string } & BenchSlots) {
   const copied = (useLocation().state as { copyOf?: Plan } | null)?.copyOf;
   const [start] = useState(() => (copied ? copyOf(copied) : emptyPlan));
-  return <Bench id={id} start={emptyPlan} begins={start} version={undefined} {...useWrittenFor()} {...slots} />;
+  const kept = { save: useSavePlan(id), savesItself: true, ...useWrittenFor() };
+  return <Bench id={id} start={emptyPlan} begins={start} version={undefined} {...kept} {...slots} />;
 }
 
 function SavedPlan({ id, ...slots }: { id: string } & BenchSlots) {
   const plan = usePlan(id);
-  const writtenFor = useWrittenFor();
+  const kept = { save: useSavePlan(id), savesItself: true, ...useWrittenFor() };
   if (plan.isPending) return <Loading what="the plan" />;
   if (plan.error) return <ErrorNotice error={plan.error} onRetry={() => void plan.refetch()} />;
-  return <Bench id={id} start={planFrom(plan.data.plan)} version={plan.data.version} {...writtenFor} {...slots} />;
+  return <Bench id={id} start={planFrom(plan.data.plan)} version={plan.data.version} {...kept} {...slots} />;
 }

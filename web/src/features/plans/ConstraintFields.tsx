@@ -12,11 +12,16 @@ export interface ConstraintProps {
   constraints: Schemas['PlanConstraints'];
   onChange: (constraints: Schemas['PlanConstraints']) => void;
   writtenFor: For;
-  onFor: (studentId: string | null) => void;
+  /** Chooses for whom; none where that is settled. */
+  onFor: ((studentId: string | null) => void) | undefined;
   check: Schemas['PlanCheckView'] | undefined;
   errorAt: (path: string) => string | undefined;
 }
 
+const forNobody = [
+  { value: '', label: 'nobody in particular' },
+  { value: squad, label: 'the whole squad' },
+];
 const own = { value: '', label: 'the student’s' } as const;
 const winds = [{ value: '', label: 'none to speak of' }, ...optionsOf(compass)];
 
@@ -43,11 +48,12 @@ export function ConstraintFields({ constraints, onChange, writtenFor, onFor, che
           label="For"
           value={isSquad ? squad : (studentId ?? '')}
           options={[
-            { value: '', label: 'nobody in particular' },
-            { value: squad, label: 'the whole squad' },
-            ...(students.data ?? []).map((s) => ({ value: s.id, label: s.name })),
+            ...(onFor ? forNobody : []),
+            ...(students.data ?? [])
+              .filter((s) => onFor || s.id === studentId)
+              .map((s) => ({ value: s.id, label: s.name })),
           ]}
-          onChange={(id) => onFor(id || null)}
+          onChange={(id) => onFor?.(id || null)}
         />
         <NumberField
           label="Minutes"

@@ -76,19 +76,20 @@ export const useTemplates = () =>
     staleTime: Infinity,
   });
 
+/** Writes a plan over a version of it, or for the first time. */
 export function useSavePlan(id: string) {
   const queries = useQueryClient();
-  return useMutation({
-    mutationFn: ({ plan, version }: { plan: Plan; version: number | undefined }) =>
-      answer(
-        api.PUT('/api/plans/{id}', {
-          params: { path: { id } },
-          body: plan,
-          headers: version === undefined ? newRow : changesVersion(version),
-        }),
-      ),
-    onSuccess: () => queries.invalidateQueries({ queryKey: planKeys.lists }),
-  });
+  return async (plan: Plan, version: number | undefined) => {
+    const saved = await answer(
+      api.PUT('/api/plans/{id}', {
+        params: { path: { id } },
+        body: plan,
+        headers: version === undefined ? newRow : changesVersion(version),
+      }),
+    );
+    void queries.invalidateQueries({ queryKey: planKeys.lists });
+    return saved;
+  };
 }
 
 export function useRemovePlan() {

@@ -1,10 +1,11 @@
+import { useMutation } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useReducer, useState, type ComponentType } from 'react';
 import { useBlocker, useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
 import { draftKey, usePerson } from '../../app/signIn';
 import { dropLocalDraft, readLocalDraft, writeLocalDraft } from '../../ui/localDrafts';
 import { changed, opened, planFrom, type Plan } from './benchState';
-import { useCheck, useSavePlan, type For } from './queries';
+import { useCheck, type For } from './queries';
 
 /** What the server has instead of what the bench began from. */
 interface Newer {
@@ -37,12 +38,16 @@ export interface BenchProps {
   version: number | undefined;
   /** For whom it is written. */
   writtenFor: For;
+  /** Writes the text over a version, or for the first time, and says which version it is then. */
+  save: (plan: Plan, version: number | undefined) => Promise<{ version: number }>;
+  /** Whether what was saved once is saved by itself while it is written. */
+  savesItself: boolean;
 }
 
 /** What the bench needs of features that stand above it. */
 export interface BenchSlots {
-  /** Puts a plan into students' weeks. */
-  SetFor: ComponentType<{ planId: string; title: string; onClose: () => void }>;
+  /** Puts a plan into students' weeks; none for a text that is no plan but somebody's session. */
+  SetFor?: ComponentType<{ planId: string; title: string; onClose: () => void }>;
 }
 
 /** Under what name unsaved changes are kept on this device: there is one plan at a time that was never saved. */
@@ -52,7 +57,8 @@ const draftName = (id: string, version: number | undefined) => `bench-${version 
 export const fetchLeaveDialog = () => import('./LeaveDialog');
 
 /** The state of the bench: the text, what the server makes of it, and whether it is saved. */
-export function useBench({ id, start, begins, version: startVersion, writtenFor }: BenchProps) {
+export function useBench(props: BenchProps) {
+  const { id, start, begins, version: startVersion, writtenFor } = props;
   const { accountId } = usePerson();
   const [{ draft: kept, wasDropped }] = useState(() =>
     readLocalDraft<Plan>(draftKey(accountId, draftName(id, startVersion)), start),
@@ -65,7 +71,9 @@ export function useBench({ id, start, begins, version: startVersion, writtenFor 
   const stored = draftKey(accountId, draftName(id, saved.version));
   const [newer, setNewer] = useState<Newer | undefined>(isStale ? { plan: start, version: startVersion } : undefined);
   const check = useCheck(useSettled(draft.plan, checkAfter), writtenFor);
-  const save = useSavePlan(id);
+  const save = useMutation({
+    mutationFn: ({ plan, version }: { plan: Plan; version: number | undefined }) => props.save(plan, version),
+  });
   const navigate = useNavigate();
   const isDirty = JSON.stringify(draft.plan) !== JSON.stringify(saved.plan);
 
@@ -109,8 +117,9 @@ export function useBench({ id, start, begins, version: startVersion, writtenFor 
     );
   };
 
-  // A plan that was saved once is saved by itself, unless something stands in the way that a person has to decide.
+  // What was saved once is saved by itself where it may be, unless something stands in the way that a person has to decide.
   const mayAutosave =
+    props.savesItself &&
     isDirty &&
     saved.version !== undefined &&
     !newer &&

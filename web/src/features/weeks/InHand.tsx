@@ -104,6 +104,11 @@ function Session({ card, row, actions }: { card: Card; row: Row; actions: Props[
             Open
           </Button>
         )}
+        {!card.hasLog && card.requirement !== 'own' && (
+          <Button component={Link} to={`/sessions/${card.assignmentId}/bench`}>
+            Change it for {row.name}
+          </Button>
+        )}
         {card.planId && (
           <Button component={Link} to={`/plans/${card.planId}`}>
             Its plan

@@ -22,7 +22,8 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
     <Box data-testid="session-tile" sx={{ mt: 1, pb: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'flex-start', gap: 0.5, fontSize: 14, lineHeight: 1.3, mb: 0.5 }}>
         <Box
-          {...(card.isPublished ? { component: Link, to: `/sessions/${card.assignmentId}` } : { component: 'span' })}
+          component={Link}
+          to={`/sessions/${card.assignmentId}${card.isPublished ? '' : '/bench'}`}
           sx={{ fontWeight: 620, flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}
         >
           {card.title}
@@ -54,6 +55,11 @@ export function SessionTile({ card, onMove }: { card: Card; onMove: () => void }
       {error && <ErrorNotice error={error} />}
       <Menu anchorEl={anchor} open={anchor !== undefined} onClose={() => setAnchor(undefined)}>
         {card.requirement !== 'own' && !isOver(card) && <MenuItem onClick={act(onMove)}>Move …</MenuItem>}
+        {card.requirement !== 'own' && !card.hasLog && (
+          <MenuItem component={Link} to={`/sessions/${card.assignmentId}/bench`}>
+            Change it for this student only
+          </MenuItem>
+        )}
         {card.isPublished && !isOver(card) && (
           <MenuItem component={Link} to={`/practice/${card.assignmentId}`} state={{ begins: true }}>
             Hold as a lesson

@@ -38,6 +38,22 @@ export const useFindingsOn = (studentId: string, week: string, planId: string, d
       ),
   });
 
+/** A session's text, to be changed for its student only. The bench holds it from then on. */
+export const useOwnText = (assignmentId: string) =>
+  useQuery({
+    queryKey: weekKeys.text(assignmentId),
+    queryFn: () => answer(api.GET('/api/weeks/assignments/{id}/text', { params: { path: { id: assignmentId } } })),
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+
+/** What a session would be with its plan's latest text. */
+export const useLatestText = () =>
+  useMutation({
+    mutationFn: (assignmentId: string) =>
+      answer(api.GET('/api/weeks/assignments/{id}/text/latest', { params: { path: { id: assignmentId } } })),
+  });
+
 /** A change to somebody's week. Everything that shows weeks is asked for again. */
 export function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
   const queries = useQueryClient();
