@@ -10,6 +10,7 @@ using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
+using MorningRound.Server.Programmes;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
@@ -42,11 +43,16 @@ internal sealed class DemoHistory
     private readonly SquadService _squads;
     private readonly WeekSettingService _setting;
     private readonly WeekPlacingService _placing;
+    private readonly ProgrammeService _programmes;
+    private readonly ProgrammeRunService _runs;
+    private readonly ProgrammeWeeks _filling;
     private readonly Dictionary<string, Guid> _studentIds = [];
     private readonly SessionLogService _logs;
     private readonly OwnPracticeService _own;
     private readonly SplitMix64 _random = new(Seed);
     private readonly Dictionary<string, Guid> _planIds = [];
+    private readonly Guid _shortPutts = Guid.CreateVersion7();
+    private readonly Guid _firstSummer = Guid.CreateVersion7();
     private int _repetitions;
     private readonly Caller _coach = new(Guid.CreateVersion7(), AcademyRole.Owner, null, TimeZone, Guid.CreateVersion7());
 
@@ -64,11 +70,15 @@ internal sealed class DemoHistory
         var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain));
         _logs = new SessionLogService(db, _clock, new HomeworkService(db, _clock));
         _own = new OwnPracticeService(db, _clock, contexts);
-        _weeks = new WeekService(db, _clock, _students, _files, contexts, pain, _logs);
+        _runs = new ProgrammeRunService(db, _clock);
+        _programmes = new ProgrammeService(db, _clock, _runs);
+        _weeks = new WeekService(db, _clock, _students, _files, contexts, pain, _logs, _runs);
         var texts = new DraftTexts(db);
         _publishing = new PublishingService(db, _clock, contexts, texts);
         _squads = new SquadService(db, _clock);
-        _setting = new WeekSettingService(db, _clock, contexts, texts, new LadderStandings(db));
+        var (ladders, drafts) = (new LadderStandings(db), new NewDrafts(db, _clock));
+        _filling = new ProgrammeWeeks(db, _clock, _runs, contexts, ladders, drafts);
+        _setting = new WeekSettingService(db, _clock, contexts, texts, ladders, drafts, _filling);
         _placing = new WeekPlacingService(db, _clock, contexts, texts, new SquadLoads(db));
     }
 
@@ -98,6 +108,7 @@ internal sealed class DemoHistory
             await _plans.SaveAsync(_coach, _planIds[plan.Title], plan, RowVersion.New, cancel);
         }
 
+        await LayOutProgrammesAsync(cancel);
         foreach (var student in DemoSquad.Students)
             await LayOutAsync(student, cancel);
         await LayOutSquadsAsync(cancel);
@@ -124,6 +135,8 @@ internal sealed class DemoHistory
         _clock.Turn(_today, 7);
         await _files.SaveAsync(_coach, id, DemoFiles.Of(student.Name, _today), new RowVersion(0), cancel);
 
+        if (student.Name == DemoSquad.SignedInStudent)
+            await StartAsync(_shortPutts, ThisWeek.Plus(-2), cancel, studentId: id);
         _repetitions = 0;
         for (var back = student.FirstWeek; back >= 0; back--)
         {
@@ -152,7 +165,10 @@ internal sealed class DemoHistory
         foreach (var (name, members) in DemoSquad.Squads)
         {
             var input = new SquadInput { Name = name, Members = [.. members.Select(m => _studentIds[m])] };
-            await _squads.SaveAsync(_coach, Guid.CreateVersion7(), input, RowVersion.New, cancel);
+            var id = Guid.CreateVersion7();
+            await _squads.SaveAsync(_coach, id, input, RowVersion.New, cancel);
+            if (name == DemoSquad.Beginners)
+                await StartAsync(_firstSummer, ThisWeek.Plus(1), cancel, squadId: id);
         }
 
         IReadOnlyList<Guid> begun = [.. DemoSquad.WithNextWeek.Select(name => _studentIds[name])];
@@ -160,29 +176,64 @@ internal sealed class DemoHistory
         await _placing.PlaceAsync(_coach, ThisWeek.Plus(1), begun, cancel);
     }
 
+    private async Task LayOutProgrammesAsync(CancellationToken cancel)
+    {
+        await _programmes.SaveAsync(_coach, _shortPutts, DemoProgrammes.ShortPutts(_planIds), RowVersion.New, cancel);
+        await _programmes.SaveAsync(_coach, _firstSummer, DemoProgrammes.FirstSummer(_planIds), RowVersion.New, cancel);
+    }
+
+    private Task StartAsync(
+        Guid programme,
+        IsoWeek start,
+        CancellationToken cancel,
+        Guid? studentId = null,
+        Guid? squadId = null
+    ) =>
+        _runs.SaveAsync(
+            _coach,
+            Guid.CreateVersion7(),
+            new ProgrammeRunInput
+            {
+                ProgrammeId = programme,
+                StudentId = studentId,
+                SquadId = squadId,
+                Start = start.ToString(),
+            },
+            RowVersion.New,
+            cancel
+        );
+
     private async Task LayOutWeekAsync(DemoStudent student, Guid id, int back, CancellationToken cancel)
     {
         var week = ThisWeek.Plus(-back);
         _clock.Turn(week.Monday.AddDays(-1), 18);
         var set = new List<(Guid Id, DateOnly Practised, SessionPlan Plan, bool IsAnyDay)>();
+        var brought = (await _filling.FillAsync(_coach, week, [id], cancel))
+            .SelectMany(w => w.Sessions)
+            .ToDictionary(s => s.Title, s => s.AssignmentId);
         foreach (var usual in WithSomethingForToday(student, back))
         {
             var day = usual.Day is { } offset ? week.Monday.AddDays(offset) : (DateOnly?)null;
-            var assignment = Guid.CreateVersion7();
-            await _weeks.SaveAsync(
-                _coach,
-                assignment,
-                new AssignmentInput
-                {
-                    StudentId = id,
-                    PlanId = _planIds[usual.Plan],
-                    Week = week.ToString(),
-                    Day = day,
-                    Requirement = usual.Requirement,
-                },
-                RowVersion.New,
-                cancel
-            );
+            var isBrought = brought.TryGetValue(usual.Plan, out var assignment);
+            if (!isBrought)
+            {
+                assignment = Guid.CreateVersion7();
+                await _weeks.SaveAsync(
+                    _coach,
+                    assignment,
+                    new AssignmentInput
+                    {
+                        StudentId = id,
+                        PlanId = _planIds[usual.Plan],
+                        Week = week.ToString(),
+                        Day = day,
+                        Requirement = usual.Requirement,
+                    },
+                    RowVersion.New,
+                    cancel
+                );
+            }
+
             set.Add(
                 (
                     assignment,

@@ -263,12 +263,15 @@ internal static class DemoSquad
         },
     ];
 
+    /// <summary>The squad of those who began this year.</summary>
+    public const string Beginners = "First summer";
+
     /// <summary>The squads, and who is in them.</summary>
     public static IReadOnlyDictionary<string, IReadOnlyList<string>> Squads { get; } =
         new Dictionary<string, IReadOnlyList<string>>
         {
             ["Cup team"] = ["Carla Vintholm", "Bram Keelstra", "Henrik Solmar", "Rafe Dunvale"],
-            ["First summer"] = ["Tilda Brockhus", OnTrial, "Jonne Weilander"],
+            [Beginners] = ["Tilda Brockhus", OnTrial, "Jonne Weilander"],
             ["After work"] = [SignedInStudent, "Nadia Ferrolin", "Pia Ruskamo"],
         };
 

@@ -183,6 +183,25 @@ public sealed class School
             },
         };
 
+    /// <summary>A programme of four weeks of one plan.</summary>
+    public static object Programme(Guid plan, string name = "Four weeks") =>
+        new
+        {
+            name,
+            weeks = 4,
+            slots = new[] { new { id = First, planId = plan } },
+        };
+
+    /// <summary>That a programme runs for a student from this week on.</summary>
+    public static object Run(Guid programme, Guid student, string? until = null) =>
+        new
+        {
+            programmeId = programme,
+            studentId = student,
+            start = TestServer.Week,
+            until,
+        };
+
     public static Guid First { get; } = Guid.Parse("00000001-0000-7000-8000-000000000000");
 
     public static Guid Second { get; } = Guid.Parse("00000002-0000-7000-8000-000000000000");

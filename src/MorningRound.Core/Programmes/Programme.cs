@@ -71,6 +71,11 @@ public sealed record ProgrammeSlot
 
     /// <summary>What changes from week to week.</summary>
     public IReadOnlyList<SlotChange> Changes { get; init; } = [];
+
+    /// <summary>The segments whose step the programme has set by a week, whatever last results would offer.</summary>
+    /// <param name="week">The week, from 1.</param>
+    public IReadOnlySet<Guid> SettledBy(int week) =>
+        Changes.Where(c => c.FromWeek <= week && c.Rung is not null).Select(c => c.SegmentId).OfType<Guid>().ToHashSet();
 }
 
 /// <summary>A session of one week of a programme.</summary>

@@ -24,6 +24,15 @@ public enum SessionChangeKind
 /// <param name="IsByStudent">Whether the student changed it; otherwise a coach did.</param>
 public sealed record SessionChange(DateTimeOffset At, SessionChangeKind Kind, DateOnly? From, DateOnly? To, bool IsByStudent);
 
+/// <summary>The week of a programme that a session belongs to.</summary>
+/// <param name="RunId">The programme as it runs for the student, alone or in a squad.</param>
+/// <param name="ProgrammeId">The programme.</param>
+/// <param name="SlotId">The slot.</param>
+/// <param name="Name">What the programme is called.</param>
+/// <param name="Week">The week of the programme, from 1.</param>
+/// <param name="Weeks">How many weeks it takes.</param>
+public sealed record OfProgramme(Guid RunId, Guid ProgrammeId, Guid SlotId, string Name, int Week, int Weeks);
+
 /// <summary>What is known of a session beside its text: where it comes from, why it is on its day, what changed.</summary>
 public sealed record SessionNotes
 {
@@ -51,6 +60,9 @@ public sealed record SessionNotes
     /// <summary>Minutes of walking between its grounds, as they were when it was published.</summary>
     public int WalkMinutes { get; init; }
 
+    /// <summary>The week of the programme it belongs to; null where it belongs to none.</summary>
+    public OfProgramme? Programme { get; init; }
+
     /// <summary>
     /// The session it began as: a published one whose text changes goes on as a session of its own. Null for one that began as itself.
     /// </summary>
@@ -65,7 +77,13 @@ public sealed record SessionNotes
     /// <summary>Whether there is nothing to say, changes apart.</summary>
     [JsonIgnore]
     public bool IsNothing =>
-        Tailored.Count == 0 && Offers.Count == 0 && !WasMissed && DayReason.Length == 0 && !IsDayChosen && WalkMinutes == 0;
+        Tailored.Count == 0
+        && Offers.Count == 0
+        && !WasMissed
+        && DayReason.Length == 0
+        && !IsDayChosen
+        && WalkMinutes == 0
+        && Programme is null;
 
     /// <summary>The notes with one more change.</summary>
     public SessionNotes With(SessionChange change) => this with { Changes = [.. Changes.TakeLast(MostChanges - 1), change] };

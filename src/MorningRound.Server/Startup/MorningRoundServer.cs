@@ -3,6 +3,7 @@ using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
+using MorningRound.Server.Programmes;
 using MorningRound.Server.Progress;
 using MorningRound.Server.Review;
 using MorningRound.Server.Sessions;
@@ -32,6 +33,7 @@ public static class MorningRoundServer
         api.MapPlaces();
         api.MapDrills();
         api.MapPlans();
+        api.MapProgrammes();
         api.MapWeeks();
         api.MapSessions();
         api.MapProgress();

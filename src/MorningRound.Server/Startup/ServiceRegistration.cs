@@ -11,6 +11,7 @@ using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
+using MorningRound.Server.Programmes;
 using MorningRound.Server.Progress;
 using MorningRound.Server.Review;
 using MorningRound.Server.Sessions;
@@ -75,6 +76,7 @@ internal static class ServiceRegistration
             .AddScoped<SquadLoads>()
             .AddScoped<PracticeHistoryService>()
             .AddScoped<IPracticeHistory>(provider => provider.GetRequiredService<PracticeHistoryService>());
+        services.AddScoped<ProgrammeService>().AddScoped<ProgrammeRunService>();
         services
             .AddScoped<DraftTexts>()
             .AddScoped<WeekService>()
@@ -84,6 +86,8 @@ internal static class ServiceRegistration
             .AddScoped<WeekPlacingService>()
             .AddScoped<WeekSheetService>()
             .AddScoped<OwnTextService>()
+            .AddScoped<NewDrafts>()
+            .AddScoped<ProgrammeWeeks>()
             .AddScoped<StudentWeekService>();
         services.AddScoped<ProgressService>();
         services.AddScoped<TeeLineService>();

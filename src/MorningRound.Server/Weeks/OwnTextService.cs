@@ -28,6 +28,7 @@ public sealed class OwnTextService(
     PlanContextService contexts,
     DraftTexts texts,
     LadderStandings ladders,
+    ProgrammeWeeks programmes,
     StudentService students
 )
 {
@@ -39,8 +40,7 @@ public sealed class OwnTextService(
     public async Task<LatestTextView> LatestAsync(Caller caller, Guid id, CancellationToken cancel)
     {
         var row = await FindAsync(caller, id, cancel);
-        var latest = await LatestTextAsync(caller, row, cancel) ?? throw ApiProblemException.NotFound("plan");
-        var tailored = await TailoredAsync(caller, row, latest.Document, cancel);
+        var (latest, tailored) = await TailoredAsync(caller, row, cancel) ?? throw ApiProblemException.NotFound("plan");
         return new LatestTextView(tailored.Plan, latest.PlanVersion!.Value, [.. tailored.Changes.Select(c => c.Why)]);
     }
 
@@ -91,14 +91,12 @@ public sealed class OwnTextService(
         row.HasOwnText = true;
         if (input.PlanVersion is { } version && version != row.PlanVersion)
         {
-            var latest = await LatestTextAsync(caller, row, cancel);
-            if (latest?.PlanVersion != version)
+            if (await TailoredAsync(caller, row, cancel) is not var (latest, tailored) || latest.PlanVersion != version)
                 throw ApiProblemException.Invalid("planVersion", "The plan was changed once more. Take its changes again.");
-            var tailored = await TailoredAsync(caller, row, latest.Document, cancel);
             row.PlanVersion = version;
             row.Notes = row.Notes with { Tailored = [.. tailored.Changes.Select(c => c.Why)] };
             // With the plan's very text a draft follows its plan again.
-            row.HasOwnText = !SamePlan(latest.Document, input.Plan);
+            row.HasOwnText = row.Notes.Programme is not null || !SamePlan(latest.Document, input.Plan);
         }
 
         if (row.PublishedAt is null)
@@ -143,16 +141,31 @@ public sealed class OwnTextService(
         return created;
     }
 
-    private async Task<TailoredPlan> TailoredAsync(Caller caller, AssignmentRow row, SessionPlan plan, CancellationToken cancel)
+    /// <summary>
+    /// The latest text of a session's plan, as the week of its programme has it, and made its student's own where it must be; null
+    /// where the plan is gone.
+    /// </summary>
+    private async Task<(DraftText Latest, TailoredPlan Tailored)?> TailoredAsync(
+        Caller caller,
+        AssignmentRow row,
+        CancellationToken cancel
+    )
     {
+        if (await LatestAsync(caller, row, cancel) is not { } plan)
+            return null;
+        var (text, settled) = row.Notes.Programme is { } of
+            ? await programmes.TextAsync(caller, of, plan.Document, cancel)
+            : (plan.Document, null);
         var day = row.Day ?? row.Monday;
         var squad = await contexts.SquadAsync(caller, day, [row.StudentId], cancel);
-        var standings = await ladders.OfAsync(caller, [row.StudentId], LadderStandings.DrillsOf(plan), day, cancel);
+        var standings = await ladders.OfAsync(caller, [row.StudentId], LadderStandings.DrillsOf(text), day, cancel);
         var shelf = await db.ShelfAsync(caller.AcademyId, cancel);
-        return PlanTailoring.For(plan, squad[0].Context, shelf, [.. standings[row.StudentId]]);
+        var tailored = PlanTailoring.For(text, squad[0].Context, shelf, [.. standings[row.StudentId]], settled);
+        return (plan with { Document = text }, tailored);
     }
 
-    private async Task<DraftText?> LatestTextAsync(Caller caller, AssignmentRow row, CancellationToken cancel) =>
+    /// <summary>The latest text of the plan a session came from; null where that is gone.</summary>
+    private async Task<DraftText?> LatestAsync(Caller caller, AssignmentRow row, CancellationToken cancel) =>
         row.PlanId is { } planId ? (await texts.LatestAsync(caller, [row], cancel)).GetValueOrDefault(planId) : null;
 
     /// <summary>The session, or the one that stands in its place since it was changed.</summary>
@@ -175,7 +188,14 @@ public sealed class OwnTextService(
     private async Task<OwnTextView> ViewAsync(Caller caller, AssignmentRow row, CancellationToken cancel)
     {
         var text = (await texts.OfAsync(caller, [row], cancel))[row.Id];
-        var plan = await LatestTextAsync(caller, row, cancel);
+        var plan = await LatestAsync(caller, row, cancel);
+        // What was published goes without the steps of its drills; on the bench they are wanted.
+        var document = row.PublishedAt is null
+            ? text.Document
+            : NextSteps.ForNextWeek(
+                text.Document,
+                (await db.ShelfAsync(caller.AcademyId, cancel)).ToDictionary(d => d.Id, d => d.Drill)
+            );
         return new OwnTextView
         {
             AssignmentId = row.Id,
@@ -184,7 +204,7 @@ public sealed class OwnTextService(
             StudentName = await students.NameAsync(caller.AcademyId, row.StudentId, cancel) ?? "",
             Week = IsoWeek.Of(row.Monday).ToString(),
             Day = row.Day,
-            Plan = text.Document,
+            Plan = document,
             PlanVersion = text.PlanVersion,
             PlanId = plan is null ? null : row.PlanId,
             PlanTitle = plan?.Document.Title ?? "",

@@ -1,6 +1,7 @@
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
+using MorningRound.Server.Programmes;
 using MorningRound.Server.Sessions;
 
 namespace MorningRound.Server.Weeks;
@@ -18,7 +19,8 @@ public sealed record WeekView(
     IReadOnlyList<SessionCard> Sessions,
     IReadOnlyList<OpenPainView> OpenPain,
     CheckpointView? Checkpoint,
-    IReadOnlyList<MoveDays> CanMove
+    IReadOnlyList<MoveDays> CanMove,
+    IReadOnlyList<ProgrammeStanding> Programmes
 );
 
 /// <summary>What was published, or would be, of one student's week.</summary>

@@ -165,6 +165,11 @@ public static class WeekEndpoints
             }
         );
         sheet.MapPost(
+            "/programmes",
+            (string week, SheetInput input, Caller caller, ProgrammeWeeks service, DomainClock clock, CancellationToken cancel) =>
+                service.FillAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
+        );
+        sheet.MapPost(
             "/place",
             (
                 string week,

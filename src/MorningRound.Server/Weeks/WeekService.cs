@@ -7,6 +7,7 @@ using MorningRound.Core.Weeks.Checking;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Plans;
+using MorningRound.Server.Programmes;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
@@ -21,7 +22,8 @@ public sealed class WeekService(
     StudentFileService files,
     PlanContextService contexts,
     PainService pain,
-    SessionLogService logs
+    SessionLogService logs,
+    ProgrammeRunService programmes
 )
 {
     /// <summary>The places there are in a stated order.</summary>
@@ -63,7 +65,8 @@ public sealed class WeekService(
             // A coach can move everything; a student only into times of theirs.
             caller.IsCoach
                 ? []
-                : StudentWeekService.DaysToMoveTo(rows, week, today, await files.FileAsync(caller, studentId, cancel))
+                : StudentWeekService.DaysToMoveTo(rows, week, today, await files.FileAsync(caller, studentId, cancel)),
+            [.. (await programmes.StandingsAsync(caller, [studentId], week, cancel))[studentId]]
         );
     }
 

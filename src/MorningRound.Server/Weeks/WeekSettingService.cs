@@ -24,7 +24,9 @@ public sealed class WeekSettingService(
     DomainClock clock,
     PlanContextService contexts,
     DraftTexts texts,
-    LadderStandings ladders
+    LadderStandings ladders,
+    NewDrafts drafts,
+    ProgrammeWeeks programmes
 )
 {
     /// <summary>The most sessions one call puts in.</summary>
@@ -53,7 +55,7 @@ public sealed class WeekSettingService(
             day,
             cancel
         );
-        var rows = await AddAsync(
+        var rows = await drafts.AddAsync(
             caller,
             [
                 .. input.Sessions.Select(session =>
@@ -106,13 +108,16 @@ public sealed class WeekSettingService(
             .ThenBy(a => a.Day)
             .ThenBy(a => a.Id)
             .ToListAsync(cancel);
+        // What a programme brought, it brings for this week itself, with what changes in it.
+        var filled = await programmes.FillAsync(caller, week, students, cancel);
+        sources.RemoveAll(s => s.Notes.Programme is not null);
         var planTexts = await texts.LatestAsync(caller, sources, cancel);
         var shelf = (await db.ShelfAsync(caller.AcademyId, cancel)).ToDictionary(d => d.Id, d => d.Drill);
         var read = sources.ToDictionary(s => s.Id, s => TextOf(s, planTexts, shelf));
         var drills = read.Values.SelectMany(t => LadderStandings.DrillsOf(t.Document)).Distinct().ToList();
         var today = clock.Today(caller.TimeZone);
         var standings = await ladders.OfAsync(caller, students, drills, today, cancel);
-        var copied = await AddAsync(
+        var copied = await drafts.AddAsync(
             caller,
             sources.ConvertAll(source =>
             {
@@ -139,7 +144,13 @@ public sealed class WeekSettingService(
         );
         return
         [
-            .. students.Select(id => new SetWeek(id, [.. copied.Where(c => c.StudentId == id).Select(c => Card(caller, c))])),
+            .. students.Select(id => new SetWeek(
+                id,
+                [
+                    .. filled.Where(w => w.StudentId == id).SelectMany(w => w.Sessions),
+                    .. copied.Where(c => c.StudentId == id).Select(c => Card(caller, c)),
+                ]
+            )),
         ];
     }
 
@@ -208,49 +219,6 @@ public sealed class WeekSettingService(
                 cancel
             )
         );
-    }
-
-    /// <summary>
-    /// Adds drafts, all of them or none, in the order given: three statements, however many. One that is there already stays
-    /// as it is, and one that was taken out as a draft comes back.
-    /// </summary>
-    private async Task<List<AssignmentRow>> AddAsync(Caller caller, List<AssignmentRow> made, CancellationToken cancel)
-    {
-        var ids = made.ConvertAll(m => m.Id);
-        while (true)
-        {
-            var there = await db
-                .Assignments.IgnoreQueryFilters()
-                .Where(a => a.AcademyId == caller.AcademyId && ids.Contains(a.Id))
-                .ToDictionaryAsync(a => a.Id, cancel);
-            foreach (var draft in made)
-            {
-                if (!there.TryGetValue(draft.Id, out var row))
-                {
-                    draft.Version = 1;
-                    db.Add(draft);
-                }
-                else if (row.StudentId != draft.StudentId)
-                {
-                    throw ApiProblemException.Stale(Card(caller, row));
-                }
-                else if (row is { TakenOutAt: not null, PublishedAt: null })
-                {
-                    row.TakenOutAt = null;
-                    row.Version++;
-                }
-            }
-
-            if (!await db.SavedAsync(cancel))
-                continue;
-            await db.NotePlanUsesAsync(
-                caller.AcademyId,
-                [.. made.Select(m => m.PlanId).OfType<Guid>().Distinct()],
-                [.. made.Select(m => m.StudentId).Distinct()],
-                cancel
-            );
-            return made.ConvertAll(m => there.GetValueOrDefault(m.Id) ?? m);
-        }
     }
 
     private static DraftText TextOf(

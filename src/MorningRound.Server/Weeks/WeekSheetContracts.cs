@@ -2,6 +2,7 @@ using MorningRound.Core.Golf;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Students;
 using MorningRound.Core.Weeks.Checking;
+using MorningRound.Server.Programmes;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Students;
 
@@ -56,6 +57,9 @@ public sealed record SheetRow
 
     /// <summary>Sessions whose plan was changed after they were made this student's own.</summary>
     public required IReadOnlyList<Guid> PlanChanged { get; init; }
+
+    /// <summary>The programmes that run for the student, and where they stand.</summary>
+    public required IReadOnlyList<ProgrammeStanding> Programmes { get; init; }
 
     /// <summary>Minutes set for the week.</summary>
     public required int Minutes { get; init; }

@@ -10,6 +10,7 @@ using MorningRound.Core.Weeks.Checking;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Plans;
+using MorningRound.Server.Programmes;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
@@ -24,6 +25,7 @@ public sealed class WeekSheetService(
     SquadLoads loads,
     PlanContextService contexts,
     PracticeHistoryService history,
+    ProgrammeRunService programmes,
     DraftTexts texts
 )
 {
@@ -48,14 +50,22 @@ public sealed class WeekSheetService(
             : null;
         var students = await StudentsAsync(caller, week, members, cancel);
         var ids = students.Select(s => s.Id).ToList();
+        var plans = db.Plans;
         var sessions = await db
             .Assignments.AsNoTracking()
             .Where(a => a.AcademyId == caller.AcademyId && ids.Contains(a.StudentId) && a.Monday == week.Monday)
             .Listed()
+            .Select(a => new SheetSession(
+                a,
+                plans
+                    .Where(p => p.AcademyId == caller.AcademyId && p.Id == a.PlanId && p.RemovedAt == null)
+                    .Select(p => (int?)p.Version)
+                    .FirstOrDefault()
+            ))
             .ToListAsync(cancel);
-        var changed = await PlanChangedAsync(caller, sessions, cancel);
+        var standings = await programmes.StandingsAsync(caller, ids, week, cancel);
         var lately = await loads.OfAsync(caller, ids, week, cancel);
-        var byStudent = sessions.ToLookup(s => s.StudentId);
+        var byStudent = sessions.ToLookup(s => s.Listed.StudentId);
         var today = clock.Today(caller.TimeZone);
         return new WeekSheetView(
             week.ToString(),
@@ -66,7 +76,9 @@ public sealed class WeekSheetService(
             all,
             [
                 .. students
-                    .Select(s => RowOf(s, [.. byStudent[s.Id]], lately.GetValueOrDefault(s.Id), changed, week, today))
+                    .Select(s =>
+                        RowOf(s, [.. byStudent[s.Id]], lately.GetValueOrDefault(s.Id), [.. standings[s.Id]], week, today)
+                    )
                     .OrderBy(r => r.Sessions.Any(s => s.Requirement != Requirement.Own))
                     .ThenBy(r => r.Name, StringComparer.Ordinal)
                     .ThenBy(r => r.StudentId),
@@ -205,35 +217,17 @@ public sealed class WeekSheetService(
             .ToListAsync(cancel);
     }
 
-    /// <summary>Sessions with a text of their own whose plan was changed since.</summary>
-    private async Task<IReadOnlySet<Guid>> PlanChangedAsync(
-        Caller caller,
-        IReadOnlyCollection<ListedAssignment> sessions,
-        CancellationToken cancel
-    )
-    {
-        var own = sessions.Where(s => s is { HasOwnText: true, PlanId: not null, HasLog: false }).ToList();
-        if (own.Count == 0)
-            return new HashSet<Guid>();
-        var plans = own.Select(s => s.PlanId!.Value).Distinct().ToList();
-        var versions = await db
-            .Plans.Where(p => p.AcademyId == caller.AcademyId && plans.Contains(p.Id) && p.RemovedAt == null)
-            .ToDictionaryAsync(p => p.Id, p => p.Version, cancel);
-        return own.Where(s => versions.TryGetValue(s.PlanId!.Value, out var latest) && latest > s.PlanVersion)
-            .Select(s => s.Id)
-            .ToHashSet();
-    }
-
     private static SheetRow RowOf(
         SheetStudent student,
-        IReadOnlyList<ListedAssignment> sessions,
+        IReadOnlyList<SheetSession> both,
         PracticeLately? lately,
-        IReadOnlySet<Guid> changed,
+        IReadOnlyList<ProgrammeStanding> programmes,
         IsoWeek week,
         DateOnly today
     )
     {
         var file = student.File ?? new StudentFile();
+        var sessions = both.Select(b => b.Listed).ToList();
         var set = sessions.Where(s => s is { Requirement: not Requirement.Own, Excuse: null }).ToList();
         var open = set.Where(s => !s.HasLog && (s.Day ?? week.Sunday) >= today).Sum(s => s.Listing.Minutes);
         var ratio = lately?.Load.RatioWith(open);
@@ -268,13 +262,21 @@ public sealed class WeekSheetService(
                     .ThenBy(c => c.Requirement)
                     .ThenBy(c => c.AssignmentId),
             ],
-            PlanChanged = [.. sessions.Select(s => s.Id).Where(changed.Contains)],
+            PlanChanged = [.. both.Where(b => b.IsPlanChanged).Select(b => b.Listed.Id)],
+            Programmes = programmes,
             Minutes = set.Sum(s => s.Listing.Minutes),
             UsualMinutes = lately?.UsualMinutes,
             LoadRatio = ratio,
             Load = ratio is { } known ? WeekLoad.BandOf(known) : null,
             HadLastWeek = student.HadLastWeek,
         };
+    }
+
+    /// <summary>A session, and the version its plan has now; null where the plan is gone.</summary>
+    private sealed record SheetSession(ListedAssignment Listed, int? PlanNow)
+    {
+        /// <summary>Whether it has a text of its own and its plan was changed since.</summary>
+        public bool IsPlanChanged => Listed is { HasOwnText: true, HasLog: false } && PlanNow > Listed.PlanVersion;
     }
 
     private sealed record SheetStudent(Guid Id, string Name, Level Level, StudentFile? File, bool HadLastWeek, int All);

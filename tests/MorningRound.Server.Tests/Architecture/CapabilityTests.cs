@@ -26,6 +26,7 @@ public class CapabilityTests
         "Drills",
         "Plans",
         "Sessions",
+        "Programmes",
         "Weeks",
         "Progress",
         "Review",

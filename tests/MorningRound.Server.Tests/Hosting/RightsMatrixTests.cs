@@ -42,6 +42,8 @@ public class RightsMatrixTests
         Guid Place,
         Guid Drill,
         Guid Squad,
+        Guid Programme,
+        Guid Run,
         Guid Account
     )
     {
@@ -236,6 +238,43 @@ public class RightsMatrixTests
         new("GET", "/api/weeks/{week}/sheet", _ => ($"/api/weeks/{TestServer.Week}/sheet", null), CoachesOfAny),
         new("POST", "/api/weeks/{week}/check", i => OfStudents(i, "check"), CoachesHere),
         new("POST", "/api/weeks/{week}/copy", i => OfStudents(i, "copy"), CoachesHere),
+        new("GET", "/api/programmes/", _ => ("/api/programmes", null), CoachesOfAny),
+        new("POST", "/api/programmes/draw", i => ("/api/programmes/draw", School.Programme(i.Plan)), CoachesOfAny),
+        new("GET", "/api/programmes/{id:guid}", i => ($"/api/programmes/{i.Programme}", null), CoachesHere),
+        new(
+            "PUT",
+            "/api/programmes/{id:guid}",
+            i => ($"/api/programmes/{i.Programme}", ("If-Match 1", School.Programme(i.Plan, $"Changed {i.New}"))),
+            CoachesHere
+        ),
+        new(
+            "DELETE",
+            "/api/programmes/{id:guid}",
+            i => ($"/api/programmes/{i.Programme}", ("If-Match 1", (object?)null)),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
+        new(
+            "PUT",
+            "/api/programmes/runs/{id:guid}",
+            i => ($"/api/programmes/runs/{i.Run}", ("If-Match 1", (object)School.Run(i.Programme, i.Student, until: "2026-W25"))),
+            CoachesHere
+        ),
+        new(
+            "PUT",
+            "/api/programmes/runs/{id:guid}/waits",
+            i =>
+                (
+                    $"/api/programmes/runs/{i.Run}/waits",
+                    new
+                    {
+                        studentId = i.Student,
+                        week = TestServer.Week,
+                        waits = true,
+                    }
+                ),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
+        new("POST", "/api/weeks/{week}/programmes", i => OfStudents(i, "programmes"), CoachesHere),
         new("POST", "/api/weeks/{week}/place", i => OfStudents(i, "place"), CoachesHere),
         new("POST", "/api/weeks/{week}/publish", i => OfStudents(i, "publish"), CoachesHere),
         new(
@@ -476,6 +515,9 @@ public class RightsMatrixTests
         await school.SendAsync(log, session, School.Entry(1, "entered", 0, ("segmentId", School.First)));
         var (place, drill, squad) = (Guid.CreateVersion7(), Guid.CreateVersion7(), Guid.CreateVersion7());
         await school.Coach.PutAsync($"/api/squads/{squad}", new { name = "Squad", members = Array.Empty<Guid>() });
+        var (programme, run) = (Guid.CreateVersion7(), Guid.CreateVersion7());
+        await school.Coach.PutAsync($"/api/programmes/{programme}", School.Programme(plan));
+        await school.Coach.PutAsync($"/api/programmes/runs/{run}", School.Run(programme, school.StudentId));
         await school.Coach.PutAsync($"/api/places/{place}", School.Place());
         await school.Coach.PutAsync($"/api/drills/{drill}", School.Drill());
         return new Ids(
@@ -488,6 +530,8 @@ public class RightsMatrixTests
             place,
             drill,
             squad,
+            programme,
+            run,
             school.StudentAccount
         );
     }
@@ -537,6 +581,9 @@ public class RightsMatrixTests
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drill_measures t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plan_uses t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM squads t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM programmes t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM programme_runs t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM programme_waits t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM squad_members t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entry_conflicts t)) AS "Value"
                 """

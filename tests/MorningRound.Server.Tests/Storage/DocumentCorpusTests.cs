@@ -92,6 +92,7 @@ public class DocumentCorpusTests(OneDemo demo) : IClassFixture<OneDemo>
         {
             ["place"] = "SELECT document FROM places",
             ["plan"] = "SELECT document FROM plans",
+            ["programme"] = "SELECT document FROM programmes",
             ["plan-listing"] = "SELECT listing FROM plans",
             ["student-file"] = "SELECT document FROM student_files",
             ["session-listing"] = "SELECT listing FROM assignments",

@@ -1410,6 +1410,241 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/programmes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProgrammeSummary'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/programmes/draw': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Programme'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProgrammeDrawing'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/programmes/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProgrammeView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Programme'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProgrammeView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/programmes/runs/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ProgrammeRunInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProgrammeRunView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/programmes/runs/{id}/waits': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ProgrammeWaitInput'];
+        };
+      };
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/weeks/{week}/students/{studentId}': {
     parameters: {
       query?: never;
@@ -1705,6 +1940,47 @@ export interface paths {
       requestBody: {
         content: {
           'application/json': components['schemas']['CopyInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SetWeek'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/programmes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SheetInput'];
         };
       };
       responses: {
@@ -2502,6 +2778,20 @@ export interface components {
       /** Format: int32 */
       percent: number;
     };
+    ChangeableSegment: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      /** Format: int32 */
+      minutes: number;
+      /** Format: uuid */
+      drillId: null | string;
+      steps: string[];
+      /** Format: int32 */
+      rung: number;
+      goal: null | components['schemas']['DrillGoal'];
+      measures: components['schemas']['MeasureKind'][];
+    };
     CheckedSession: {
       /** Format: uuid */
       assignmentId: string;
@@ -2650,6 +2940,28 @@ export interface components {
       offers: components['schemas']['DraftOffer'][];
       /** @default false */
       hasMoreVariants: boolean;
+    };
+    DrawnSession: {
+      /** Format: uuid */
+      slotId: string;
+      /** Format: int32 */
+      minutes: number;
+      requirement: components['schemas']['Requirement'];
+      strip: components['schemas']['StripSegment'][];
+      changed: string[];
+    };
+    DrawnSlot: {
+      /** Format: uuid */
+      slotId: string;
+      title: string;
+      segments: components['schemas']['ChangeableSegment'][];
+    };
+    DrawnWeek: {
+      /** Format: int32 */
+      week: number;
+      /** Format: int32 */
+      minutes: number;
+      sessions: components['schemas']['DrawnSession'][];
     };
     Drill: {
       name: string;
@@ -3364,6 +3676,19 @@ export interface components {
       path: string;
       why: string;
     };
+    OfProgramme: {
+      /** Format: uuid */
+      runId: string;
+      /** Format: uuid */
+      programmeId: string;
+      /** Format: uuid */
+      slotId: string;
+      name: string;
+      /** Format: int32 */
+      week: number;
+      /** Format: int32 */
+      weeks: number;
+    };
     OpenPainView: {
       part: components['schemas']['BodyPart'];
       side: null | components['schemas']['BodySide'];
@@ -3714,6 +4039,117 @@ export interface components {
       /** Format: int32 */
       minutes: number;
       place: components['schemas']['PlaceKind'];
+    };
+    Programme: {
+      name: string;
+      purpose?: string;
+      /** Format: int32 */
+      weeks: number;
+      slots: components['schemas']['ProgrammeSlot'][];
+      lighterWeeks?: number[];
+      goal?: null | components['schemas']['ProgrammeGoal'];
+    };
+    ProgrammeDrawing: {
+      weeks: components['schemas']['DrawnWeek'][];
+      slots: components['schemas']['DrawnSlot'][];
+      errors: components['schemas']['FieldError'][];
+    };
+    ProgrammeGoal: {
+      /** Format: uuid */
+      drillId: string;
+      measure: string;
+      what: string;
+      unit?: string;
+      /** Format: double */
+      start?: null | number;
+      /** Format: double */
+      least?: null | number;
+      /** Format: double */
+      most?: null | number;
+    };
+    ProgrammeRunInput: {
+      /** Format: uuid */
+      programmeId: string;
+      /** Format: uuid */
+      studentId?: null | string;
+      /** Format: uuid */
+      squadId?: null | string;
+      start: string;
+      until?: null | string;
+    };
+    ProgrammeRunView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      /** Format: uuid */
+      studentId: null | string;
+      /** Format: uuid */
+      squadId: null | string;
+      name: string;
+      start: string;
+      until: null | string;
+      /** Format: int32 */
+      week: null | number;
+      /** Format: int32 */
+      weeks: number;
+    };
+    ProgrammeSlot: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      planId: string;
+      requirement?: components['schemas']['Requirement'];
+      /** Format: int32 */
+      order?: null | number;
+      /** Format: int32 */
+      fromWeek?: number;
+      /** Format: int32 */
+      toWeek?: null | number;
+      changes?: components['schemas']['SlotChange'][];
+    };
+    ProgrammeStanding: {
+      /** Format: uuid */
+      runId: string;
+      /** Format: uuid */
+      programmeId: string;
+      name: string;
+      /** Format: int32 */
+      week: null | number;
+      /** Format: int32 */
+      weeks: number;
+      goal: null | components['schemas']['ProgrammeGoal'];
+      /** Format: double */
+      start: null | number;
+      /** Format: double */
+      latest: null | number;
+      /** Format: date */
+      latestOn: null | string;
+    };
+    ProgrammeSummary: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      purpose: string;
+      /** Format: int32 */
+      weeks: number;
+      /** Format: int32 */
+      slots: number;
+      runs: components['schemas']['ProgrammeRunView'][];
+    };
+    ProgrammeView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      programme: components['schemas']['Programme'];
+      runs: components['schemas']['ProgrammeRunView'][];
+    };
+    ProgrammeWaitInput: {
+      /** Format: uuid */
+      studentId: string;
+      week: string;
+      waits: boolean;
     };
     ProgressView: {
       /** Format: uuid */
@@ -4457,6 +4893,7 @@ export interface components {
       isDayChosen?: boolean;
       /** Format: int32 */
       walkMinutes?: number;
+      programme?: null | components['schemas']['OfProgramme'];
       /** Format: uuid */
       beganAs?: null | string;
       /** Format: uuid */
@@ -4604,6 +5041,7 @@ export interface components {
       competitions: components['schemas']['SheetCompetition'][];
       sessions: components['schemas']['SessionCard'][];
       planChanged: string[];
+      programmes: components['schemas']['ProgrammeStanding'][];
       /** Format: int32 */
       minutes: number;
       /** Format: double */
@@ -4642,6 +5080,17 @@ export interface components {
       demo: null | components['schemas']['DemoView'];
       /** Format: date-time */
       now: string;
+    };
+    SlotChange: {
+      /** Format: int32 */
+      fromWeek: number;
+      /** Format: uuid */
+      segmentId?: null | string;
+      /** Format: int32 */
+      rung?: null | number;
+      goal?: null | components['schemas']['DrillGoal'];
+      /** Format: int32 */
+      minutes?: null | number;
     };
     SquadInput: {
       name: string;
@@ -4972,6 +5421,7 @@ export interface components {
       openPain: components['schemas']['OpenPainView'][];
       checkpoint: null | components['schemas']['CheckpointView'];
       canMove: components['schemas']['MoveDays'][];
+      programmes: components['schemas']['ProgrammeStanding'][];
     };
     WhatToBring: {
       clubs: components['schemas']['Club'][];

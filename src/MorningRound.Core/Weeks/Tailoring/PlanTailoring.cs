@@ -23,11 +23,13 @@ public static class PlanTailoring
     /// <param name="context">The student, and the day it is for.</param>
     /// <param name="shelf">The drills there are.</param>
     /// <param name="standings">Where the student stands on the ladders of drills; those without results are missing.</param>
+    /// <param name="settled">Segments whose step was set on purpose and stays; none where nobody did.</param>
     public static TailoredPlan For(
         SessionPlan plan,
         PlanContext context,
         IReadOnlyList<ShelvedDrill> shelf,
-        IReadOnlyCollection<LadderStanding> standings
+        IReadOnlyCollection<LadderStanding> standings,
+        IReadOnlySet<Guid>? settled = null
     )
     {
         if (context.Student is null)
@@ -37,7 +39,8 @@ public static class PlanTailoring
         foreach (var id in plan.Practice().Select(s => s.Id))
         {
             tailored = Exchanged(tailored, id, context, shelf, changes);
-            tailored = Change(tailored, id, s => WithRung(s, context, standings, changes));
+            if (settled?.Contains(id) != true)
+                tailored = Change(tailored, id, s => WithRung(s, context, standings, changes));
             tailored = Change(tailored, id, s => WithClubs(s, context, changes));
         }
 

@@ -1,7 +1,6 @@
 using MorningRound.Core.Calendar;
-using MorningRound.Server.Hosting;
 
-namespace MorningRound.Server.Weeks;
+namespace MorningRound.Server.Hosting;
 
 internal static class WeekText
 {

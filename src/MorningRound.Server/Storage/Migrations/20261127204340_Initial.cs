@@ -113,6 +113,31 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "programmes",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    name = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    weeks = table.Column<int>(type: "integer", nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false),
+                    goal_drill_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    goal_measure = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    removed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_programmes", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_programmes_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "squads",
                 columns: table => new
                 {
@@ -297,6 +322,42 @@ namespace MorningRound.Server.Storage.Migrations
                         onDelete: ReferentialAction.Restrict);
                     table.ForeignKey(
                         name: "fk_plan_uses_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "programme_runs",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    programme_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    squad_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    start = table.Column<DateOnly>(type: "date", nullable: false),
+                    until = table.Column<DateOnly>(type: "date", nullable: true),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_programme_runs", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_programme_runs_programmes_academy_id_programme_id",
+                        columns: x => new { x.academy_id, x.programme_id },
+                        principalTable: "programmes",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_programme_runs_squads_academy_id_squad_id",
+                        columns: x => new { x.academy_id, x.squad_id },
+                        principalTable: "squads",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_programme_runs_students_academy_id_student_id",
                         columns: x => new { x.academy_id, x.student_id },
                         principalTable: "students",
                         principalColumns: new[] { "academy_id", "id" },
@@ -533,6 +594,32 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "programme_waits",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    run_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    monday = table.Column<DateOnly>(type: "date", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_programme_waits", x => new { x.academy_id, x.run_id, x.student_id, x.monday });
+                    table.ForeignKey(
+                        name: "fk_programme_waits_programme_runs_academy_id_run_id",
+                        columns: x => new { x.academy_id, x.run_id },
+                        principalTable: "programme_runs",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_programme_waits_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "drill_measures",
                 columns: table => new
                 {
@@ -679,6 +766,26 @@ namespace MorningRound.Server.Storage.Migrations
                 columns: new[] { "academy_id", "updated_at" });
 
             migrationBuilder.CreateIndex(
+                name: "ix_programme_runs_academy_id_programme_id",
+                table: "programme_runs",
+                columns: new[] { "academy_id", "programme_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_programme_runs_academy_id_squad_id",
+                table: "programme_runs",
+                columns: new[] { "academy_id", "squad_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_programme_runs_academy_id_student_id",
+                table: "programme_runs",
+                columns: new[] { "academy_id", "student_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_programme_waits_academy_id_student_id",
+                table: "programme_waits",
+                columns: new[] { "academy_id", "student_id" });
+
+            migrationBuilder.CreateIndex(
                 name: "ix_session_entries_academy_id_log_id_drill_segment_id",
                 table: "session_entries",
                 columns: new[] { "academy_id", "log_id", "drill_segment_id" },
@@ -778,6 +885,9 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "plan_uses");
 
             migrationBuilder.DropTable(
+                name: "programme_waits");
+
+            migrationBuilder.DropTable(
                 name: "published_sessions");
 
             migrationBuilder.DropTable(
@@ -799,7 +909,13 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "student_files");
 
             migrationBuilder.DropTable(
+                name: "programme_runs");
+
+            migrationBuilder.DropTable(
                 name: "session_logs");
+
+            migrationBuilder.DropTable(
+                name: "programmes");
 
             migrationBuilder.DropTable(
                 name: "squads");

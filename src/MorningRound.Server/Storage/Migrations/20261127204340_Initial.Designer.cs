@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261127174823_Initial")]
+    [Migration("20261127204340_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -366,6 +366,133 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasDatabaseName("ix_plan_uses_academy_id_student_id");
 
                     b.ToTable("plan_uses", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<Guid?>("GoalDrillId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("goal_drill_id");
+
+                    b.Property<string>("GoalMeasure")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("goal_measure");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("name");
+
+                    b.Property<DateTimeOffset?>("RemovedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed_at");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.Property<int>("Weeks")
+                        .HasColumnType("integer")
+                        .HasColumnName("weeks");
+
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_programmes");
+
+                    b.ToTable("programmes", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeRunRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<Guid>("ProgrammeId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("programme_id");
+
+                    b.Property<Guid?>("SquadId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("squad_id");
+
+                    b.Property<DateOnly>("Start")
+                        .HasColumnType("date")
+                        .HasColumnName("start");
+
+                    b.Property<Guid?>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<DateOnly?>("Until")
+                        .HasColumnType("date")
+                        .HasColumnName("until");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_programme_runs");
+
+                    b.HasIndex("AcademyId", "ProgrammeId")
+                        .HasDatabaseName("ix_programme_runs_academy_id_programme_id");
+
+                    b.HasIndex("AcademyId", "SquadId")
+                        .HasDatabaseName("ix_programme_runs_academy_id_squad_id");
+
+                    b.HasIndex("AcademyId", "StudentId")
+                        .HasDatabaseName("ix_programme_runs_academy_id_student_id");
+
+                    b.ToTable("programme_runs", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeWaitRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("RunId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("run_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<DateOnly>("Monday")
+                        .HasColumnType("date")
+                        .HasColumnName("monday");
+
+                    b.HasKey("AcademyId", "RunId", "StudentId", "Monday")
+                        .HasName("pk_programme_waits");
+
+                    b.HasIndex("AcademyId", "StudentId")
+                        .HasDatabaseName("ix_programme_waits_academy_id_student_id");
+
+                    b.ToTable("programme_waits", (string)null);
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
@@ -1194,6 +1321,57 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasConstraintName("fk_plan_uses_students_academy_id_student_id");
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_programmes_academies_academy_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeRunRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Programmes.ProgrammeRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "ProgrammeId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_programme_runs_programmes_academy_id_programme_id");
+
+                    b.HasOne("MorningRound.Server.Students.SquadRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "SquadId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .HasConstraintName("fk_programme_runs_squads_academy_id_squad_id")
+                        .HasAnnotation("MorningRound:GoesWithParent", true);
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_programme_runs_students_academy_id_student_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeWaitRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Programmes.ProgrammeRunRow", null)
+                        .WithMany("Waits")
+                        .HasForeignKey("AcademyId", "RunId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_programme_waits_programme_runs_academy_id_run_id")
+                        .HasAnnotation("MorningRound:GoesWithParent", true);
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_programme_waits_students_academy_id_student_id");
+                });
+
             modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
                 {
                     b.HasOne("MorningRound.Server.Plans.PlanRow", null)
@@ -1366,6 +1544,11 @@ namespace MorningRound.Server.Storage.Migrations
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
                         .HasConstraintName("fk_students_academies_academy_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeRunRow", b =>
+                {
+                    b.Navigation("Waits");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
