@@ -53,6 +53,23 @@ const coachScreens: Screen[] = [
       (page) => expect(page.getByRole('heading', { name: 'Care notes' })).toBeVisible(),
     ],
   ],
+  ['programmes', [go('/programmes'), title('Programmes')]],
+  [
+    'programme',
+    [
+      (page) => openFrom(page, '/programmes', 'The door before harvest'),
+      (page) => page.getByRole('button', { name: /week 4: .* up to/ }).click(),
+    ],
+  ],
+  [
+    'session on the bench',
+    [
+      go('/week?week=2026-W20'),
+      (page) => page.locator('.chip').first().click(),
+      (page) => page.getByRole('link', { name: /^Change it for/ }).click(),
+      totals,
+    ],
+  ],
   ['week sheet', [go('/week?week=2026-W20'), (page) => expect(page.getByRole('grid')).toBeVisible()]],
   [
     'week sheet with plans',

@@ -120,7 +120,7 @@ public sealed record ProgrammeDrawing(
 
 /// <summary>One week of a programme.</summary>
 /// <param name="Week">Its number, from 1.</param>
-/// <param name="Minutes">Minutes that count; extras are not in.</param>
+/// <param name="Minutes">Minutes of all its sessions.</param>
 /// <param name="Sessions">Its sessions, in the order of the slots.</param>
 public sealed record DrawnWeek(int Week, int Minutes, IReadOnlyList<DrawnSession> Sessions);
 

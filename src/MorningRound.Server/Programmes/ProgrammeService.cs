@@ -1,10 +1,7 @@
 using Microsoft.EntityFrameworkCore;
-using MorningRound.Core.Calendar;
-using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Programmes;
 using MorningRound.Core.Validation;
-using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Plans;
@@ -112,7 +109,7 @@ public sealed class ProgrammeService(MorningRoundDb db, DomainClock clock, Progr
             [
                 .. weeks.Select(w => new DrawnWeek(
                     w,
-                    sessions[w].Where(s => s.Requirement == Requirement.Must).Sum(s => PlanTotals.Of(s.Plan).Minutes),
+                    sessions[w].Sum(s => PlanTotals.Of(s.Plan).Minutes),
                     [
                         .. sessions[w]
                             .Select(s => Drawn(s, sessions.GetValueOrDefault(w - 1)?.FirstOrDefault(b => b.SlotId == s.SlotId))),

@@ -246,7 +246,7 @@ public sealed class ProgrammeServerTests(OneSchool one) : IClassFixture<OneSchoo
     {
         var plan = await _school.SavePlanAsync(School.PlanWithDrill(ladder: Ladder));
         var drawn = (await _school.Coach.PostAsync("/api/programmes/draw", Programme(plan))).Body!;
-        Assert.Equal([20, 20, 20, 20, 12, 20, 20, 20], drawn["weeks"]!.AsArray().Select(w => w!["minutes"]!.GetValue<int>()));
+        Assert.Equal([40, 40, 40, 40, 12, 40, 40, 40], drawn["weeks"]!.AsArray().Select(w => w!["minutes"]!.GetValue<int>()));
         Assert.Equal("“Gate” up to “Four”", drawn["weeks"]![2]!["sessions"]![0]!["changed"]![0]!.ToString());
         Assert.Equal(
             ["Two", "Three", "Four"],

@@ -8,6 +8,7 @@ export const signInKeys = { all: ['session'] as const, invitation: (token: strin
 
 export const studentKeys = {
   all: ['students'] as const,
+  squads: ['squads'] as const,
   one: (id: string) => ['students', id] as const,
   file: (id: string) => ['students', id, 'file'] as const,
 };
@@ -41,6 +42,12 @@ export const sessionKeys = {
   judged: (assignmentId: string) => ['sessions', assignmentId, 'judged'] as const,
   allEntries: ['entries'] as const,
   entries: (logId: string | undefined) => ['entries', logId] as const,
+};
+
+export const programmeKeys = {
+  all: ['programmes'] as const,
+  one: (id: string | undefined) => ['programmes', id] as const,
+  drawn: (programme: object) => ['programme-drawing', programme] as const,
 };
 
 export const weekKeys = {

@@ -63,6 +63,14 @@ export const router = createBrowserRouter([
           },
           { path: '/plans', lazy: () => named(import('../features/plans/PlansPage'), 'PlansPage') },
           { path: '/plans/:id', lazy: bench },
+          {
+            path: '/programmes',
+            lazy: () => named(import('../features/programmes/ProgrammesPage'), 'ProgrammesPage'),
+          },
+          {
+            path: '/programmes/:id',
+            lazy: () => named(import('../features/programmes/ProgrammePage'), 'ProgrammePage'),
+          },
           { path: '/sessions/:id/bench', lazy: () => named(import('../features/weeks/OwnTextPage'), 'OwnTextPage') },
           { path: '/sessions/:id', lazy: () => named(import('../features/sessions/SessionPage'), 'SessionPage') },
           { path: '/week', lazy: () => named(import('../features/weeks/WeekSheetPage'), 'WeekSheetPage') },

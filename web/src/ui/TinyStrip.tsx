@@ -6,8 +6,8 @@ const height = 18;
 
 interface Props {
   segments: readonly Schemas['StripSegment'][];
-  /** What the strip is of, for those who cannot see it. */
-  label: string;
+  /** What the strip is of, for those who cannot see it; none where that is said beside it. */
+  label?: string;
 }
 
 /** The session strip where hundreds of them stand at once: the same drawing as one picture. */
@@ -15,7 +15,12 @@ export function TinyStrip({ segments, label }: Props) {
   const all = segments.reduce((sum, s) => sum + s.minutes, 0) || 1;
   const starts = segments.map((_, i) => segments.slice(0, i).reduce((sum, s) => sum + s.minutes, 0));
   return (
-    <svg role="img" aria-label={label} width="100%" height={height + 2} style={{ display: 'block' }}>
+    <svg
+      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
+      width="100%"
+      height={height + 2}
+      style={{ display: 'block' }}
+    >
       {segments.map((segment, i) => {
         const mark = segment.phase && phases[segment.phase];
         const tall = Math.round(height * (mark ? heightOf(segment.ballsPerMinute) : floor));

@@ -34,7 +34,10 @@ export function PlansPage() {
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 3, mb: 2 }}>
         <PageHeading>Plans</PageHeading>
-        <Button component={Link} to="/plans/new" variant="contained" sx={{ ml: 'auto' }}>
+        <Button component={Link} to="/programmes" sx={{ ml: 'auto' }}>
+          Programmes
+        </Button>
+        <Button component={Link} to="/plans/new" variant="contained">
           New plan<Key>n</Key>
         </Button>
       </Box>

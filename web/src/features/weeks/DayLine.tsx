@@ -1,5 +1,5 @@
 import type { Row } from './sheet';
-import { weekdayOf } from './weekdays';
+import { weekdayOf } from '../../ui/weekdays';
 
 /** The hours that a day is drawn from and to. */
 const first = 6;

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { findingLevels } from '../../ui/findingLevels';
 import { areas, count, dayName, excuses, minutes, statuses } from '../../ui/format';
+import { ProgrammeLine } from '../programmes/ProgrammeLine';
 import type { Card, Row } from './sheet';
 import type { useSheetActions } from './useSheetActions';
 
@@ -43,6 +44,16 @@ export function InHand({ row, day, card, check, actions }: Props) {
           <Link to={`/students/${row.studentId}`}>{row.name}</Link>, {day === null ? 'any day' : dayName(day)}
         </Typography>
         {card ? <Session card={card} row={row} actions={actions} /> : <Nothing row={row} day={day} />}
+        {row.programmes.map((standing) => (
+          <ProgrammeLine key={standing.runId} standing={standing}>
+            <Button
+              onClick={() => void actions.wait(row.studentId, standing.runId, standing.week !== null)}
+              disabled={actions.isBusy}
+            >
+              {standing.week === null ? 'Go on' : 'Wait this week'}
+            </Button>
+          </ProgrammeLine>
+        ))}
       </Box>
       <Box>
         {card && (findings.length > 0 || saysSomething(card.notes)) && (

@@ -22,6 +22,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { orNothing, deviceStore } from '../../app/deviceStore';
 import { useKeepSessions } from '../sessions/queries';
 import { Unsent } from '../sessions/Unsent';
+import { ProgrammeLine } from '../programmes/ProgrammeLine';
 import { AboutSession } from './AboutSession';
 import { useKeepWarmUps, useLooked, useMyWeek, type Card } from './queries';
 
@@ -43,7 +44,7 @@ export function MyWeekPage() {
         onRetry={() => void view.refetch()}
       />
     );
-  const { sessions, completion, previous, next, openPain } = view.data;
+  const { sessions, completion, previous, next, openPain, programmes } = view.data;
   const isThisWeek = week === person.week;
   return (
     <>
@@ -67,6 +68,11 @@ export function MyWeekPage() {
           asks how it is.
         </Typography>
       )}
+      {programmes.map((standing) => (
+        <Box key={standing.runId} sx={{ mt: 1 }}>
+          <ProgrammeLine standing={standing} />
+        </Box>
+      ))}
       <Unsent />
       <Changed week={view.data.week} sessions={sessions} />
       {sessions.length === 0 && (

@@ -13,7 +13,7 @@ import { Choice } from '../../ui/Field';
 import { count, dayName, plusDays } from '../../ui/format';
 import { ErrorNotice, Loading } from '../../ui/states';
 import { useSet, useSheet, type SetInput } from './useSheet';
-import { isoWeek, mondayOf } from './weekdays';
+import { isoWeek, mondayOf } from '../../ui/weekdays';
 
 /** How many weeks ahead a plan can be set from the bench; the sheet goes further. */
 const weeksAhead = 4;

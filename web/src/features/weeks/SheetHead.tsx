@@ -6,7 +6,7 @@ import { Key } from '../../ui/states';
 import type { Row, Sheet } from './sheet';
 import { SheetSaid } from './SheetSaid';
 import type { useSheetActions } from './useSheetActions';
-import { mondayOf } from './weekdays';
+import { mondayOf } from '../../ui/weekdays';
 
 interface Props {
   sheet: Sheet;
@@ -33,7 +33,7 @@ export function SheetHead(props: Props) {
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1, flexWrap: 'wrap' }}>
-        <PageHeading>{titleOf(sheet, week)}</PageHeading>
+        <PageHeading sx={{ fontSize: { md: 28 } }}>{titleOf(sheet, week)}</PageHeading>
         <Button onClick={() => onGo({ week: sheet.previous })} disabled={isOld}>
           Before<Key>[</Key>
         </Button>
@@ -47,6 +47,11 @@ export function SheetHead(props: Props) {
           <Button variant="outlined" onClick={() => void actions.copyLastWeek(whom)} disabled={actions.isBusy}>
             Copy last week<Key>l</Key>
           </Button>
+          {rows.some((r) => r.programmes.length > 0) && (
+            <Button variant="outlined" onClick={() => void actions.fill(whom)} disabled={actions.isBusy}>
+              Programmes<Key>f</Key>
+            </Button>
+          )}
           <Button variant="outlined" onClick={() => void actions.place(whom)} disabled={actions.isBusy}>
             Place for me<Key>g</Key>
           </Button>
@@ -96,7 +101,10 @@ export function SheetHead(props: Props) {
 }
 
 function titleOf(sheet: Sheet, week: string): string {
-  const span = `${dayName(sheet.monday).slice(4)} to ${dayName(plusDays(sheet.monday, 6)).slice(4)}`;
+  const [first, last] = [dayName(sheet.monday).slice(4), dayName(plusDays(sheet.monday, 6)).slice(4)];
+  // The month once where it is the same: "11 to 17 May".
+  const isOneMonth = first.slice(first.indexOf(' ')) === last.slice(last.indexOf(' '));
+  const span = `${isOneMonth ? first.slice(0, first.indexOf(' ')) : first} to ${last}`;
   const ahead = Math.round((Date.parse(sheet.monday) - Date.parse(mondayOf(sheet.today))) / 604_800_000);
   const name =
     ahead === 0

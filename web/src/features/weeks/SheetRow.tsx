@@ -34,6 +34,11 @@ export function SheetRow(props: RowProps) {
         {row.name}
         {row.hurt.length > 0 && <em>hurts: {row.hurt.join(', ')}</em>}
         {!row.mayBePublishedTo && <em>no guardian’s consent</em>}
+        {row.programmes.map((p) => (
+          <small key={p.runId} title={p.name}>
+            {p.week === null ? 'programme waits' : `week ${p.week} of ${p.weeks}`}
+          </small>
+        ))}
         {row.times.length === 0 && <small>no times on record</small>}
       </span>
       {Array.from({ length: columns }, (_, column) => {

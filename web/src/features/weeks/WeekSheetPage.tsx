@@ -163,6 +163,7 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
   };
   useKeys({
     l: () => void actions.copyLastWeek(whom),
+    f: () => void actions.fill(whom),
     g: () => void actions.place(whom),
     p: () => setPublishing(whom),
     d: () => setShowsPlans((shows) => !shows),

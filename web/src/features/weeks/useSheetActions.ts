@@ -202,6 +202,39 @@ export function useSheetActions(week: string, squad: string) {
       };
     });
 
+  /** Puts in what this week of their programmes holds. */
+  const fill = (students: readonly string[]) =>
+    run(async () => {
+      const before = new Set(titles().keys());
+      const set = await answer(
+        api.POST('/api/weeks/{week}/programmes', { params: { path: { week } }, body: { students: [...students] } }),
+      );
+      const cards = set.flatMap((w) => w.sessions).filter((c) => !before.has(c.assignmentId));
+      return cards.length === 0
+        ? { text: 'Nothing new from programmes: what they hold for this week is here already.' }
+        : { text: `Put in ${count(cards.length, 'session')} from programmes.`, undo: () => outAgain(cards) };
+    });
+
+  /** Lets a programme wait this week for a student, or not any more. */
+  const wait = (studentId: string, runId: string, waits: boolean) =>
+    run(async () => {
+      const put = (waits: boolean) =>
+        answer(
+          api.PUT('/api/programmes/runs/{id}/waits', {
+            params: { path: { id: runId } },
+            body: { studentId, week, waits },
+          }),
+        );
+      await put(waits);
+      return {
+        text: waits ? 'The programme waits this week.' : 'The programme goes on this week.',
+        undo: async () => {
+          await put(!waits);
+          return [];
+        },
+      };
+    });
+
   const place = (students: readonly string[]) =>
     run(async () => {
       const before = queries.getQueryData<Sheet>(key)?.rows.flatMap((r) => r.sessions) ?? [];
@@ -277,6 +310,8 @@ export function useSheetActions(week: string, squad: string) {
     excuse,
     put,
     copyLastWeek,
+    fill,
+    wait,
     place,
     publish,
     undo,

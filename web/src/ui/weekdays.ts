@@ -1,5 +1,5 @@
-import type { Schemas } from '../../api/client';
-import { plusDays } from '../../ui/format';
+import type { Schemas } from '../api/client';
+import { plusDays } from './format';
 
 const names: Schemas['DayOfWeek'][] = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
 
