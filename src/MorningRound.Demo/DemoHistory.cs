@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Logging.Abstractions;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
@@ -11,6 +12,7 @@ using MorningRound.Server.Hosting;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Programmes;
+using MorningRound.Server.Reminders;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
@@ -112,6 +114,7 @@ internal sealed class DemoHistory
         foreach (var student in DemoSquad.Students)
             await LayOutAsync(student, cancel);
         await LayOutSquadsAsync(cancel);
+        await LayOutMailsAsync(cancel);
         await transaction.CommitAsync(cancel);
         _db.ChangeTracker.Clear();
     }
@@ -174,6 +177,20 @@ internal sealed class DemoHistory
         IReadOnlyList<Guid> begun = [.. DemoSquad.WithNextWeek.Select(name => _studentIds[name])];
         await _setting.CopyAsync(_coach, ThisWeek.Plus(1), ThisWeek, begun, cancel);
         await _placing.PlaceAsync(_coach, ThisWeek.Plus(1), begun, cancel);
+    }
+
+    /// <summary>The mails of this week so far: its publishing on Sunday evening, and Monday's list.</summary>
+    private async Task LayOutMailsAsync(CancellationToken cancel)
+    {
+        var settings = new MailSettings(null, "");
+        var making = new ReminderMaking(_db, _clock, settings);
+        foreach (var (day, hour) in new[] { (ThisWeek.Monday.AddDays(-1), 19), (ThisWeek.Monday, 7) })
+        {
+            _clock.Turn(day, hour);
+            await making.MakeAsync(cancel);
+        }
+
+        await new MailDelivery(_db, _clock, settings, NullLogger<MailDelivery>.Instance).DeliverAsync(cancel);
     }
 
     private async Task LayOutProgrammesAsync(CancellationToken cancel)

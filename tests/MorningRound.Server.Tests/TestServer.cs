@@ -50,6 +50,7 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
         builder.UseSetting("MORNING_ROUND_DB", connection);
         builder.UseSetting("MORNING_ROUND_TODAY", today);
         builder.UseSetting("MORNING_ROUND_SETUP_FILE", _setupFile);
+        builder.UseSetting("MORNING_ROUND_REMINDERS", "off");
         builder.ConfigureLogging(logging => logging.ClearProviders());
         builder.ConfigureTestServices(services =>
         {

@@ -48,3 +48,13 @@ public enum Equipment
     /// <summary>An umbrella, as a target for chips.</summary>
     Umbrella,
 }
+
+/// <summary>Things in words.</summary>
+public static class EquipmentWords
+{
+    /// <summary>As it stands in a sentence: "alignment sticks".</summary>
+    public static string InWords(this Equipment item) =>
+        item == Equipment.StringLine
+            ? "string"
+            : string.Concat(item.ToString().Select((c, i) => i > 0 && char.IsUpper(c) ? $" {c}" : $"{c}")).ToLowerInvariant();
+}

@@ -1,6 +1,3 @@
-using System.Buffers.Text;
-using System.Security.Cryptography;
-using System.Text;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Validation;
@@ -36,11 +33,11 @@ public sealed class InvitationService(
                 .ExecuteDeleteAsync(cancel);
         }
 
-        var token = Base64Url.EncodeToString(RandomNumberGenerator.GetBytes(24));
+        var token = SecretToken.New();
         db.Invitations.Add(
             new Invitation
             {
-                TokenHash = Hash(token),
+                TokenHash = SecretToken.Hash(token),
                 AcademyId = academyId,
                 Role = role,
                 StudentId = studentId,
@@ -142,7 +139,7 @@ public sealed class InvitationService(
 
     private async Task<Invitation> UsableAsync(string token, CancellationToken cancel)
     {
-        var hash = Hash(token);
+        var hash = SecretToken.Hash(token);
         var now = realClock.GetUtcNow();
         return await db
                 .Invitations.AsNoTracking()
@@ -156,6 +153,4 @@ public sealed class InvitationService(
         : error.Code.StartsWith("Duplicate", StringComparison.Ordinal)
             ? new FieldError("email", "This address already has an account. Sign in with it, or use another.")
         : new FieldError("email", "This does not look like an e-mail address.");
-
-    private static string Hash(string token) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(token)));
 }

@@ -69,6 +69,9 @@ public sealed class AssignmentRow : IVersionedRow
     /// <summary>When the student was first sent it; null before that.</summary>
     public DateTimeOffset? SentAt { get; set; }
 
+    /// <summary>When a calendar or a mail first carried it to somebody; null before that.</summary>
+    public DateTimeOffset? CarriedAt { get; set; }
+
     /// <summary>When the student last saw what had changed; null before that.</summary>
     public DateTimeOffset? LookedAt { get; set; }
 

@@ -1,10 +1,12 @@
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Calendars;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Programmes;
 using MorningRound.Server.Progress;
+using MorningRound.Server.Reminders;
 using MorningRound.Server.Review;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Students;
@@ -36,8 +38,11 @@ public static class MorningRoundServer
         api.MapProgrammes();
         api.MapWeeks();
         api.MapSessions();
+        api.MapCalendars();
+        api.MapReminders();
         api.MapProgress();
         api.MapReview();
+        app.MapCalendarFeed();
         app.MapHealth();
         app.MapOpenApi().AllowAnonymous();
         app.MapWebApplication();

@@ -7,12 +7,14 @@ using Microsoft.EntityFrameworkCore.Diagnostics;
 using MorningRound.Core.Serialization;
 using MorningRound.Core.Units;
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Calendars;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Programmes;
 using MorningRound.Server.Progress;
+using MorningRound.Server.Reminders;
 using MorningRound.Server.Review;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
@@ -89,6 +91,8 @@ internal static class ServiceRegistration
             .AddScoped<NewDrafts>()
             .AddScoped<ProgrammeWeeks>()
             .AddScoped<StudentWeekService>();
+        services.AddScoped<CalendarService>();
+        services.AddReminders(configuration);
         services.AddScoped<ProgressService>();
         services.AddScoped<TeeLineService>();
 

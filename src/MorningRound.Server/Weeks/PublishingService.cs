@@ -75,9 +75,11 @@ public sealed class PublishingService(MorningRoundDb db, DomainClock clock, Plan
             return SessionCard.Of(row, today);
         if (row.Version != expected.Number)
             throw ApiProblemException.Stale(SessionCard.Of(row, today));
-        if (row.SentAt is not null || row.HasLog)
+        if (row.SentAt is not null || row.CarriedAt is not null || row.HasLog)
             throw ApiProblemException.Conflict(
-                "The student has already seen this session.",
+                row.SentAt is null && !row.HasLog
+                    ? "A calendar or a mail has already carried this session."
+                    : "The student has already seen this session.",
                 "id",
                 "It stays published. Move it, change it or take it out; that is marked for the student."
             );

@@ -28,6 +28,8 @@ public class CapabilityTests
         "Sessions",
         "Programmes",
         "Weeks",
+        "Calendars",
+        "Reminders",
         "Progress",
         "Review",
         "Startup",

@@ -238,6 +238,18 @@ public class RightsMatrixTests
         new("GET", "/api/weeks/{week}/sheet", _ => ($"/api/weeks/{TestServer.Week}/sheet", null), CoachesOfAny),
         new("POST", "/api/weeks/{week}/check", i => OfStudents(i, "check"), CoachesHere),
         new("POST", "/api/weeks/{week}/copy", i => OfStudents(i, "copy"), CoachesHere),
+        new("GET", "/calendar/{token}.ics", _ => ("/calendar/guessed.ics", null), NobodyHere),
+        new("GET", "/api/calendar/", _ => ("/api/calendar", null), AnybodySignedIn),
+        new("POST", "/api/calendar/", _ => ("/api/calendar", null), AnybodySignedIn),
+        new("DELETE", "/api/calendar/", _ => ("/api/calendar", null), [401, 204, 204, 204, 204, 204, 204]),
+        new("GET", "/api/reminders/", _ => ("/api/reminders", null), AnybodySignedIn),
+        new("GET", "/api/reminders/outbox", _ => ("/api/reminders/outbox", null), CoachesOfAny),
+        new(
+            "PUT",
+            "/api/reminders/{kind}",
+            _ => ("/api/reminders/tomorrow", new { isOn = true }),
+            [401, 422, 422, 200, 200, 422, 200]
+        ),
         new("GET", "/api/programmes/", _ => ("/api/programmes", null), CoachesOfAny),
         new("POST", "/api/programmes/draw", i => ("/api/programmes/draw", School.Programme(i.Plan)), CoachesOfAny),
         new("GET", "/api/programmes/{id:guid}", i => ($"/api/programmes/{i.Programme}", null), CoachesHere),

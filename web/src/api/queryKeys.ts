@@ -61,6 +61,12 @@ export const weekKeys = {
     ['week-findings', studentId, week, planId, day] as const,
 };
 
+export const reminderKeys = {
+  choices: ['reminders'] as const,
+  outbox: ['reminders', 'outbox'] as const,
+  calendar: ['calendar'] as const,
+};
+
 export const progressKeys = {
   all: ['progress'] as const,
   one: (studentId: string) => ['progress', studentId] as const,

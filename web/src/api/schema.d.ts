@@ -2546,6 +2546,188 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/calendar': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CalendarFeedView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CalendarAddress'];
+          };
+        };
+      };
+    };
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/reminders': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RemindersView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/reminders/{kind}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          kind: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ReminderInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RemindersView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/reminders/outbox': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OutboxMail'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/progress/{studentId}': {
     parameters: {
       query?: never;
@@ -2747,6 +2929,13 @@ export interface components {
       | 'anotherPart';
     /** @enum {string} */
     BodySide: 'lead' | 'trail';
+    CalendarAddress: {
+      path: string;
+    };
+    CalendarFeedView: {
+      /** Format: date-time */
+      createdAt: null | string;
+    };
     CallVariety: {
       /** Format: double */
       club: null | number;
@@ -3589,6 +3778,8 @@ export interface components {
       /** Format: date-time */
       mendableUntil: null | string;
     };
+    /** @enum {string} */
+    MailState: 'waiting' | 'sent' | 'shown';
     MarkedLength: {
       /** Format: double */
       value: number;
@@ -3707,6 +3898,21 @@ export interface components {
       sessionsSince: number;
       /** Format: double */
       minutesSince: number;
+    };
+    OutboxMail: {
+      /** Format: uuid */
+      id: string;
+      to: string;
+      kind: components['schemas']['ReminderKind'];
+      subject: string;
+      body: string;
+      /** Format: date-time */
+      madeAt: string;
+      state: components['schemas']['MailState'];
+      /** Format: date-time */
+      sentAt: null | string;
+      /** Format: int32 */
+      attempts: number;
     };
     OverruledFinding: {
       finding: components['schemas']['FindingId'];
@@ -4228,6 +4434,20 @@ export interface components {
     };
     /** @enum {string} */
     Recording: 'practice' | 'lesson' | 'paper';
+    ReminderChoice: {
+      kind: components['schemas']['ReminderKind'];
+      isOn: boolean;
+    };
+    ReminderInput: {
+      isOn: boolean;
+    };
+    /** @enum {string} */
+    ReminderKind: 'weekPublished' | 'tomorrow' | 'thursday' | 'pain' | 'monday';
+    RemindersView: {
+      email: null | string;
+      hasMailServer: boolean;
+      choices: components['schemas']['ReminderChoice'][];
+    };
     /** @enum {string} */
     Requirement: 'must' | 'extra' | 'own';
     /** @enum {string} */

@@ -156,6 +156,9 @@ function CoachBar({ person }: { person: Person }) {
           </Box>
           {person.name} · {dayName(person.today)}
         </Box>
+        <Button component={NavLink} to="/reminders">
+          Mail
+        </Button>
         <Button onClick={() => setShowsKeys(true)}>
           Keys<Key>?</Key>
         </Button>

@@ -75,6 +75,7 @@ export const router = createBrowserRouter([
           { path: '/sessions/:id', lazy: () => named(import('../features/sessions/SessionPage'), 'SessionPage') },
           { path: '/week', lazy: () => named(import('../features/weeks/WeekSheetPage'), 'WeekSheetPage') },
           { path: '/my-week', lazy: () => named(import('../features/weeks/MyWeekPage'), 'MyWeekPage') },
+          { path: '/reminders', lazy: () => named(import('../features/reminders/RemindersPage'), 'RemindersPage') },
           { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },
           {
             path: '/practice/new',

@@ -196,6 +196,32 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("sign_ins", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Calendars.CalendarFeedRow", b =>
+                {
+                    b.Property<Guid>("AccountId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("account_id");
+
+                    b.Property<DateTimeOffset>("CreatedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created_at");
+
+                    b.Property<string>("TokenHash")
+                        .IsRequired()
+                        .HasMaxLength(64)
+                        .HasColumnType("character varying(64)")
+                        .HasColumnName("token_hash");
+
+                    b.HasKey("AccountId")
+                        .HasName("pk_calendar_feeds");
+
+                    b.HasIndex("TokenHash")
+                        .IsUnique()
+                        .HasDatabaseName("ix_calendar_feeds_token_hash");
+
+                    b.ToTable("calendar_feeds", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Drills.DrillRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
@@ -492,6 +518,124 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("programme_waits", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Reminders.MailRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("About")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("about");
+
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("AccountId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("account_id");
+
+                    b.Property<int>("Attempts")
+                        .HasColumnType("integer")
+                        .HasColumnName("attempts");
+
+                    b.Property<string>("Body")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("body");
+
+                    b.Property<DateTimeOffset>("ClaimedUntil")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("claimed_until");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("kind");
+
+                    b.Property<DateTimeOffset>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<DateTimeOffset?>("SentAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("sent_at");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("state");
+
+                    b.Property<string>("Subject")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("subject");
+
+                    b.HasKey("Id")
+                        .HasName("pk_mails");
+
+                    b.HasIndex("ClaimedUntil")
+                        .HasDatabaseName("ix_mails_claimed_until")
+                        .HasFilter("state = 'Waiting'");
+
+                    b.HasIndex("AcademyId", "MadeAt")
+                        .HasDatabaseName("ix_mails_academy_id_made_at");
+
+                    b.HasIndex("AccountId", "About")
+                        .IsUnique()
+                        .HasDatabaseName("ix_mails_account_id_about");
+
+                    b.ToTable("mails", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Reminders.ReminderChoiceRow", b =>
+                {
+                    b.Property<Guid>("AccountId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("account_id");
+
+                    b.Property<string>("Kind")
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("kind");
+
+                    b.Property<bool>("IsOn")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_on");
+
+                    b.HasKey("AccountId", "Kind")
+                        .HasName("pk_reminder_choices");
+
+                    b.ToTable("reminder_choices", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Reminders.ReminderRoundRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<string>("Kind")
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("kind");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("date")
+                        .HasColumnName("day");
+
+                    b.HasKey("AcademyId", "Kind", "Day")
+                        .HasName("pk_reminder_rounds");
+
+                    b.ToTable("reminder_rounds", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
@@ -501,6 +645,10 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<Guid>("Id")
                         .HasColumnType("uuid")
                         .HasColumnName("id");
+
+                    b.Property<DateTimeOffset?>("CarriedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("carried_at");
 
                     b.Property<DateTimeOffset?>("ChangedAt")
                         .HasColumnType("timestamp with time zone")
@@ -1271,6 +1419,17 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasAnnotation("MorningRound:GoesWithParent", true);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Calendars.CalendarFeedRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithOne()
+                        .HasForeignKey("MorningRound.Server.Calendars.CalendarFeedRow", "AccountId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_calendar_feeds_accounts_account_id")
+                        .HasAnnotation("MorningRound:GoesWithParent", true);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Drills.DrillRow", b =>
                 {
                     b.HasOne("MorningRound.Server.Storage.Academy", null)
@@ -1367,6 +1526,45 @@ namespace MorningRound.Server.Storage.Migrations
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
                         .HasConstraintName("fk_programme_waits_students_academy_id_student_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Reminders.MailRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_mails_academies_academy_id");
+
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("AccountId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_mails_accounts_account_id")
+                        .HasAnnotation("MorningRound:GoesWithParent", true);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Reminders.ReminderChoiceRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("AccountId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_reminder_choices_accounts_account_id")
+                        .HasAnnotation("MorningRound:GoesWithParent", true);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Reminders.ReminderRoundRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_reminder_rounds_academies_academy_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>

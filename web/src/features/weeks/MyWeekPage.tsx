@@ -98,6 +98,9 @@ export function MyWeekPage() {
         <Button component={Link} to="/practice/new" variant="outlined" sx={{ minHeight: 56, borderRadius: 28 }}>
           Practice of my own
         </Button>
+        <Button component={Link} to="/reminders" sx={{ minHeight: 56 }}>
+          Mail and calendar
+        </Button>
       </Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 3 }}>
         <Button onClick={() => setWeek(previous)} sx={{ minHeight: 56 }}>

@@ -138,6 +138,25 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "reminder_rounds",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    kind = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    day = table.Column<DateOnly>(type: "date", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_reminder_rounds", x => new { x.academy_id, x.kind, x.day });
+                    table.ForeignKey(
+                        name: "fk_reminder_rounds_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "squads",
                 columns: table => new
                 {
@@ -242,6 +261,7 @@ namespace MorningRound.Server.Storage.Migrations
                     excuse = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: true),
                     said_no_time = table.Column<bool>(type: "boolean", nullable: false),
                     sent_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    carried_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     looked_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     notes = table.Column<string>(type: "jsonb", nullable: false),
                     version = table.Column<int>(type: "integer", nullable: false),
@@ -466,6 +486,78 @@ namespace MorningRound.Server.Storage.Migrations
                     table.ForeignKey(
                         name: "fk_account_tokens_accounts_user_id",
                         column: x => x.user_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "calendar_feeds",
+                columns: table => new
+                {
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    token_hash = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false),
+                    created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_calendar_feeds", x => x.account_id);
+                    table.ForeignKey(
+                        name: "fk_calendar_feeds_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "mails",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    kind = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    about = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    subject = table.Column<string>(type: "text", nullable: false),
+                    body = table.Column<string>(type: "text", nullable: false),
+                    made_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    state = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    claimed_until = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    attempts = table.Column<int>(type: "integer", nullable: false),
+                    sent_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_mails", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_mails_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_mails_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "reminder_choices",
+                columns: table => new
+                {
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    kind = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    is_on = table.Column<bool>(type: "boolean", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_reminder_choices", x => new { x.account_id, x.kind });
+                    table.ForeignKey(
+                        name: "fk_reminder_choices_accounts_account_id",
+                        column: x => x.account_id,
                         principalTable: "accounts",
                         principalColumn: "id",
                         onDelete: ReferentialAction.Cascade);
@@ -741,6 +833,12 @@ namespace MorningRound.Server.Storage.Migrations
                 columns: new[] { "academy_id", "student_id", "monday" });
 
             migrationBuilder.CreateIndex(
+                name: "ix_calendar_feeds_token_hash",
+                table: "calendar_feeds",
+                column: "token_hash",
+                unique: true);
+
+            migrationBuilder.CreateIndex(
                 name: "ix_drill_measures_academy_id_student_id_comparability_key_day",
                 table: "drill_measures",
                 columns: new[] { "academy_id", "student_id", "comparability_key", "day" });
@@ -754,6 +852,23 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "ix_invitations_academy_id_student_id",
                 table: "invitations",
                 columns: new[] { "academy_id", "student_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_mails_academy_id_made_at",
+                table: "mails",
+                columns: new[] { "academy_id", "made_at" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_mails_account_id_about",
+                table: "mails",
+                columns: new[] { "account_id", "about" },
+                unique: true);
+
+            migrationBuilder.CreateIndex(
+                name: "ix_mails_claimed_until",
+                table: "mails",
+                column: "claimed_until",
+                filter: "state = 'Waiting'");
 
             migrationBuilder.CreateIndex(
                 name: "ix_plan_uses_academy_id_student_id",
@@ -867,6 +982,9 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "account_tokens");
 
             migrationBuilder.DropTable(
+                name: "calendar_feeds");
+
+            migrationBuilder.DropTable(
                 name: "data_protection_keys");
 
             migrationBuilder.DropTable(
@@ -879,6 +997,9 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "invitations");
 
             migrationBuilder.DropTable(
+                name: "mails");
+
+            migrationBuilder.DropTable(
                 name: "places");
 
             migrationBuilder.DropTable(
@@ -889,6 +1010,12 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropTable(
                 name: "published_sessions");
+
+            migrationBuilder.DropTable(
+                name: "reminder_choices");
+
+            migrationBuilder.DropTable(
+                name: "reminder_rounds");
 
             migrationBuilder.DropTable(
                 name: "session_entries");
