@@ -23,6 +23,7 @@ const coachParts = [
   'PlannedDrillFields',
   'PlansDrawer',
   'PlansPage',
+  'PrintPage',
   'ProgrammePage',
   'ProgrammesPage',
   'PublishDialog',

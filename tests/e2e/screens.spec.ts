@@ -53,6 +53,14 @@ const coachScreens: Screen[] = [
       (page) => expect(page.getByRole('heading', { name: 'Care notes' })).toBeVisible(),
     ],
   ],
+  [
+    'mail and calendar',
+    [
+      go('/reminders'),
+      title('Mail and calendar'),
+      (page) => expect(page.getByText('Monday’s list').first()).toBeVisible(),
+    ],
+  ],
   ['programmes', [go('/programmes'), title('Programmes')]],
   [
     'programme',

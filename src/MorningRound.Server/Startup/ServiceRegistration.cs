@@ -88,6 +88,7 @@ internal static class ServiceRegistration
             .AddScoped<WeekPlacingService>()
             .AddScoped<WeekSheetService>()
             .AddScoped<OwnTextService>()
+            .AddScoped<PaperService>()
             .AddScoped<NewDrafts>()
             .AddScoped<ProgrammeWeeks>()
             .AddScoped<StudentWeekService>();

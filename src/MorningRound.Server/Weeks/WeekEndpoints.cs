@@ -15,6 +15,12 @@ public static class WeekEndpoints
             (string week, Guid studentId, Caller caller, WeekService service, DomainClock clock, CancellationToken cancel) =>
                 service.GetAsync(caller, studentId, Read(week, caller, clock), cancel)
         );
+        // A student prints their own week, a coach anybody's.
+        weeks.MapPost(
+            "/{week}/paper",
+            (string week, SheetInput input, Caller caller, PaperService service, DomainClock clock, CancellationToken cancel) =>
+                service.OfAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
+        );
         MapSheet(weeks.MapGroup("/{week}").RequireAuthorization(Policies.Coach));
         weeks
             .MapPut(

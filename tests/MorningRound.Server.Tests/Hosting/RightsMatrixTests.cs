@@ -286,6 +286,7 @@ public class RightsMatrixTests
                 ),
             [401, 204, 204, 403, 403, 404, 403]
         ),
+        new("POST", "/api/weeks/{week}/paper", i => OfStudents(i, "paper"), OwnAndCoaches),
         new("POST", "/api/weeks/{week}/programmes", i => OfStudents(i, "programmes"), CoachesHere),
         new("POST", "/api/weeks/{week}/place", i => OfStudents(i, "place"), CoachesHere),
         new("POST", "/api/weeks/{week}/publish", i => OfStudents(i, "publish"), CoachesHere),

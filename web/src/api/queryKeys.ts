@@ -56,6 +56,7 @@ export const weekKeys = {
   sheet: (week: string, squad: string) => ['weeks', 'sheet', week, squad] as const,
   checks: (week: string, students: readonly string[]) => ['weeks', 'checks', week, students] as const,
   text: (assignmentId: string) => ['session-text', assignmentId] as const,
+  paper: (week: string, students: readonly string[]) => ['weeks', 'paper', week, students] as const,
   warmUps: (studentId: string) => ['warm-ups', studentId] as const,
   findings: (studentId: string, week: string, planId: string, day: string | null) =>
     ['week-findings', studentId, week, planId, day] as const,

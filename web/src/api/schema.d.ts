@@ -1683,6 +1683,47 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/weeks/{week}/paper': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SheetInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PaperWeek'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/weeks/{week}/looked': {
     parameters: {
       query?: never;
@@ -4000,6 +4041,22 @@ export interface components {
       note?: string;
       isCleared?: boolean;
     };
+    PaperSession: {
+      card: components['schemas']['SessionCard'];
+      plan: components['schemas']['SessionPlan'];
+      exitRules: components['schemas']['ExitRuleText'][];
+      hiding: components['schemas']['SegmentHiding'][];
+      drills: components['schemas']['SessionDrill'][];
+      boxes: components['schemas']['SegmentBoxes'][];
+    };
+    PaperWeek: {
+      /** Format: uuid */
+      studentId: string;
+      name: string;
+      hand: components['schemas']['Hand'];
+      sessions: components['schemas']['PaperSession'][];
+      programmes: components['schemas']['ProgrammeStanding'][];
+    };
     PatternStep: {
       shape: components['schemas']['ShotShape'];
       /** Format: int32 */
@@ -4676,6 +4733,12 @@ export interface components {
       /** Format: int32 */
       holes: null | number;
       exit: components['schemas']['ExitRule'];
+    };
+    SegmentBoxes: {
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: int32 */
+      boxes: number;
     };
     SegmentCompletion: {
       /** Format: uuid */

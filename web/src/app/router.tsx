@@ -74,6 +74,7 @@ export const router = createBrowserRouter([
           { path: '/sessions/:id/bench', lazy: () => named(import('../features/weeks/OwnTextPage'), 'OwnTextPage') },
           { path: '/sessions/:id', lazy: () => named(import('../features/sessions/SessionPage'), 'SessionPage') },
           { path: '/week', lazy: () => named(import('../features/weeks/WeekSheetPage'), 'WeekSheetPage') },
+          { path: '/print', lazy: () => named(import('../features/weeks/PrintPage'), 'PrintPage') },
           { path: '/my-week', lazy: () => named(import('../features/weeks/MyWeekPage'), 'MyWeekPage') },
           { path: '/reminders', lazy: () => named(import('../features/reminders/RemindersPage'), 'RemindersPage') },
           { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },

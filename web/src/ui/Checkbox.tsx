@@ -24,7 +24,7 @@ export function Checkbox({
         checked={checked}
         disabled={disabled}
         onChange={(e) => onChange(e.target.checked)}
-        style={{ width: 20, height: 20, accentColor: '#1e3b30' }}
+        style={{ width: 20, height: 20, flex: 'none', accentColor: '#1e3b30' }}
       />
       {label}
     </Box>

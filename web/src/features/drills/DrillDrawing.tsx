@@ -58,6 +58,9 @@ export function DrillDrawing({ drill }: { drill: Pictured }) {
   );
 }
 
+/** Whether there is a picture of a drill. */
+export const isDrawn = (drill: Pictured) => pictureOf(drill) !== undefined;
+
 /** The picture alone, for a list in which the words stand beside it. */
 export function SmallDrawing({ drill }: { drill: Pictured }) {
   const drawn = pictureOf(drill);

@@ -1,43 +1,23 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
-import { clubs, count, equipment, feedbackSources, swingSizes } from '../../ui/format';
+import { clubs, count } from '../../ui/format';
 import { callInWords } from '../drills/calls';
 import { DrillDrawing, pictured } from '../drills/DrillDrawing';
 import type { PracticeSegment } from '../plans/benchState';
-import { hidingInWords } from './hiding';
+import { howLines } from './howLines';
 import type { Session } from './queries';
 
 interface Props {
-  session: Session;
+  session: Pick<Session, 'drills' | 'hiding'>;
   segment: PracticeSegment;
 }
 
 /** Everything that is needed to do a segment alone: how it is laid out, what to think of, what counts, what to mind. */
 export function HowItIsDone({ session, segment }: Props) {
   const drill = session.drills.find((d) => d.segmentId === segment.id);
-  const hiding = session.hiding.find((h) => h.segmentId === segment.id)?.stages ?? [];
   const whole = segment.drill?.drill;
   const calls = drill && drill.calls.length > 0 ? drill.calls : segment.calls;
-  const cues = [...new Set([segment.cue, ...(whole?.cues ?? [])].filter((cue) => cue))];
-  const feedback = segment.feedback ?? whole?.feedback;
-  const criterion = segment.criterion || whole?.criterion;
-  const lines: [string, ReactNode][] = [
-    ['Focus', segment.focus],
-    ['Think of', cues.join(' · ')],
-    ['It counts when', criterion],
-    ['Clubs', segment.clubs.map((c) => clubs[c]).join(', ')],
-    ['Swing', segment.swing && swingSizes[segment.swing].toLowerCase()],
-    ['Answer from', feedback && feedbackSources[feedback].toLowerCase()],
-    ['Lay out', aidsOf(segment)],
-    ['Fairway', fairwayOf(segment)],
-    ['Holes', segment.holes && count(segment.holes, 'hole')],
-    ['Every ball', segment.fullRoutine && 'with the full routine'],
-    ['Slowly', segment.slowRepetitions && 'one ball every two to four minutes'],
-    ['In a row', segment.declaredRun && `the same call up to ${segment.declaredRun} times running`],
-    ['Hidden on purpose', hidingInWords(hiding)],
-    ['When it is crowded', whole?.whenCrowded],
-  ];
+  const lines = howLines(session, segment);
   return (
     <Box component="section" aria-label={`How it is done: ${segment.title}`} sx={{ mt: 1, mb: 1.5 }}>
       {whole && <DrillDrawing drill={pictured(whole)} />}
@@ -66,15 +46,12 @@ export function HowItIsDone({ session, segment }: Props) {
           '& dd': { m: 0 },
         }}
       >
-        {lines.map(
-          ([name, said]) =>
-            said && (
-              <Box key={name} sx={{ display: 'contents' }}>
-                <dt>{name}</dt>
-                <dd>{said}</dd>
-              </Box>
-            ),
-        )}
+        {lines.map(([name, said]) => (
+          <Box key={name} sx={{ display: 'contents' }}>
+            <dt>{name}</dt>
+            <dd>{said}</dd>
+          </Box>
+        ))}
       </Box>
       {calls.length > 0 && (
         <>
@@ -89,14 +66,4 @@ export function HowItIsDone({ session, segment }: Props) {
       )}
     </Box>
   );
-}
-
-function aidsOf(segment: PracticeSegment): string {
-  return segment.aids.map((item) => equipment[item].toLowerCase()).join(', ');
-}
-
-function fairwayOf({ fairwayYards, realFairwayYards }: PracticeSegment): string {
-  if (!fairwayYards) return '';
-  const real = realFairwayYards ? `, for ${realFairwayYards} on the course` : '';
-  return `${fairwayYards} yards wide${real}`;
 }

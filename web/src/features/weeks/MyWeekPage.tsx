@@ -98,6 +98,9 @@ export function MyWeekPage() {
         <Button component={Link} to="/practice/new" variant="outlined" sx={{ minHeight: 56, borderRadius: 28 }}>
           Practice of my own
         </Button>
+        <Button component={Link} to={`/print?week=${view.data.week}`} sx={{ minHeight: 56 }}>
+          Print
+        </Button>
         <Button component={Link} to="/reminders" sx={{ minHeight: 56 }}>
           Mail and calendar
         </Button>

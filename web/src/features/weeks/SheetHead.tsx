@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { Link } from 'react-router';
 import { count, dayName, plusDays } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { Key } from '../../ui/states';
@@ -85,6 +86,9 @@ export function SheetHead(props: Props) {
             />
           ))}
           <Button onClick={onSquads}>Squads</Button>
+          <Button component={Link} to={`/print?week=${week}&students=${whom.slice(0, 50).join(',')}`}>
+            Print
+          </Button>
         </Box>
         <SheetSaid
           said={actions.said}

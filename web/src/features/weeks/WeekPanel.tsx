@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { usePerson } from '../../app/signIn';
 import type { Schemas } from '../../api/client';
 import { count, dayName, dueInWords, percent, plusDays, weekday } from '../../ui/format';
@@ -40,6 +41,9 @@ export function WeekPanel({ studentId }: { studentId: string }) {
           {week !== today.week && <Button onClick={() => setWeek(today.week)}>This week</Button>}
           <Button disabled={!view.data} onClick={() => view.data && setWeek(view.data.next)}>
             Week after
+          </Button>
+          <Button component={Link} to={`/print?week=${week}&students=${studentId}`}>
+            Print
           </Button>
           <Button variant="outlined" disabled={!view.data} onClick={() => setPlacing({ day: null })}>
             Put a plan in

@@ -38,6 +38,15 @@ export const useFindingsOn = (studentId: string, week: string, planId: string, d
       ),
   });
 
+/** Weeks and sessions to be printed. */
+export const usePaper = (week: string, students: readonly string[]) =>
+  useQuery({
+    queryKey: weekKeys.paper(week, students),
+    queryFn: () =>
+      answer(api.POST('/api/weeks/{week}/paper', { params: { path: { week } }, body: { students: [...students] } })),
+    enabled: students.length > 0,
+  });
+
 /** A session's text, to be changed for its student only. The bench holds it from then on. */
 export const useOwnText = (assignmentId: string) =>
   useQuery({
