@@ -13,8 +13,8 @@ public static class PaperBoxes
     private const int Usual = 10;
 
     /// <summary>
-    /// The boxes of a segment: its calls, or the attempts its drill takes, or its balls, at most <see cref="Most"/>; 0 where it has
-    /// no drill and calls nothing, and where attempts are only counted, which is one number.
+    /// The boxes of a segment: its calls, or the attempts its drill takes, or its balls, at most <see cref="Most"/>; 0 where
+    /// it has no drill and calls nothing, and where attempts are only counted, which is one number.
     /// </summary>
     /// <param name="segment">The segment.</param>
     /// <param name="drill">Its drill as it was published; null where it has none.</param>

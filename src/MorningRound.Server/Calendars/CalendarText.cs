@@ -23,8 +23,9 @@ internal sealed record CalendarOf(bool IsCoach, string TimeZone, string Link);
 internal sealed record SessionInCalendar(ListedAssignment Session, string Student, DateTimeOffset Changed);
 
 /// <summary>
-/// Writes sessions as an iCalendar (RFC 5545). A session keeps its UID for as long as it stands in the week, whatever is changed in
-/// it; what is taken out or excused stays as cancelled. Neither notes nor pain nor the reason of an excuse are ever in it.
+/// Writes sessions as an iCalendar (RFC 5545). A session keeps its UID for as long as it stands in the week, whatever is
+/// changed in it; what is taken out or excused stays as cancelled. Neither notes nor pain nor the reason of an excuse are ever
+/// in it.
 /// </summary>
 internal static class CalendarText
 {

@@ -122,7 +122,8 @@ public sealed class ProgrammeRunService(MorningRoundDb db, DomainClock clock)
     }
 
     /// <summary>
-    /// Lets a run wait a week for one student, or not any more. Doing it twice is doing it once; what comes after keeps its order.
+    /// Lets a run wait a week for one student, or not any more. Doing it twice is doing it once; what comes after keeps its
+    /// order.
     /// </summary>
     public async Task WaitAsync(Caller caller, Guid id, ProgrammeWaitInput input, CancellationToken cancel)
     {

@@ -49,7 +49,9 @@ public sealed class ProgrammeService(MorningRoundDb db, DomainClock clock, Progr
         return await ViewAsync(caller, row, cancel);
     }
 
-    /// <summary>Makes or changes a programme. What was set from it stays as it is; what is set from now on follows the new text.</summary>
+    /// <summary>
+    /// Makes or changes a programme. What was set from it stays as it is; what is set from now on follows the new text.
+    /// </summary>
     public async Task<ProgrammeView> SaveAsync(
         Caller caller,
         Guid id,

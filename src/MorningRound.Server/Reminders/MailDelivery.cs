@@ -7,9 +7,9 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Reminders;
 
 /// <summary>
-/// Hands mails over to the mail server. A mail is claimed for a while by one copy of the server (rows are passed over that another
-/// holds), handed over, and noted as sent. A crash in between can hand it over twice, under the same Message-ID, and never loses
-/// it; a mail server that is down delays. Without a mail server, mails stand in the outbox.
+/// Hands mails over to the mail server. A mail is claimed for a while by one copy of the server (rows are passed over that
+/// another holds), handed over, and noted as sent. A crash in between can hand it over twice, under the same Message-ID, and
+/// never loses it; a mail server that is down delays. Without a mail server, mails stand in the outbox.
 /// </summary>
 public sealed partial class MailDelivery(MorningRoundDb db, DomainClock clock, MailSettings settings, ILogger<MailDelivery> log)
 {

@@ -9,8 +9,8 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Reminders;
 
 /// <summary>
-/// Makes the mails that are due. Every mail is about one thing and unique for its account, and what it carries is noted in the same
-/// transaction: however many copies of the server look at once, each is made once.
+/// Makes the mails that are due. Every mail is about one thing and unique for its account, and what it carries is noted in the
+/// same transaction: however many copies of the server look at once, each is made once.
 /// </summary>
 public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSettings settings)
 {

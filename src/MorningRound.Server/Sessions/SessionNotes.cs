@@ -64,7 +64,8 @@ public sealed record SessionNotes
     public OfProgramme? Programme { get; init; }
 
     /// <summary>
-    /// The session it began as: a published one whose text changes goes on as a session of its own. Null for one that began as itself.
+    /// The session it began as: a published one whose text changes goes on as a session of its own. Null for one that began as
+    /// itself.
     /// </summary>
     public Guid? BeganAs { get; init; }
 

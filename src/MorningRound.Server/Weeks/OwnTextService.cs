@@ -18,9 +18,9 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Weeks;
 
 /// <summary>
-/// Changes a session for its student only. It remembers the plan it came from, and that plan's later changes can be taken. A draft
-/// is changed where it stands. What was published goes on as another session in the same place, because a phone may be practising
-/// the old text without a signal: the old one leaves its trace, and nothing practised of it is lost.
+/// Changes a session for its student only. It remembers the plan it came from, and that plan's later changes can be taken. A
+/// draft is changed where it stands. What was published goes on as another session in the same place, because a phone may be
+/// practising the old text without a signal: the old one leaves its trace, and nothing practised of it is lost.
 /// </summary>
 public sealed class OwnTextService(
     MorningRoundDb db,
@@ -36,7 +36,9 @@ public sealed class OwnTextService(
     public async Task<OwnTextView> GetAsync(Caller caller, Guid id, CancellationToken cancel) =>
         await ViewAsync(caller, await FindAsync(caller, id, cancel), cancel);
 
-    /// <summary>The latest text of the plan a session came from, made its student's own where it must be. Changes nothing.</summary>
+    /// <summary>
+    /// The latest text of the plan a session came from, made its student's own where it must be. Changes nothing.
+    /// </summary>
     public async Task<LatestTextView> LatestAsync(Caller caller, Guid id, CancellationToken cancel)
     {
         var row = await FindAsync(caller, id, cancel);
@@ -142,8 +144,8 @@ public sealed class OwnTextService(
     }
 
     /// <summary>
-    /// The latest text of a session's plan, as the week of its programme has it, and made its student's own where it must be; null
-    /// where the plan is gone.
+    /// The latest text of a session's plan, as the week of its programme has it, and made its student's own where it must be;
+    /// null where the plan is gone.
     /// </summary>
     private async Task<(DraftText Latest, TailoredPlan Tailored)?> TailoredAsync(
         Caller caller,

@@ -13,9 +13,9 @@ using MorningRound.Server.Sessions;
 namespace MorningRound.Server.Tests.Calendars;
 
 /// <summary>
-/// The calendar as programs read it: RFC 5545 (lines of at most 75 octets, section 3.1; escaping, 3.3.11; DTEND of a day is the day
-/// after, 3.6.1), ISO 8601 (2026 has 53 weeks) and the clocks of Copenhagen, which go back on 25 October 2026 (IANA time zone
-/// database). Ical.Net reads it here, and ical.js the same file in <c>web/src/ui/calendar.test.ts</c>.
+/// The calendar as programs read it: RFC 5545 (lines of at most 75 octets, section 3.1; escaping, 3.3.11; DTEND of a day is
+/// the day after, 3.6.1), ISO 8601 (2026 has 53 weeks) and the clocks of Copenhagen, which go back on 25 October 2026 (IANA
+/// time zone database). Ical.Net reads it here, and ical.js the same file in <c>web/src/ui/calendar.test.ts</c>.
 /// </summary>
 public class CalendarTextTests
 {
