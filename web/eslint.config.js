@@ -3,7 +3,19 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** The features from the ground up. Each knows only those before it; the router puts them together. */
-const floors = ['accounts', 'students', 'places', 'drills', 'plans', 'sessions', 'programmes', 'weeks', 'reminders', 'progress', 'review'];
+const floors = [
+  'accounts',
+  'students',
+  'places',
+  'drills',
+  'plans',
+  'sessions',
+  'programmes',
+  'weeks',
+  'reminders',
+  'progress',
+  'review',
+];
 const forbid = (files, regex, message, ignores = []) => ({
   files,
   ignores,

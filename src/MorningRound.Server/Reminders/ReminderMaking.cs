@@ -66,7 +66,7 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
         var (oldest, settled) = (now - TooOld, now - WaitsAfterPublishing);
         var waiting = await db
             .Assignments.AsNoTracking()
-            .Where(a => a.PublishedAt > oldest && a.CarriedAt == null && a.SentAt == null && a.Requirement != Requirement.Own)
+            .Where(a => a.PublishedAt > oldest && a.MailedAt == null && a.SentAt == null && a.Requirement != Requirement.Own)
             .Join(
                 Wanting(ReminderKind.WeekPublished),
                 a => new { a.AcademyId, StudentId = (Guid?)a.StudentId },
@@ -97,16 +97,17 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
                     a.AcademyId == academy
                     && a.StudentId == student
                     && a.Monday == monday
-                    && a.PublishedAt != null
-                    && a.CarriedAt == null
+                    && a.PublishedAt > oldest
+                    && a.MailedAt == null
+                    && a.SentAt == null
                     && a.Requirement != Requirement.Own
                 )
-                .ExecuteUpdateAsync(set => set.SetProperty(a => a.CarriedAt, now), cancel);
+                .ExecuteUpdateAsync(set => set.SetProperty(a => a.MailedAt, now), cancel);
             if (carried == 0)
                 continue;
             var sessions = await db
                 .Assignments.AsNoTracking()
-                .Where(a => a.AcademyId == academy && a.StudentId == student && a.Monday == monday && a.CarriedAt == now)
+                .Where(a => a.AcademyId == academy && a.StudentId == student && a.Monday == monday && a.MailedAt == now)
                 .Listed()
                 .ToListAsync(cancel);
             await AddAsync(

@@ -69,8 +69,11 @@ public sealed class AssignmentRow : IVersionedRow
     /// <summary>When the student was first sent it; null before that.</summary>
     public DateTimeOffset? SentAt { get; set; }
 
-    /// <summary>When a calendar or a mail first carried it to somebody; null before that.</summary>
+    /// <summary>When a calendar first carried it to somebody; null before that.</summary>
     public DateTimeOffset? CarriedAt { get; set; }
+
+    /// <summary>When its publishing was put into a mail to the student; null before that.</summary>
+    public DateTimeOffset? MailedAt { get; set; }
 
     /// <summary>When the student last saw what had changed; null before that.</summary>
     public DateTimeOffset? LookedAt { get; set; }

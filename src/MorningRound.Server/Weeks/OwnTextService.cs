@@ -120,7 +120,8 @@ public sealed class OwnTextService(
         (created.Monday, created.Day) = (old.Monday, old.Day);
         (created.Requirement, created.Order) = (old.Requirement, old.Order);
         (created.Excuse, created.SaidNoTime) = (old.Excuse, old.SaidNoTime);
-        (created.SentAt, created.LookedAt, created.CarriedAt) = (old.SentAt, old.LookedAt, old.CarriedAt);
+        (created.SentAt, created.LookedAt) = (old.SentAt, old.LookedAt);
+        (created.CarriedAt, created.MailedAt) = (old.CarriedAt, old.MailedAt);
         created.Notes = old.Notes with { BeganAs = old.Notes.BeganAs ?? old.Id, ReplacedBy = null };
         // Versions go on from one to the next, so that a text of any of them is known to be older.
         created.Version = old.Version;

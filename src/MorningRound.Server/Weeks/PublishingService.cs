@@ -75,7 +75,7 @@ public sealed class PublishingService(MorningRoundDb db, DomainClock clock, Plan
             return SessionCard.Of(row, today);
         if (row.Version != expected.Number)
             throw ApiProblemException.Stale(SessionCard.Of(row, today));
-        if (row.SentAt is not null || row.CarriedAt is not null || row.HasLog)
+        if (row.SentAt is not null || row.CarriedAt is not null || row.MailedAt is not null || row.HasLog)
             throw ApiProblemException.Conflict(
                 row.SentAt is null && !row.HasLog
                     ? "A calendar or a mail has already carried this session."

@@ -6,7 +6,10 @@ using MorningRound.Server.Sessions;
 
 namespace MorningRound.Server.Weeks;
 
-/// <summary>A student's week, with the names of the weeks around it.</summary>
+/// <summary>
+/// A student's week, with the names of the weeks around it. Where they can move sessions to and where their programmes stand is
+/// for the student; a coach has the week sheet.
+/// </summary>
 public sealed record WeekView(
     string Week,
     string Previous,

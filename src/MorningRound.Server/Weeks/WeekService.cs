@@ -66,7 +66,10 @@ public sealed class WeekService(
             caller.IsCoach
                 ? []
                 : StudentWeekService.DaysToMoveTo(rows, week, today, await files.FileAsync(caller, studentId, cancel)),
-            [.. (await programmes.StandingsAsync(caller, [studentId], week, cancel))[studentId]]
+            // A coach sees them on the week sheet.
+            caller.IsCoach
+                ? []
+                : [.. (await programmes.StandingsAsync(caller, [studentId], week, cancel))[studentId]]
         );
     }
 

@@ -709,6 +709,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("looked_at");
 
+                    b.Property<DateTimeOffset?>("MailedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("mailed_at");
+
                     b.Property<DateOnly>("Monday")
                         .HasColumnType("date")
                         .HasColumnName("monday");

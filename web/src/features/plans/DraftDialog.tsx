@@ -19,12 +19,14 @@ interface Props {
   isDrafting: boolean;
   /** The one the plan is written for; null where it is for nobody in particular. */
   studentId: string | null;
+  /** Those it is for together from the start. */
+  beginsWith?: readonly string[];
   onDraft: (request: Schemas['DraftRequest'], together: string[]) => void;
   onClose: () => void;
 }
 
 /** A few answers for a whole plan. */
-export function DraftDialog({ constraints, error, isDrafting, studentId, onDraft, onClose }: Props) {
+export function DraftDialog({ constraints, error, isDrafting, studentId, beginsWith = [], onDraft, onClose }: Props) {
   const students = useStudents();
   const [minutes, setMinutes] = useState<number | null>(constraints.minutes ?? 60);
   const [balls, setBalls] = useState<number | null>(constraints.balls ?? 100);
@@ -32,7 +34,7 @@ export function DraftDialog({ constraints, error, isDrafting, studentId, onDraft
   const [area, setArea] = useState<Schemas['Area'] | ''>('');
   const [approach, setApproach] = useState<Schemas['Approach'] | ''>(constraints.approach ?? '');
   const [warmUp, setWarmUp] = useState<Schemas['WarmUpSchool'] | ''>('');
-  const [together, setTogether] = useState<string[]>([]);
+  const [together, setTogether] = useState<string[]>([...beginsWith]);
   const problem = error instanceof Problem ? error : undefined;
   const at = (field: string) => problem?.fieldError(`request.${field}`);
   const isSaidAtFields = ['minutes', 'balls', 'places'].some(at) || Boolean(problem?.fieldError('studentIds'));

@@ -1,4 +1,5 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { v7 as uuid } from 'uuid';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { planKeys } from '../../api/queryKeys';
 import type { Plan } from './benchState';
@@ -75,6 +76,19 @@ export const useTemplates = () =>
     queryFn: () => answer(api.GET('/api/plans/templates')),
     staleTime: Infinity,
   });
+
+/** Saves a new plan, and says under which id. */
+export function useAddPlan() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async (plan: Plan) => {
+      const id = uuid();
+      await answer(api.PUT('/api/plans/{id}', { params: { path: { id } }, body: plan, headers: newRow }));
+      return id;
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: planKeys.lists }),
+  });
+}
 
 /** Writes a plan over a version of it, or for the first time. */
 export function useSavePlan(id: string) {

@@ -10,6 +10,7 @@ import { ErrorNotice, Loading } from '../../ui/states';
 import { TinyStrip } from '../../ui/TinyStrip';
 import { usePlans } from '../plans/queries';
 import type { Cell } from './sheet';
+import { DraftForSheet } from './DraftForSheet';
 import { cellAt } from './SheetGrid';
 
 interface Props {
@@ -17,11 +18,13 @@ interface Props {
   onPut: (planId: string, cell?: Cell) => void;
   /** Where a press of the button puts it. */
   target: string;
+  /** For whom that is: a draft is made for them. */
+  students: readonly string[];
   onClose: () => void;
 }
 
 /** Plans to put on the sheet: by dragging one into a cell, or into what is selected. */
-export function PlansDrawer({ onPut, target, onClose }: Props) {
+export function PlansDrawer({ onPut, target, students, onClose }: Props) {
   const [text, setText] = useState('');
   const plans = usePlans({ text: useDeferredValue(text.trim()), area: '', order: 'used' });
   const found = plans.data?.pages.flatMap((page) => page.plans) ?? [];
@@ -42,6 +45,7 @@ export function PlansDrawer({ onPut, target, onClose }: Props) {
       <Typography variant="body2" sx={{ color: 'text.secondary', mb: 1 }}>
         Drag one into a cell, or put it in for {target}.
       </Typography>
+      <DraftForSheet students={students} onDrafted={onPut} />
       <Field label="Words" value={text} onChange={(e) => setText(e.target.value)} inputProps={{ maxLength: 120 }} />
       {plans.isPending && <Loading what="the plans" />}
       {plans.error && <ErrorNotice error={plans.error} onRetry={() => void plans.refetch()} />}

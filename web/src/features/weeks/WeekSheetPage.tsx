@@ -228,6 +228,7 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
                 );
               }}
               target={`${isOne ? (row?.name ?? '') : count(chosen.length, 'student')}, ${dayInWords(sheet, selection.at)}`}
+              students={chosen}
               onClose={() => setShowsPlans(false)}
             />
           )}

@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261127213912_Initial")]
+    [Migration("20261127225653_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -711,6 +711,10 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<DateTimeOffset?>("LookedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("looked_at");
+
+                    b.Property<DateTimeOffset?>("MailedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("mailed_at");
 
                     b.Property<DateOnly>("Monday")
                         .HasColumnType("date")

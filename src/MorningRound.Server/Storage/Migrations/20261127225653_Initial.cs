@@ -262,6 +262,7 @@ namespace MorningRound.Server.Storage.Migrations
                     said_no_time = table.Column<bool>(type: "boolean", nullable: false),
                     sent_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     carried_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    mailed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     looked_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     notes = table.Column<string>(type: "jsonb", nullable: false),
                     version = table.Column<int>(type: "integer", nullable: false),
