@@ -86,8 +86,8 @@ test('a plan is set from the bench for a squad, on a day of another week', async
   await coach.getByRole('link', { name: 'Round Ferry green' }).first().click();
   await coach.getByRole('button', { name: 'Set for students' }).click();
   const dialog = coach.getByRole('dialog');
-  await dialog.getByLabel('Week').selectOption({ label: 'From 25 May' });
-  await dialog.getByLabel('Day').selectOption({ label: 'Wed 27 May' });
+  await dialog.getByLabel('Week', { exact: true }).selectOption({ label: 'From 25 May' });
+  await dialog.getByLabel('Day', { exact: true }).selectOption({ label: 'Wed 27 May' });
   await dialog.getByRole('button', { name: 'First summer' }).click();
   await dialog.getByRole('button', { name: 'Put it in for 3' }).click();
   await expect(coach.getByRole('heading', { level: 1, name: /25 to 31 May/ })).toBeVisible();

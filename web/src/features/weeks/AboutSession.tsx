@@ -29,6 +29,8 @@ export function AboutSession({ card, days, isOpen }: Props) {
   const [asks, setAsks] = useState<'move' | 'cannot'>();
   const move = useMove();
   const cannot = useCannot();
+  // An answer that arrives late does not close what was asked since.
+  const answered = (question: typeof asks) => setAsks((now) => (now === question ? undefined : now));
   const said = card.excuse !== null || card.saidNoTime;
   const error = move.error ?? cannot.error;
   return (
@@ -75,7 +77,7 @@ export function AboutSession({ card, days, isOpen }: Props) {
           {days.map((day) => (
             <Act
               key={day}
-              onPress={() => move.mutate({ card, day }, { onSuccess: () => setAsks(undefined) })}
+              onPress={() => move.mutate({ card, day }, { onSuccess: () => answered('move') })}
               isBusy={move.isPending}
             >
               {dayName(day)}
@@ -88,7 +90,7 @@ export function AboutSession({ card, days, isOpen }: Props) {
           {keysOf(reasons).map((reason) => (
             <Act
               key={reason}
-              onPress={() => cannot.mutate({ card, reason }, { onSuccess: () => setAsks(undefined) })}
+              onPress={() => cannot.mutate({ card, reason }, { onSuccess: () => answered('cannot') })}
               isBusy={cannot.isPending}
             >
               {reasons[reason]}
