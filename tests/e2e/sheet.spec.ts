@@ -212,3 +212,15 @@ test('a squad is made, filled and shown, and an empty one says what to do', asyn
   await page.getByRole('button', { name: 'Rainy days (0)' }).click();
   await expect(page.getByText('Nobody is in this squad')).toBeVisible();
 });
+
+test('a plan is drafted for whoever is selected, and put in', async ({ page }) => {
+  await comeIn(page, 'coach');
+  const squad = await squadOf(page, 'Drafted', 1, '2026-W37');
+  await page.goto(`/week?week=2026-W38&squad=${squad}`);
+  await cell(page, 0, 2).click();
+  await page.keyboard.press('d');
+  await page.getByRole('button', { name: 'Draft one' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Draft', exact: true }).click();
+  await expect(status(page)).toHaveText(/^Put in 1.session/);
+  await expect(cell(page, 0, 2).locator('.chip')).toHaveCount(1);
+});

@@ -31,7 +31,7 @@ export function DraftForSheet({ students, onDrafted }: Props) {
       {
         onSuccess: (made) => {
           setIsAsking(false);
-          if (made.plan) add.mutate(planFrom(made.plan), { onSuccess: onDrafted });
+          if (made.plan) add.mutate(planFrom(made.plan), { onSuccess: (id) => onDrafted(id) });
         },
       },
     );
@@ -61,7 +61,9 @@ export function DraftForSheet({ students, onDrafted }: Props) {
       {add.error && (
         <ErrorNotice
           error={add.error}
-          onRetry={() => draft.data?.plan && add.mutate(planFrom(draft.data.plan), { onSuccess: onDrafted })}
+          onRetry={() =>
+            draft.data?.plan && add.mutate(planFrom(draft.data.plan), { onSuccess: (id) => onDrafted(id) })
+          }
         />
       )}
       {isAsking && (
