@@ -38,7 +38,7 @@ public sealed partial class MailDelivery(MorningRoundDb db, DomainClock clock, M
             var people = await db
                 .Users.AsNoTracking()
                 .Where(u => ids.Contains(u.Id))
-                .ToDictionaryAsync(u => u.Id, u => new MailboxAddress(u.Name, u.Email!), cancel);
+                .ToDictionaryAsync(u => u.Id, u => (u.Name, Email: u.Email!), cancel);
             try
             {
                 using var client = new SmtpClient();
@@ -51,10 +51,10 @@ public sealed partial class MailDelivery(MorningRoundDb db, DomainClock clock, M
                     {
                         await client.SendAsync(Message(mail, people[mail.AccountId], server), cancel);
                     }
-                    catch (SmtpCommandException e)
+                    catch (Exception e) when (e is SmtpCommandException or ParseException)
                     {
-                        // One address that is refused holds nobody else's mail up.
-                        NotHandedOver(e.ErrorCode.ToString());
+                        // One address that is refused, or is none, holds nobody else's mail up.
+                        NotHandedOver(e.GetType().Name);
                         await PutOffAsync([mail], cancel);
                         continue;
                     }
@@ -116,7 +116,7 @@ public sealed partial class MailDelivery(MorningRoundDb db, DomainClock clock, M
         }
     }
 
-    private static MimeMessage Message(MailRow mail, MailboxAddress to, MailServer server)
+    private static MimeMessage Message(MailRow mail, (string Name, string Email) to, MailServer server)
     {
         var message = new MimeMessage
         {
@@ -126,7 +126,7 @@ public sealed partial class MailDelivery(MorningRoundDb db, DomainClock clock, M
             Body = new TextPart("plain") { Text = mail.Body },
         };
         message.From.Add(new MailboxAddress("Morning Round", server.From));
-        message.To.Add(to);
+        message.To.Add(new MailboxAddress(to.Name, to.Email));
         message.Headers.Add(HeaderId.AutoSubmitted, "auto-generated");
         return message;
     }

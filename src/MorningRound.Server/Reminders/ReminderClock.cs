@@ -1,5 +1,3 @@
-using Npgsql;
-
 namespace MorningRound.Server.Reminders;
 
 /// <summary>Looks every half minute for mails to make and to hand over.</summary>
@@ -19,9 +17,9 @@ internal sealed partial class ReminderClock(IServiceScopeFactory scopes, TimePro
                 await scope.ServiceProvider.GetRequiredService<ReminderMaking>().MakeAsync(stoppingToken);
                 await scope.ServiceProvider.GetRequiredService<MailDelivery>().DeliverAsync(stoppingToken);
             }
-            catch (Exception e) when (e is NpgsqlException or InvalidOperationException or TimeoutException)
+            catch (Exception e) when (e is not OperationCanceledException || !stoppingToken.IsCancellationRequested)
             {
-                // A database that is away comes back; nothing was made that is not whole.
+                // Nothing was made that is not whole, and no error in here may end the server: practice goes on.
                 NotNow(e.GetType().Name);
             }
         }
