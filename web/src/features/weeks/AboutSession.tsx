@@ -33,6 +33,8 @@ export function AboutSession({ card, days, isOpen }: Props) {
   const answered = (question: typeof asks) => setAsks((now) => (now === question ? undefined : now));
   const said = card.excuse !== null || card.saidNoTime;
   const error = move.error ?? cannot.error;
+  // A second change is made from the session as the first one left it, or it would be refused as a stranger's.
+  const isBusy = move.isPending || cannot.isPending;
   return (
     <Box component="details" sx={{ mt: 1, '& summary': { cursor: 'pointer', fontWeight: 620, py: 1.75 } }}>
       <summary>What it holds, what to bring</summary>
@@ -61,7 +63,9 @@ export function AboutSession({ card, days, isOpen }: Props) {
             </Act>
           )}
           {said ? (
-            <Act onPress={() => cannot.mutate({ card, reason: null })}>I can after all</Act>
+            <Act onPress={() => cannot.mutate({ card, reason: null })} isBusy={isBusy}>
+              I can after all
+            </Act>
           ) : (
             <Act isPressed={asks === 'cannot'} onPress={() => setAsks(asks === 'cannot' ? undefined : 'cannot')}>
               I cannot
@@ -78,7 +82,7 @@ export function AboutSession({ card, days, isOpen }: Props) {
             <Act
               key={day}
               onPress={() => move.mutate({ card, day }, { onSuccess: () => answered('move') })}
-              isBusy={move.isPending}
+              isBusy={isBusy}
             >
               {dayName(day)}
             </Act>
@@ -91,7 +95,7 @@ export function AboutSession({ card, days, isOpen }: Props) {
             <Act
               key={reason}
               onPress={() => cannot.mutate({ card, reason }, { onSuccess: () => answered('cannot') })}
-              isBusy={cannot.isPending}
+              isBusy={isBusy}
             >
               {reasons[reason]}
             </Act>
