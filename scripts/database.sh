@@ -73,7 +73,8 @@ stop_leftover() {
 free_port() {
   local port
   while :; do
-    port=$((20000 + RANDOM % 40000))
+    # Below the ports that connections begin from: one of those could take it at any moment.
+    port=$((10000 + RANDOM % 22000))
     (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null || { printf '%s' "$port"; return; }
   done
 }

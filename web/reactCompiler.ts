@@ -1,6 +1,25 @@
 import { transformAsync } from '@babel/core';
 import type { Plugin } from 'vite';
 
+/** What the linter's rules of the compiler look for too: it need not compile everything once more. */
+const environment = {
+  validateRefAccessDuringRender: true,
+  validateNoSetStateInRender: true,
+  validateNoSetStateInEffects: true,
+  validateNoJSXInTryStatements: true,
+  validateNoImpureFunctionsInRender: true,
+  validateStaticComponents: true,
+  validateNoFreezingKnownMutableFunctions: true,
+  validateNoVoidUseMemo: true,
+};
+
+/** Whatever the compiler finds, and what it cannot compile, ends the build. */
+const logger = {
+  logEvent(file: string | null, event: { kind: string; detail?: unknown }) {
+    if (event.kind === 'CompileError') throw new Error(`${file ?? 'A component'}: ${String(event.detail)}`);
+  },
+};
+
 /** React's compiler over the components of the application: screens render again only what changed. */
 export function reactCompiler(): Plugin {
   return {
@@ -16,7 +35,7 @@ export function reactCompiler(): Plugin {
           babelrc: false,
           sourceMaps: true,
           parserOpts: { plugins: ['typescript', 'jsx'] },
-          plugins: ['babel-plugin-react-compiler'],
+          plugins: [['babel-plugin-react-compiler', { panicThreshold: 'all_errors', environment, logger }]],
         });
         return compiled?.code ? { code: compiled.code, map: compiled.map ?? null } : null;
       },

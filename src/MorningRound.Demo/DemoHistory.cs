@@ -63,7 +63,7 @@ internal sealed class DemoHistory
         _db = db;
         _today = clock.Today(TimeZone);
         _clock = new TurnedClock(clock);
-        _students = new StudentService(db);
+        _students = new StudentService(db, _clock);
         _files = new StudentFileService(db, _clock);
         _places = new PlaceService(db, _clock);
         _drills = new DrillService(db, _clock, _files);

@@ -355,6 +355,7 @@ test('from nothing to a published hour without a finding in at most ten actions'
   await act(page.getByLabel('Dora Entwurf').check());
   await act(page.getByRole('button', { name: 'Put it in the week' }).click());
   await act(page.getByRole('button', { name: /^Publish/ }).click());
+  await act(page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click());
   await expect(page.getByTestId('session-tile')).toContainText('to come, 60 min');
   expect(actions).toBeLessThanOrEqual(10);
 });

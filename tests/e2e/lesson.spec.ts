@@ -31,7 +31,7 @@ test('a lesson: the coach counts beside the student, and what was agreed waits i
   await coach.getByRole('link', { name: 'Lotte Lektion' }).click();
   await expect(coach.getByTestId('session-tile')).toContainText('lesson, ');
   await expect(coach.getByText('Look first at: Belt buckle to the target')).toBeVisible();
-  await coach.getByRole('button', { name: /^Week after/ }).click();
+  await coach.getByRole('button', { name: /^After/ }).click();
   const draft = coach.getByTestId('session-tile').filter({ hasText: 'Homework' });
   await expect(draft).toContainText('draft, 20 min');
 });

@@ -54,6 +54,19 @@ export async function toStudent(coach: Page) {
   await expect(coach.getByRole('region', { name: 'Week' })).toBeVisible();
 }
 
+/** Takes a session of a student's page in hand, and does something with it that stands in its menu. */
+export async function doWith(coach: Page, item: string) {
+  await coach.getByTestId('session-tile').first().click();
+  await coach.getByRole('button', { name: 'More …' }).click();
+  await coach.getByRole('menuitem', { name: item }).click();
+}
+
+/** Publishes what stands in the week that is shown, after a look at what will be seen. */
+export async function publishShown(coach: Page) {
+  await coach.getByRole('button', { name: /^Publish/ }).click();
+  await coach.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
+}
+
 const password = 'a made-up password';
 
 async function toMyWeek(page: Page) {

@@ -6,7 +6,8 @@ import { launchOptions } from './browser.mjs';
 
 // The config is read by every worker; only the first reading chooses.
 process.env.E2E_DATA ??= mkdtempSync(join(tmpdir(), 'morning-round-e2e-'));
-process.env.E2E_PORT ??= String(30000 + (process.pid % 20000));
+// Below the ports that connections begin from: one that is asked for before anybody listens could answer itself.
+process.env.E2E_PORT ??= String(10000 + (process.pid % 20000));
 const baseURL = `http://127.0.0.1:${process.env.E2E_PORT}`;
 
 /** The application as ./start runs it, with demo data, on Wednesday 6 May 2026, in Debian's Chromium. */

@@ -34,8 +34,21 @@ const coachScreens: Screen[] = [
   ['keys', [go('/tee-line'), title('Tee line'), (page) => page.keyboard.press('?'), dialog]],
   ['student', student],
   [
-    'put a plan in',
-    [...student, press('Put a plan in'), (page) => expect(page.getByRole('dialog').getByLabel('Plan')).toBeVisible()],
+    'student with plans',
+    [
+      ...student,
+      press('Plans'),
+      (page) =>
+        page
+          .getByRole('button', { name: /^Would/ })
+          .first()
+          .click(),
+      (page) => expect(page.getByRole('list', { name: 'To look at' })).toBeVisible(),
+    ],
+  ],
+  [
+    'hand over',
+    [...student, press('Hand over'), (page) => expect(page.getByRole('dialog')).toContainText('no other coach')],
   ],
   [
     'session',
@@ -254,7 +267,9 @@ test('lists say when they are empty, and what to do when they cannot be had', as
   await expect(page.getByRole('link', { name: 'Putts from both ends' })).toBeVisible();
 
   await page.route('**/api/review/tee-line', (route) =>
-    route.fulfill({ json: { today: '2026-05-06', week: '2026-W19', rows: [] } }),
+    route.fulfill({
+      json: { today: '2026-05-06', week: '2026-W19', rows: [], students: 0, counted: { all: 0, mine: 0 } },
+    }),
   );
   await page.goto('/tee-line');
   await expect(page.getByText('Nobody on the tee line yet')).toBeVisible();

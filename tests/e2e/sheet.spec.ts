@@ -149,7 +149,7 @@ test('a plan is put in from the drawer, made each one’s own, and another coach
   await page.goto(`/week?week=2026-W36&squad=${squad}`);
   await expect(page.locator('.chip')).toHaveCount(4);
   await page.keyboard.press('d');
-  const drawer = page.getByRole('complementary', { name: 'Plans' });
+  const drawer = page.getByRole('region', { name: 'Plans' });
   await drawer.getByLabel('Words').fill('tee to the board');
   const plan = drawer.getByText('From the tee to the board');
   await expect(plan).toBeVisible();

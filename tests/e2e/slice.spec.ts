@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { onPhone, test } from './people';
+import { onPhone, publishShown, test } from './people';
 
 /** Signs in by one of the demo's buttons. */
 async function comeInByHand(page: Page) {
@@ -31,15 +31,13 @@ async function joinByHand(page: Page, link: string, email: string) {
 }
 
 /** Puts a plan of the list into the week on the student's page and publishes it. */
-async function setByHand(coach: Page, plan: RegExp, day: string) {
-  await coach.getByRole('button', { name: 'Put a plan in' }).click();
-  const dialog = coach.getByRole('dialog');
-  const option = await dialog.getByLabel('Plan').locator('option').filter({ hasText: plan }).innerText();
-  await dialog.getByLabel('Plan').selectOption({ label: option });
-  await dialog.getByLabel('Day').selectOption({ label: day });
-  await dialog.getByRole('button', { name: 'Put it in as a draft' }).click();
-  await coach.getByRole('button', { name: /^Publish/ }).click();
-  await expect(coach.getByRole('button', { name: /^Publish/ })).toHaveCount(0);
+async function setByHand(coach: Page, plan: RegExp, day: RegExp) {
+  await coach.getByRole('gridcell', { name: day }).click();
+  await coach.getByRole('button', { name: /^Plans/ }).click();
+  await coach.getByRole('button', { name: plan }).click();
+  await expect(coach.getByTestId('session-tile')).toContainText('draft');
+  await publishShown(coach);
+  await expect(coach.getByTestId('session-tile')).not.toContainText('draft');
 }
 
 /** Writes the plan of this test with the keys of the bench, and saves it. */
@@ -89,7 +87,7 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
   await joinByHand(student, link, 'wanda@slice.example');
   await expect(student.getByText('Nothing is set for this week')).toBeVisible();
 
-  await setByHand(coach, /The whole slice/, 'Wed 6 May');
+  await setByHand(coach, /^Put The whole slice/, /^Wednesday/);
 
   await student.clock.install();
   await student.reload();
@@ -160,7 +158,8 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
   );
   await expect(coach.getByRole('img', { name: /^Focus by week/ })).toHaveAttribute('aria-label', /4 May: 7\.0$/);
   await expect(coach.getByRole('img', { name: /^Effort by week/ })).toHaveAttribute('aria-label', /4 May: 0\.0$/);
-  await coach.getByTestId('session-tile').getByRole('link', { name: 'The whole slice' }).click();
+  await coach.getByTestId('session-tile').click();
+  await coach.getByRole('link', { name: 'Open', exact: true }).click();
   await expect(coach.getByTestId('completion')).toHaveText('56 %');
   const shares = await coach.getByTestId('segment-done').locator('td:last-child').allInnerTexts();
   expect(shares.map((s) => s.replace(/\s/g, ' '))).toEqual(['100 %', '50 %', '100 %', '0 %']);

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent } from './people';
+import { addStudent, comeIn, doWith, join, onPhone, setAndPublish, test, toStudent } from './people';
 
 test('a session is moved, excused and taken out, and the student is told', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
@@ -10,26 +10,29 @@ test('a session is moved, excused and taken out, and the student is told', async
   await expect(tile).toContainText('missed, 54 min');
   await expect(coach.getByTestId('week-completion')).toHaveText('0 % done: 0 of 54 min. 0 of 54 min due by today');
 
-  await tile.getByRole('button', { name: /move, excuse or take out/ }).click();
-  await coach.getByRole('menuitem', { name: 'Excuse: weather' }).click();
+  await doWith(coach, 'Excuse: weather');
   await expect(tile).toContainText('excused: weather');
   await expect(coach.getByTestId('week-completion')).toHaveCount(0);
 
-  await tile.getByRole('button', { name: /move, excuse or take out/ }).click();
-  await coach.getByRole('menuitem', { name: 'Take the excuse back' }).click();
-  await tile.getByRole('button', { name: /move, excuse or take out/ }).click();
-  await coach.getByRole('menuitem', { name: 'Move' }).click();
-  await coach.getByRole('dialog').getByLabel('Day').selectOption({ label: 'Fri 8 May' });
-  await coach.getByRole('dialog').getByRole('button', { name: 'Move' }).click();
+  await doWith(coach, 'Take the excuse back');
+  await expect(tile).toContainText('missed, 54 min');
+  await doWith(coach, 'Move to Fri 8 May');
   await expect(tile).toContainText('to come, 54 min, moved');
+  // By the same keys as on the week sheet it goes a day back, and there again.
+  await tile.click();
+  await expect(coach.getByRole('gridcell', { name: /^Friday/ })).toBeFocused();
+  for (const key of ['Space', 'ArrowUp', 'Space']) await coach.keyboard.press(key);
+  await expect(coach.getByRole('gridcell', { name: /^Thursday: .*Putts from both ends/ })).toBeVisible();
+  await coach.keyboard.press('Control+z');
+  await expect(coach.getByRole('gridcell', { name: /^Friday: .*Putts from both ends/ })).toBeVisible();
 
   const student = await onPhone(browser);
   await join(student, link, 'wim@week.example');
   await expect(student.getByRole('listitem')).toContainText('changed since it was set');
   await expect(student.getByRole('listitem')).toContainText('Fri 8 May');
 
-  await tile.getByRole('button', { name: /move, excuse or take out/ }).click();
-  await coach.getByRole('menuitem', { name: 'Take out' }).click();
+  await tile.click();
+  await coach.getByRole('button', { name: 'Take out' }).click();
   await expect(tile).toHaveCount(0);
   await student.reload();
   await expect(student.getByText('Nothing is set for this week')).toBeVisible();
@@ -48,10 +51,12 @@ test('a plan without a purpose is not published, and the page says why', async (
   await coach.getByRole('dialog').getByLabel('Paula Zwecklos').check();
   await coach.getByRole('button', { name: 'Put it in the week' }).click();
   await expect(coach.getByRole('heading', { level: 1, name: 'Paula Zwecklos' })).toBeVisible();
-  await coach.getByRole('button', { name: 'Publish 1 draft' }).click();
-  await expect(coach.getByRole('alert')).toContainText(
+  await coach.getByRole('button', { name: /^Publish 1/ }).click();
+  await expect(coach.getByRole('dialog')).toContainText(
     'Without a purpose: A session needs a purpose before a student sees it.',
   );
+  await expect(coach.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true })).toBeDisabled();
+  await coach.getByRole('button', { name: 'Cancel' }).click();
   await expect(coach.getByTestId('session-tile')).toContainText('draft');
 });
 

@@ -30,6 +30,9 @@ public sealed record PersonView(
     string Week
 );
 
+/// <summary>A coach or the owner of an academy, to choose from.</summary>
+public sealed record CoachView(Guid AccountId, string Name);
+
 /// <summary>The demo and its age.</summary>
 /// <param name="MadeFor">The day its history leads up to.</param>
 /// <param name="IsStale">Whether that was a fortnight ago or more.</param>

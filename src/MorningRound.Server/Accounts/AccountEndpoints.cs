@@ -11,6 +11,9 @@ namespace MorningRound.Server.Accounts;
 
 public static class AccountEndpoints
 {
+    /// <summary>More coaches than any academy has.</summary>
+    private const int MostCoaches = 200;
+
     public static void MapAccounts(this IEndpointRouteBuilder api)
     {
         var accounts = api.MapGroup("/accounts").WithTags("Accounts");
@@ -25,6 +28,19 @@ public static class AccountEndpoints
                     service.InviteAsync(caller.AcademyId, AcademyRole.Coach, null, cancel)
             )
             .RequireAuthorization(Policies.Owner);
+        accounts
+            .MapGet(
+                "/coaches",
+                async (Caller caller, MorningRoundDb db, CancellationToken cancel) =>
+                    await db
+                        .Users.Where(u => u.AcademyId == caller.AcademyId && u.Role != AcademyRole.Student)
+                        .OrderBy(u => u.Name)
+                        .ThenBy(u => u.Id)
+                        .Select(u => new CoachView(u.Id, u.Name))
+                        .Take(MostCoaches)
+                        .ToListAsync(cancel)
+            )
+            .RequireAuthorization(Policies.Coach);
         accounts
             .MapGet(
                 "/invitations/{token}",

@@ -70,6 +70,7 @@ public sealed class CalendarService(MorningRoundDb db, DomainClock clock)
                 join academy in db.Academies on account.AcademyId equals academy.Id
                 select new
                 {
+                    account.Id,
                     account.AcademyId,
                     account.Role,
                     account.StudentId,
@@ -80,11 +81,26 @@ public sealed class CalendarService(MorningRoundDb db, DomainClock clock)
         var week = IsoWeek.Of(clock.Today(whose.TimeZone));
         var (oldest, newest) = (week.Plus(-WeeksBack).Monday, week.Plus(WeeksAhead).Monday);
         var isCoach = whose.Role != AcademyRole.Student;
+        var students = db.Students;
+        // A coach's holds those they look after or, without any, everybody's.
+        var shown = students.Where(s =>
+            s.AcademyId == whose.AcademyId
+            && (
+                s.Id == whose.StudentId
+                || (
+                    isCoach
+                    && (
+                        s.CoachId == whose.Id
+                        || !students.Any(other => other.AcademyId == whose.AcademyId && other.CoachId == whose.Id)
+                    )
+                )
+            )
+        );
         var published = db
             .Assignments.IgnoreQueryFilters()
             .Where(a =>
                 a.AcademyId == whose.AcademyId
-                && (isCoach || a.StudentId == whose.StudentId)
+                && shown.Any(s => s.Id == a.StudentId)
                 && a.Monday >= oldest
                 && a.Monday <= newest
                 && a.PublishedAt != null
@@ -94,7 +110,6 @@ public sealed class CalendarService(MorningRoundDb db, DomainClock clock)
         await published
             .Where(a => a.CarriedAt == null && a.TakenOutAt == null)
             .ExecuteUpdateAsync(set => set.SetProperty(a => a.CarriedAt, now), cancel);
-        var students = db.Students;
         var sessions = await published
             .AsNoTracking()
             // What was never carried and is gone was never there; what another one stands in the place of goes on as that one.

@@ -127,7 +127,7 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
     {
         var now = clock.GetUtcNow();
         var oldest = DateOnly.FromDateTime((now - TooOld - TooOld).UtcDateTime);
-        var mails = db.Mails;
+        var (mails, students) = (db.Mails, db.Students);
         var told = await db
             .SessionLogs.AsNoTracking()
             .Where(l => l.Pain != null && l.Day >= oldest)
@@ -141,8 +141,14 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
                         l.AcademyId,
                         l.Id,
                         l.Pain,
+                        l.StudentId,
                         Account = u.Id,
                     }
+            )
+            // Whoever looks after the student hears of it, and whoever looks after nobody, which is everybody's coach.
+            .Where(l =>
+                students.Any(s => s.AcademyId == l.AcademyId && s.Id == l.StudentId && s.CoachId == l.Account)
+                || !students.Any(s => s.AcademyId == l.AcademyId && s.CoachId == l.Account)
             )
             .Where(l => !mails.Any(m => m.AccountId == l.Account && m.About == "pain " + l.Id.ToString()))
             .ToListAsync(cancel);
@@ -244,6 +250,7 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
             .Select(s => new
             {
                 s.Name,
+                s.CoachId,
                 HasWeek = assignments.Any(a =>
                     a.AcademyId == academy && a.StudentId == s.Id && a.Monday == monday && a.PublishedAt != null
                 ),
@@ -259,12 +266,21 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
             })
             .Take(200)
             .ToListAsync(cancel);
-        var text = ReminderTexts.Monday(
-            [.. students.Where(s => !s.HasWeek).Select(s => s.Name)],
-            [.. students.Where(s => s.Missed).Select(s => s.Name)],
-            settings.Link
-        );
-        return [.. wanting.Select(u => (u.Id, text))];
+        return
+        [
+            .. from account in wanting
+            let own = students.Where(s => s.CoachId == account.Id).ToList()
+            // Whoever looks after nobody is everybody's coach.
+            let theirs = own.Count > 0 ? own : students
+            select (
+                account.Id,
+                ReminderTexts.Monday(
+                    [.. theirs.Where(s => !s.HasWeek).Select(s => s.Name)],
+                    [.. theirs.Where(s => s.Missed).Select(s => s.Name)],
+                    settings.Link
+                )
+            ),
+        ];
     }
 
     /// <summary>Accounts that want mails of a kind: those who said so, and those who said nothing where it begins on.</summary>

@@ -11,8 +11,15 @@ namespace MorningRound.Server.Review;
 /// <param name="Today">The day it was looked at.</param>
 /// <param name="Week">The week of that day.</param>
 /// <param name="Rows">Whoever needs a look most, the first first; no more than were asked for.</param>
-/// <param name="Students">How many students there are in all.</param>
-public sealed record TeeLineView(DateOnly Today, string Week, IReadOnlyList<ReviewRow> Rows, int Students);
+/// <param name="Students">How many students this walk passes.</param>
+/// <param name="Counted">How many there are, and how many the caller looks after.</param>
+public sealed record TeeLineView(
+    DateOnly Today,
+    string Week,
+    IReadOnlyList<ReviewRow> Rows,
+    int Students,
+    CountedStudents Counted
+);
 
 /// <summary>One student of the squad.</summary>
 /// <param name="Student">Who it is.</param>

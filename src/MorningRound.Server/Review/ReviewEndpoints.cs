@@ -10,7 +10,7 @@ public static class ReviewEndpoints
             .RequireAuthorization(Policies.Coach)
             .MapGet(
                 "/tee-line",
-                (Caller caller, TeeLineService service, CancellationToken cancel, int rows = 40) =>
-                    service.GetAsync(caller, rows, cancel)
+                (Caller caller, TeeLineService service, CancellationToken cancel, int rows = 40, bool everybody = false) =>
+                    service.GetAsync(caller, rows, everybody, cancel)
             );
 }

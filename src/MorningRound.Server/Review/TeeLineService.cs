@@ -29,14 +29,17 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
     /// </summary>
     /// <param name="caller">The coach.</param>
     /// <param name="rows">How many students to tell of, 1 to <see cref="MostRows"/>.</param>
+    /// <param name="everybody">
+    /// Whether the whole academy is walked past; otherwise those the caller looks after, if there are any.
+    /// </param>
     /// <param name="cancel">When nobody waits for the answer any more.</param>
-    public async Task<TeeLineView> GetAsync(Caller caller, int rows, CancellationToken cancel)
+    public async Task<TeeLineView> GetAsync(Caller caller, int rows, bool everybody, CancellationToken cancel)
     {
         if (rows is < 1 or > MostRows)
             throw ApiProblemException.Invalid("rows", $"Between 1 and {MostRows}, please.");
         var today = clock.Today(caller.TimeZone);
         var thisWeek = IsoWeek.Of(today);
-        var squad = await SquadAsync(caller, cancel);
+        var (squad, counted) = await SquadAsync(caller, everybody, cancel);
         var sessions = (await SessionsAsync(caller, thisWeek, cancel)).ToLookup(s => s.StudentId);
         var logs = (await LogsAsync(caller, thisWeek, today, cancel)).ToLookup(l => l.StudentId);
         var bays = squad
@@ -48,24 +51,36 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
             .Take(rows)
             .ToList();
         var drawn = await DrawnAsync(caller, bays, thisWeek, cancel);
-        return new TeeLineView(today, thisWeek.ToString(), [.. bays.Select(b => RowOf(b, drawn, today))], squad.Count);
+        return new TeeLineView(today, thisWeek.ToString(), [.. bays.Select(b => RowOf(b, drawn, today))], squad.Count, counted);
     }
 
     /// <summary>The squad, with the file of everybody who ever reported pain: it says what was cleared.</summary>
-    private async Task<IReadOnlyList<(StudentView Student, StudentFile File)>> SquadAsync(Caller caller, CancellationToken cancel)
+    private async Task<(IReadOnlyList<(StudentView Student, StudentFile File)> Squad, CountedStudents Counted)> SquadAsync(
+        Caller caller,
+        bool everybody,
+        CancellationToken cancel
+    )
     {
-        var said = LogsWithPain(caller);
+        var (said, all) = (LogsWithPain(caller), students.Squad(caller));
         var squad = await (
-            from student in students.Squad(caller)
+            from student in students.LookedAfter(caller, everybody)
             join file in db
                 .StudentFiles.AsNoTracking()
                 .Where(f => f.AcademyId == caller.AcademyId && said.Any(l => l.StudentId == f.StudentId))
                 on student.Id equals file.StudentId
                 into files
             from file in files.DefaultIfEmpty()
-            select new { Student = student, File = file }
+            select new
+            {
+                Student = student,
+                File = file,
+                Counted = new CountedStudents(all.Count(), all.Count(s => s.CoachId == caller.AccountId)),
+            }
         ).ToListAsync(cancel);
-        return [.. squad.Select(s => (s.Student, s.File?.Document ?? new StudentFile()))];
+        return (
+            [.. squad.Select(s => (s.Student, s.File?.Document ?? new StudentFile()))],
+            squad.Count == 0 ? new CountedStudents(0, 0) : squad[0].Counted
+        );
     }
 
     /// <summary>The sessions of this week and the last, and older ones that were practised since.</summary>

@@ -43,7 +43,19 @@ public sealed class PainService(MorningRoundDb db, StudentFileService files)
     public async Task<IReadOnlyList<OpenPainView>> ViewAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {
         var said = await SaidAsync(WithPain(caller).Where(l => l.StudentId == studentId), cancel);
-        var open = said.Count == 0 ? [] : OpenPain.Of(said, await files.FileAsync(caller, studentId, cancel));
+        return said.Count == 0
+            ? []
+            : await ViewAsync(caller, studentId, OpenPain.Of(said, await files.FileAsync(caller, studentId, cancel)), cancel);
+    }
+
+    /// <summary>The same of pain that is known to be open: one query where there is some.</summary>
+    public async Task<IReadOnlyList<OpenPainView>> ViewAsync(
+        Caller caller,
+        Guid studentId,
+        IReadOnlyCollection<OpenPain> open,
+        CancellationToken cancel
+    )
+    {
         if (open.Count == 0)
             return [];
         var oldest = open.Min(p => p.LastOn);

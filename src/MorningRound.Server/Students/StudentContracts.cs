@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Students;
 using MorningRound.Server.Hosting;
@@ -19,6 +20,9 @@ public sealed record StudentView : IVersioned
     /// <summary>Empty when students read their own.</summary>
     public required string CoachNote { get; init; }
 
+    /// <summary>The account of the coach who looks after the student.</summary>
+    public required Guid CoachId { get; init; }
+
     public required int Version { get; init; }
 
     /// <summary>Whether the student has accepted an invitation.</summary>
@@ -36,6 +40,15 @@ public sealed record StudentInput
 
     public string CoachNote { get; init; } = "";
 }
+
+/// <summary>How many students an academy has.</summary>
+/// <param name="All">All of them.</param>
+/// <param name="Mine">Those the caller looks after.</param>
+public sealed record CountedStudents(int All, int Mine);
+
+/// <summary>Whom a student is handed to.</summary>
+/// <param name="CoachId">The account of a coach or the owner.</param>
+public sealed record HandOverInput([property: JsonRequired] Guid CoachId);
 
 /// <summary>Who changed which fields of a file, and when.</summary>
 public sealed record StudentChangeView(DateTimeOffset At, string Name, AcademyRole Role, IReadOnlyList<string> Fields);

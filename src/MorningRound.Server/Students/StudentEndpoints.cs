@@ -45,6 +45,19 @@ public static class StudentEndpoints
                 ) => service.SaveAsync(caller, id, input, expected, cancel)
             )
             .RequireAuthorization(Policies.Coach);
+        students
+            .MapPut(
+                "/{id:guid}/coach",
+                (
+                    Guid id,
+                    HandOverInput input,
+                    RowVersion expected,
+                    Caller caller,
+                    StudentService service,
+                    CancellationToken cancel
+                ) => service.HandOverAsync(caller, id, input.CoachId, expected, cancel)
+            )
+            .RequireAuthorization(Policies.Coach);
         students.MapPost("/{id:guid}/invitations", InviteAsync).RequireAuthorization(Policies.Coach);
         MapSquads(api.MapGroup("/squads").WithTags("Squads").RequireAuthorization(Policies.Coach));
     }

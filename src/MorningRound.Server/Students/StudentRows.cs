@@ -20,6 +20,9 @@ public sealed class StudentRow : IVersionedRow
 
     public Level Level { get; set; }
 
+    /// <summary>The account of the coach who looks after the student.</summary>
+    public Guid CoachId { get; set; }
+
     /// <summary>A line for the coach's own eyes.</summary>
     public string CoachNote { get; set; } = "";
 
@@ -33,6 +36,7 @@ internal sealed class StudentMapping : IEntityTypeConfiguration<StudentRow>
         builder.ToTable("students");
         builder.HasKey(s => new { s.AcademyId, s.Id });
         builder.HasOne<Academy>().WithMany().HasForeignKey(s => s.AcademyId);
+        builder.HasOne<Account>().WithMany().HasForeignKey(s => s.CoachId);
         builder.Property(s => s.Name).HasMaxLength(120);
         builder.Property(s => s.Version).IsConcurrencyToken();
         // Whoever signs in or is invited as a student is one of this academy.

@@ -8,13 +8,30 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Students;
 
 /// <summary>The students of an academy.</summary>
-public sealed class StudentService(MorningRoundDb db) : IStudentNames
+public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStudentNames
 {
     public async Task<IReadOnlyList<StudentView>> ListAsync(Caller caller, CancellationToken cancel) =>
         await Squad(caller).OrderBy(s => s.Name).ToListAsync(cancel);
 
     /// <summary>The students as a query, for whoever asks for more beside them.</summary>
     public IQueryable<StudentView> Squad(Caller caller) => Views(db.Students.Where(s => s.AcademyId == caller.AcademyId));
+
+    /// <summary>The caller's own students or, where they have none or everybody is wanted, all of the academy.</summary>
+    public IQueryable<StudentView> LookedAfter(Caller caller, bool orEverybody)
+    {
+        var all = Squad(caller);
+        return all.Where(s =>
+            orEverybody || s.CoachId == caller.AccountId || !all.Any(other => other.CoachId == caller.AccountId)
+        );
+    }
+
+    /// <summary>How many there are, for whoever has no row at hand that tells it.</summary>
+    public async Task<CountedStudents> CountAsync(Caller caller, CancellationToken cancel) =>
+        await Squad(caller)
+            .GroupBy(_ => 1)
+            .Select(all => new CountedStudents(all.Count(), all.Count(s => s.CoachId == caller.AccountId)))
+            .FirstOrDefaultAsync(cancel)
+        ?? new CountedStudents(0, 0);
 
     /// <summary>One student. The coach's note is left out when students read their own.</summary>
     public async Task<StudentView> GetAsync(Caller caller, Guid id, CancellationToken cancel)
@@ -43,11 +60,8 @@ public sealed class StudentService(MorningRoundDb db) : IStudentNames
 
         await db.SaveAsync(
             expected,
-            new GuardedRow<StudentRow>
+            Guarded(caller, id, cancel) with
             {
-                What = "student",
-                Find = () => db.Students.SingleOrDefaultAsync(s => s.AcademyId == caller.AcademyId && s.Id == id, cancel),
-                View = async _ => await GetAsync(caller, id, cancel),
                 Create = () =>
                     Task.FromResult(
                         new StudentRow
@@ -55,6 +69,8 @@ public sealed class StudentService(MorningRoundDb db) : IStudentNames
                             AcademyId = caller.AcademyId,
                             Id = id,
                             Name = "",
+                            // Whoever brings a student in looks after them.
+                            CoachId = caller.AccountId,
                         }
                     ),
                 IsSame = row => Same(row, input),
@@ -70,6 +86,61 @@ public sealed class StudentService(MorningRoundDb db) : IStudentNames
         );
         return await GetAsync(caller, id, cancel);
     }
+
+    /// <summary>
+    /// Hands a student to another coach. Weeks, drafts, programmes, file and notes are the student's and go along; whose sheet,
+    /// walk, mails and calendar they stand in changes. It is noted among the changes of the file.
+    /// </summary>
+    public async Task<StudentView> HandOverAsync(
+        Caller caller,
+        Guid id,
+        Guid coachId,
+        RowVersion expected,
+        CancellationToken cancel
+    )
+    {
+        await EnsureExistsAsync(caller, id, cancel);
+        if (
+            !await db.Users.AnyAsync(
+                u => u.AcademyId == caller.AcademyId && u.Id == coachId && u.Role != AcademyRole.Student,
+                cancel
+            )
+        )
+            throw ApiProblemException.Invalid("coachId", "There is no such coach in this academy.");
+        await db.SaveAsync(
+            expected,
+            Guarded(caller, id, cancel) with
+            {
+                SkipsUnchanged = true,
+                IsSame = row => row.CoachId == coachId,
+                Change = row =>
+                {
+                    row.CoachId = coachId;
+                    db.StudentChanges.Add(
+                        new StudentChangeRow
+                        {
+                            Id = Guid.CreateVersion7(),
+                            AcademyId = caller.AcademyId,
+                            StudentId = id,
+                            AccountId = caller.AccountId,
+                            At = clock.GetUtcNow(),
+                            Fields = ["coach"],
+                        }
+                    );
+                },
+            },
+            cancel
+        );
+        return await GetAsync(caller, id, cancel);
+    }
+
+    private GuardedRow<StudentRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
+        new()
+        {
+            What = "student",
+            Find = () => db.Students.SingleOrDefaultAsync(s => s.AcademyId == caller.AcademyId && s.Id == id, cancel),
+            View = async _ => await GetAsync(caller, id, cancel),
+        };
 
     public async Task EnsureExistsAsync(Caller caller, Guid id, CancellationToken cancel)
     {
@@ -91,6 +162,7 @@ public sealed class StudentService(MorningRoundDb db) : IStudentNames
             Hand = s.Hand,
             Level = s.Level,
             CoachNote = s.CoachNote,
+            CoachId = s.CoachId,
             Version = s.Version,
             HasAccount = db.Users.Any(a => a.AcademyId == s.AcademyId && a.StudentId == s.Id),
         });

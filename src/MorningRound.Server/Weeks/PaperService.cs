@@ -24,6 +24,9 @@ public sealed record PaperWeek
     /// <summary>Which hand, so that lead and trail can be shown as left and right.</summary>
     public required Hand Hand { get; init; }
 
+    /// <summary>The first day of the week.</summary>
+    public required DateOnly Monday { get; init; }
+
     /// <summary>Its sessions in order; empty where nothing is published.</summary>
     public required IReadOnlyList<PaperSession> Sessions { get; init; }
 
@@ -119,6 +122,7 @@ public sealed class PaperService(MorningRoundDb db, DomainClock clock, Programme
                 StudentId = person.Id,
                 Name = person.Name,
                 Hand = person.Hand,
+                Monday = week.Monday,
                 Sessions =
                 [
                     .. rows.Where(r => r.Row.StudentId == person.Id)

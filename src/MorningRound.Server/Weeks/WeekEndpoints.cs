@@ -129,8 +129,16 @@ public static class WeekEndpoints
     {
         sheet.MapGet(
             "/sheet",
-            (string week, Guid? squad, Caller caller, WeekSheetService service, DomainClock clock, CancellationToken cancel) =>
-                service.GetAsync(caller, Read(week, caller, clock), squad, cancel)
+            (
+                string week,
+                Guid? squad,
+                Guid? student,
+                Caller caller,
+                WeekSheetService service,
+                DomainClock clock,
+                CancellationToken cancel,
+                bool everybody = false
+            ) => service.GetAsync(caller, Read(week, caller, clock), new WhoseWeeks(squad, student, everybody), cancel)
         );
         sheet.MapPost(
             "/check",

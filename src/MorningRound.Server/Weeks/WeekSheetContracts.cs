@@ -16,7 +16,8 @@ namespace MorningRound.Server.Weeks;
 /// <param name="Today">Today.</param>
 /// <param name="Squads">All squads, to choose from.</param>
 /// <param name="Rows">The students, those with nothing set first, otherwise by name.</param>
-/// <param name="Students">How many students there are in all.</param>
+/// <param name="Counted">How many students there are, and how many the caller looks after.</param>
+/// <param name="One">What stands beside the week of one student; null on a sheet of several.</param>
 public sealed record WeekSheetView(
     string Week,
     string Previous,
@@ -25,7 +26,26 @@ public sealed record WeekSheetView(
     DateOnly Today,
     IReadOnlyList<SquadView> Squads,
     IReadOnlyList<SheetRow> Rows,
-    int Students
+    CountedStudents Counted,
+    SheetOfOne? One
+);
+
+/// <summary>Whose weeks a sheet shows. With nothing said: those the caller looks after or, without any, everybody's.</summary>
+/// <param name="Squad">Only this squad's.</param>
+/// <param name="Student">Only this student's, with what stands beside a single week.</param>
+/// <param name="Everybody">Everybody's of the academy.</param>
+public sealed record WhoseWeeks(Guid? Squad, Guid? Student, bool Everybody);
+
+/// <summary>What stands beside the week of one student.</summary>
+/// <param name="Student">Who it is.</param>
+/// <param name="Completion">What was done of what is published.</param>
+/// <param name="OpenPain">Pain that still counts.</param>
+/// <param name="Checkpoint">What was agreed to be looked at first; null where nothing was.</param>
+public sealed record SheetOfOne(
+    StudentView Student,
+    Completed Completion,
+    IReadOnlyList<OpenPainView> OpenPain,
+    CheckpointView? Checkpoint
 );
 
 /// <summary>One student's row of the sheet.</summary>

@@ -21,8 +21,11 @@ namespace MorningRound.Server.Weeks;
 public sealed class WeekSheetService(
     MorningRoundDb db,
     DomainClock clock,
+    StudentService students,
     SquadService squads,
     SquadLoads loads,
+    PainService pain,
+    SessionLogService logs,
     PlanContextService contexts,
     PracticeHistoryService history,
     ProgrammeRunService programmes,
@@ -36,20 +39,19 @@ public sealed class WeekSheetService(
     public const int MostChecked = 50;
 
     /// <summary>
-    /// The sheet in six statements, whatever the number of students, the one that looks up the sign-in included.
+    /// The sheet in six statements, whatever the number of students, the one that looks up the sign-in included; as many for
+    /// one student, and one more where something hurts.
     /// </summary>
     /// <param name="caller">The coach.</param>
     /// <param name="week">The week.</param>
-    /// <param name="squadId">Only this squad's students; null for all.</param>
+    /// <param name="whose">Whose weeks.</param>
     /// <param name="cancel">When nobody waits for the answer any more.</param>
-    public async Task<WeekSheetView> GetAsync(Caller caller, IsoWeek week, Guid? squadId, CancellationToken cancel)
+    public async Task<WeekSheetView> GetAsync(Caller caller, IsoWeek week, WhoseWeeks whose, CancellationToken cancel)
     {
-        var all = await squads.ListAsync(caller, cancel);
-        var members = squadId is { } id
-            ? (all.FirstOrDefault(s => s.Id == id) ?? throw ApiProblemException.NotFound("squad")).Members
-            : null;
-        var students = await StudentsAsync(caller, week, members, cancel);
-        var ids = students.Select(s => s.Id).ToList();
+        // One student's week offers no squads to choose from.
+        var all = whose.Student is null ? await squads.ListAsync(caller, cancel) : [];
+        var shown = await StudentsAsync(caller, week, whose, all, cancel);
+        var ids = shown.Select(s => s.Student.Id).ToList();
         var plans = db.Plans;
         var sessions = await db
             .Assignments.AsNoTracking()
@@ -67,6 +69,8 @@ public sealed class WeekSheetService(
         var lately = await loads.OfAsync(caller, ids, week, cancel);
         var byStudent = sessions.ToLookup(s => s.Listed.StudentId);
         var today = clock.Today(caller.TimeZone);
+        // An empty squad says nothing of how many there are.
+        var counted = shown.Count > 0 ? shown[0].Counted : await students.CountAsync(caller, cancel);
         return new WeekSheetView(
             week.ToString(),
             week.Plus(-1).ToString(),
@@ -75,20 +79,55 @@ public sealed class WeekSheetService(
             today,
             all,
             [
-                .. students
+                .. shown
                     .Select(s =>
-                        RowOf(s, [.. byStudent[s.Id]], lately.GetValueOrDefault(s.Id), [.. standings[s.Id]], week, today)
+                        RowOf(
+                            s,
+                            [.. byStudent[s.Student.Id]],
+                            lately.GetValueOrDefault(s.Student.Id),
+                            [.. standings[s.Student.Id]],
+                            week,
+                            today
+                        )
                     )
                     .OrderBy(r => r.Sessions.Any(s => s.Requirement != Requirement.Own))
                     .ThenBy(r => r.Name, StringComparer.Ordinal)
                     .ThenBy(r => r.StudentId),
             ],
-            // An empty squad says nothing of how many there are.
-            students.Count > 0
-                ? students[0].All
-                : await db.Students.CountAsync(s => s.AcademyId == caller.AcademyId, cancel)
+            counted,
+            whose.Student is null
+                ? null
+                : await OneAsync(
+                    caller,
+                    shown.Count > 0 ? shown[0] : throw ApiProblemException.NotFound("student"),
+                    sessions,
+                    lately.GetValueOrDefault(ids[0]),
+                    today,
+                    cancel
+                )
         );
     }
+
+    /// <summary>What stands beside one student's week.</summary>
+    private async Task<SheetOfOne> OneAsync(
+        Caller caller,
+        SheetStudent one,
+        IEnumerable<SheetSession> sessions,
+        PracticeLately? lately,
+        DateOnly today,
+        CancellationToken cancel
+    ) =>
+        new(
+            one.Student,
+            Completed.Of(
+                WeekCompletion.Of(
+                    [.. sessions.Where(s => s.Listed.PublishedAt is not null).Select(s => s.Listed.ToAssignedSession())],
+                    today
+                )
+            ),
+            await pain.ViewAsync(caller, one.Student.Id, OpenPain.Of(lately?.Pain ?? [], one.File ?? new StudentFile()), cancel),
+            await logs.CheckpointAsync(caller, one.Student.Id, cancel)
+        );
 
     /// <summary>What the check says of students' weeks.</summary>
     public async Task<IReadOnlyList<CheckedStudentWeek>> CheckAsync(
@@ -185,32 +224,36 @@ public sealed class WeekSheetService(
     private async Task<IReadOnlyList<SheetStudent>> StudentsAsync(
         Caller caller,
         IsoWeek week,
-        IReadOnlyList<Guid>? members,
+        WhoseWeeks whose,
+        IReadOnlyList<SquadView> squadsOfAll,
         CancellationToken cancel
     )
     {
         var (files, assignments, before) = (db.StudentFiles, db.Assignments, week.Monday.Plus(-7));
-        var everybody = db.Students.Where(s => s.AcademyId == caller.AcademyId);
+        var members = whose.Squad is { } squad
+            ? (squadsOfAll.FirstOrDefault(s => s.Id == squad) ?? throw ApiProblemException.NotFound("squad")).Members
+            : null;
+        var everybody = students.Squad(caller);
+        var isUnsaid = whose is { Squad: null, Student: null, Everybody: false };
         return await (
-            from student in everybody.AsNoTracking()
+            from student in students.LookedAfter(caller, orEverybody: !isUnsaid)
             where members == null || members.Contains(student.Id)
-            join file in files
-                on new { student.AcademyId, student.Id } equals new { file.AcademyId, Id = file.StudentId }
+            where whose.Student == null || student.Id == whose.Student
+            join file in files.AsNoTracking().Where(f => f.AcademyId == caller.AcademyId)
+                on student.Id equals file.StudentId
                 into found
             from file in found.DefaultIfEmpty()
             orderby student.Name, student.Id
             select new SheetStudent(
-                student.Id,
-                student.Name,
-                student.Level,
+                student,
                 file == null ? null : file.Document,
                 assignments.Any(a =>
-                    a.AcademyId == student.AcademyId
+                    a.AcademyId == caller.AcademyId
                     && a.StudentId == student.Id
                     && a.Monday == before
                     && a.Requirement != Requirement.Own
                 ),
-                everybody.Count()
+                new CountedStudents(everybody.Count(), everybody.Count(s => s.CoachId == caller.AccountId))
             )
         )
             .Take(MostRows)
@@ -233,9 +276,9 @@ public sealed class WeekSheetService(
         var ratio = lately?.Load.RatioWith(open);
         return new SheetRow
         {
-            StudentId = student.Id,
-            Name = student.Name,
-            Level = student.Level,
+            StudentId = student.Student.Id,
+            Name = student.Student.Name,
+            Level = student.Student.Level,
             MayBePublishedTo = file.MayBePublishedTo,
             Hurt =
             [
@@ -279,5 +322,5 @@ public sealed class WeekSheetService(
         public bool IsPlanChanged => Listed is { HasOwnText: true, HasLog: false } && PlanNow > Listed.PlanVersion;
     }
 
-    private sealed record SheetStudent(Guid Id, string Name, Level Level, StudentFile? File, bool HadLastWeek, int All);
+    private sealed record SheetStudent(StudentView Student, StudentFile? File, bool HadLastWeek, CountedStudents Counted);
 }

@@ -130,9 +130,11 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
             .Where(f => f!["level"]!.GetValue<string>() != "note" && f["overruledBecause"] is null)
             .Select(f => $"{f!["id"]} {f["message"]!.ToJsonString()}");
 
+    /// <summary>A Monday, and a Saturday of a week 53 that the year ends in.</summary>
+    public static TheoryData<string> Days => Rounds.AreAll ? ["2026-05-04", "2027-01-02"] : ["2027-01-02"];
+
     [Theory]
-    [InlineData("2026-05-04")]
-    [InlineData("2027-01-02")]
+    [MemberData(nameof(Days))]
     public async Task The_demo_student_has_something_to_practise_on_any_day(string today)
     {
         await using var server = new TestServer(await TestDatabase.NewAsync(), isDemo: true, today);

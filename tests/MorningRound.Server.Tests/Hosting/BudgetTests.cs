@@ -21,6 +21,8 @@ public sealed class BudgetTests(OneDemo demo, OneSchool one) : IClassFixture<One
     [InlineData("/api/students/{student}", 2, 1)]
     [InlineData("/api/students/{student}/file", 4, 3)]
     [InlineData("/api/weeks/2026-W19/students/{student}", 7, 4)]
+    [InlineData("/api/weeks/2026-W19/sheet", 6, 12)]
+    [InlineData("/api/weeks/2026-W19/sheet?student={student}", 7, 4)]
     [InlineData("/api/progress/{student}", 3, 4)]
     [InlineData("/api/progress/{student}?weeks=104", 3, 8)]
     [InlineData("/api/plans/context/{student}", 8, 2)]
@@ -37,6 +39,7 @@ public sealed class BudgetTests(OneDemo demo, OneSchool one) : IClassFixture<One
         var rows = (await demo.Coach.GetAsync("/api/review/tee-line")).Body!["rows"]!.AsArray();
         var well = rows.Last(r => r!["last"] is not null)!["student"]!["id"];
         await AssertWithinAsync($"/api/weeks/2026-W19/students/{well}", 5, 4);
+        await AssertWithinAsync($"/api/weeks/2026-W19/sheet?student={well}", 6, 4);
     }
 
     [Fact]

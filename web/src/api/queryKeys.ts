@@ -9,6 +9,7 @@ export const signInKeys = { all: ['session'] as const, invitation: (token: strin
 export const studentKeys = {
   all: ['students'] as const,
   squads: ['squads'] as const,
+  coaches: ['coaches'] as const,
   one: (id: string) => ['students', id] as const,
   file: (id: string) => ['students', id, 'file'] as const,
 };
@@ -53,13 +54,13 @@ export const programmeKeys = {
 export const weekKeys = {
   all: ['weeks'] as const,
   one: (studentId: string, week: string) => ['weeks', studentId, week] as const,
-  sheet: (week: string, squad: string) => ['weeks', 'sheet', week, squad] as const,
+  sheet: (week: string, whose: object) => ['weeks', 'sheet', week, whose] as const,
   checks: (week: string, students: readonly string[]) => ['weeks', 'checks', week, students] as const,
   text: (assignmentId: string) => ['session-text', assignmentId] as const,
   paper: (week: string, students: readonly string[]) => ['weeks', 'paper', week, students] as const,
-  warmUps: (studentId: string) => ['warm-ups', studentId] as const,
   findings: (studentId: string, week: string, planId: string, day: string | null) =>
     ['week-findings', studentId, week, planId, day] as const,
+  warmUps: (studentId: string) => ['warm-ups', studentId] as const,
 };
 
 export const reminderKeys = {
@@ -75,7 +76,7 @@ export const progressKeys = {
 
 export const reviewKeys = {
   teeLine: ['tee-line'] as const,
-  teeLineOf: (isWhole: boolean) => ['tee-line', isWhole] as const,
+  teeLineOf: (walk: object) => ['tee-line', walk] as const,
 };
 
 /** Everything that shows what was set or practised. */

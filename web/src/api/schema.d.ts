@@ -185,6 +185,41 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/accounts/coaches': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CoachView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/accounts/invitations/{token}': {
     parameters: {
       query?: never;
@@ -411,6 +446,47 @@ export interface paths {
           };
           content: {
             'application/json': components['schemas']['StudentFileView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/students/{id}/coach': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['HandOverInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StudentView'];
           };
         };
       };
@@ -1850,6 +1926,8 @@ export interface paths {
       parameters: {
         query?: {
           squad?: string;
+          student?: string;
+          everybody?: boolean;
         };
         header?: never;
         path: {
@@ -2819,6 +2897,7 @@ export interface paths {
       parameters: {
         query?: {
           rows?: number;
+          everybody?: boolean;
         };
         header?: never;
         path?: never;
@@ -3091,6 +3170,11 @@ export interface components {
       painfulParts?: components['schemas']['PainfulPart'][];
       guardian?: null | components['schemas']['Guardian'];
     };
+    CoachView: {
+      /** Format: uuid */
+      accountId: string;
+      name: string;
+    };
     Competition: {
       /** Format: uuid */
       id: string;
@@ -3123,6 +3207,12 @@ export interface components {
     CopyInput: {
       students: string[];
       from?: null | string;
+    };
+    CountedStudents: {
+      /** Format: int32 */
+      all: number;
+      /** Format: int32 */
+      mine: number;
     };
     Credentials: {
       email: string;
@@ -3696,6 +3786,10 @@ export interface components {
     GuessedQuantity: 'length' | 'rise' | 'slope' | 'aimPoint' | 'carry';
     /** @enum {string} */
     Hand: 'right' | 'left';
+    HandOverInput: {
+      /** Format: uuid */
+      coachId: string;
+    };
     /** @enum {string} */
     HandsOnClub: 'both' | 'leadOnly' | 'trailOnly';
     /** @enum {string} */
@@ -4054,6 +4148,8 @@ export interface components {
       studentId: string;
       name: string;
       hand: components['schemas']['Hand'];
+      /** Format: date */
+      monday: string;
       sessions: components['schemas']['PaperSession'][];
       programmes: components['schemas']['ProgrammeStanding'][];
     };
@@ -5312,6 +5408,12 @@ export interface components {
     SheetInput: {
       students: string[];
     };
+    SheetOfOne: {
+      student: components['schemas']['StudentView'];
+      completion: components['schemas']['Completed'];
+      openPain: components['schemas']['OpenPainView'][];
+      checkpoint: null | components['schemas']['CheckpointView'];
+    };
     SheetRow: {
       /** Format: uuid */
       studentId: string;
@@ -5472,6 +5574,8 @@ export interface components {
       hand: components['schemas']['Hand'];
       level: components['schemas']['Level'];
       coachNote: string;
+      /** Format: uuid */
+      coachId: string;
       /** Format: int32 */
       version: number;
       hasAccount: boolean;
@@ -5494,6 +5598,7 @@ export interface components {
       rows: components['schemas']['ReviewRow'][];
       /** Format: int32 */
       students: number;
+      counted: components['schemas']['CountedStudents'];
     };
     TemplateView: {
       plan: components['schemas']['SessionPlan'];
@@ -5685,8 +5790,8 @@ export interface components {
       today: string;
       squads: components['schemas']['SquadView'][];
       rows: components['schemas']['SheetRow'][];
-      /** Format: int32 */
-      students: number;
+      counted: components['schemas']['CountedStudents'];
+      one: null | components['schemas']['SheetOfOne'];
     };
     WeekView: {
       week: string;

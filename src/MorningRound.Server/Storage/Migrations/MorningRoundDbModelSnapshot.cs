@@ -1333,6 +1333,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<Guid>("CoachId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("coach_id");
+
                     b.Property<string>("CoachNote")
                         .IsRequired()
                         .HasColumnType("text")
@@ -1363,6 +1367,9 @@ namespace MorningRound.Server.Storage.Migrations
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_students");
+
+                    b.HasIndex("CoachId")
+                        .HasDatabaseName("ix_students_coach_id");
 
                     b.ToTable("students", (string)null);
                 });
@@ -1743,6 +1750,13 @@ namespace MorningRound.Server.Storage.Migrations
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
                         .HasConstraintName("fk_students_academies_academy_id");
+
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("CoachId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_students_accounts_coach_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeRunRow", b =>

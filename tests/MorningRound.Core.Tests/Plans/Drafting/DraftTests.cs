@@ -94,7 +94,7 @@ public sealed class DraftTests
     public void Another_draft_is_never_one_that_was_there_before()
     {
         var seen = new HashSet<string>();
-        for (var another = 0; another < 40; another++)
+        for (var another = 0; another < Samples.Of(80); another++)
         {
             var drafted = Draft(Range() with { Variant = another });
             var plan = string.Join(

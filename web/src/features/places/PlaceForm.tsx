@@ -37,7 +37,7 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
   const problem = save.error instanceof Problem ? save.error : undefined;
   const newer = problem?.status === 412 ? (problem.current as PlaceView) : undefined;
   const errorAt = (path: string) => problem?.fieldError(path);
-  const submit = (version = draft.version) =>
+  const submit = (version: number | undefined) =>
     save.mutate(
       { place, version },
       {
@@ -47,7 +47,7 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
         },
       },
     );
-  useKeys({ 'Ctrl+s': () => submit() });
+  useKeys({ 'Ctrl+s': () => submit(draft.version) });
   const isRange = place.kind === 'range';
   return (
     <Box
@@ -55,7 +55,7 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
       noValidate
       onSubmit={(e: React.SyntheticEvent) => {
         e.preventDefault();
-        submit();
+        submit(draft.version);
       }}
       sx={{ display: 'grid', gap: 2 }}
     >
@@ -77,7 +77,7 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
           if (newer) draft.take(newer.place, newer.version);
           save.reset();
         }}
-        onOverwrite={() => submit(newer?.version)}
+        onOverwrite={() => submit(newer?.version ?? draft.version)}
       />
       {save.error && !newer && <ErrorNotice error={save.error} />}
       <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '2fr 1fr 1fr' }, gap: 2 }}>

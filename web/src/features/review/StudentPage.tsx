@@ -3,25 +3,34 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useStudent } from '../students/queries';
+import { usePerson } from '../../app/signIn';
 import { onDemand } from '../../ui/onDemand';
 import { PageHeading } from '../../ui/PageHeading';
-import { hands, levels } from '../../ui/format';
+import { count, hands, levels } from '../../ui/format';
 import { Loading, ErrorNotice } from '../../ui/states';
 import { Progress } from '../progress/Progress';
-import { WeekPanel } from '../weeks/WeekPanel';
+import { StudentWeek } from '../weeks/StudentWeek';
+import { useSheet } from '../weeks/useSheet';
 import { InviteStudent } from '../students/Invite';
 
+const HandOverDialog = onDemand(() => import('../students/HandOverDialog').then((m) => m.HandOverDialog));
 const StudentDialog = onDemand(() => import('../students/StudentDialog').then((m) => m.StudentDialog));
 
 /** One student as the coach sees them: this week to set, the weeks before to learn from. */
 export function StudentPage() {
   const { id = '' } = useParams();
-  const student = useStudent(id);
-  const [isEditing, setIsEditing] = useState(false);
-  if (student.isPending) return <Loading what="the student" />;
-  if (student.error) return <ErrorNotice error={student.error} onRetry={() => void student.refetch()} />;
-  const { name, level, hand, coachNote, hasAccount } = student.data;
+  const person = usePerson();
+  // The week that is shown first tells whose it is too.
+  const sheet = useSheet(person.week, { student: id });
+  const [shows, setShows] = useState<'change' | 'handOver'>();
+  if (sheet.isPending) return <Loading what="the student" />;
+  const row = sheet.data?.rows[0];
+  if (!sheet.data?.one || !row)
+    return (
+      <ErrorNotice error={sheet.error ?? new Error('This student is not here.')} onRetry={() => void sheet.refetch()} />
+    );
+  const { student } = sheet.data.one;
+  const { name, level, hand, coachNote, hasAccount } = student;
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'flex-start', gap: 2, mt: 3, mb: 2, flexWrap: 'wrap' }}>
@@ -30,6 +39,7 @@ export function StudentPage() {
           <Typography sx={{ color: 'text.secondary' }}>
             {levels[level]} · {hands[hand]}
             {!hasAccount && ' · has not signed in yet'}
+            {student.coachId !== person.accountId && ' · another coach’s student'}
           </Typography>
           {coachNote && <Typography sx={{ mt: 0.5 }}>{coachNote}</Typography>}
         </Box>
@@ -44,14 +54,27 @@ export function StudentPage() {
           <Button component={Link} to={`/students/${id}/file`} variant="outlined">
             File
           </Button>
-          <Button variant="outlined" onClick={() => setIsEditing(true)}>
+          <Button variant="outlined" onClick={() => setShows('change')}>
             Change
+          </Button>
+          <Button variant="outlined" onClick={() => setShows('handOver')}>
+            Hand over
           </Button>
         </Box>
       </Box>
-      <WeekPanel key={id} studentId={id} />
+      <StudentWeek key={id} studentId={id} />
       <Progress studentId={id} />
-      {isEditing && <StudentDialog onClose={() => setIsEditing(false)} student={student.data} />}
+      {shows === 'change' && <StudentDialog onClose={() => setShows(undefined)} student={student} />}
+      {shows === 'handOver' && (
+        <HandOverDialog
+          student={student}
+          goesAlong={[
+            `${count(row.sessions.length, 'session')} of this week`,
+            ...row.programmes.map((p) => `the programme “${p.name}”`),
+          ]}
+          onClose={() => setShows(undefined)}
+        />
+      )}
     </>
   );
 }

@@ -15,6 +15,7 @@ import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, Loading, ErrorNotice } from '../../ui/states';
 import { OpenPainList } from '../../ui/OpenPainList';
 import { InviteCoach } from '../students/Invite';
+import { everybody, WhoseButtons } from '../students/WhoseButtons';
 import { TeeLine } from './TeeLine';
 
 const StudentDialog = onDemand(() => import('../students/StudentDialog').then((m) => m.StudentDialog));
@@ -26,9 +27,11 @@ const mostRows = 500;
 export function TeeLinePage() {
   const person = usePerson();
   const [isWhole, setIsWhole] = useState(false);
+  const [whose, setWhose] = useState('');
+  const walk = { ...(isWhole && { rows: mostRows }), ...(whose === everybody && { everybody: true }) };
   const line = useQuery({
-    queryKey: reviewKeys.teeLineOf(isWhole),
-    queryFn: () => answer(api.GET('/api/review/tee-line', isWhole ? { params: { query: { rows: mostRows } } } : {})),
+    queryKey: reviewKeys.teeLineOf(walk),
+    queryFn: () => answer(api.GET('/api/review/tee-line', { params: { query: walk } })),
     placeholderData: (before) => before,
   });
   const [isAdding, setIsAdding] = useState(false);
@@ -51,6 +54,18 @@ export function TeeLinePage() {
         <Typography sx={{ color: 'text.secondary' }}>
           {rows.length > 0 && `${line.data?.students ?? rows.length} bays, whoever needs a look first`}
         </Typography>
+        {line.data && line.data.counted.mine > 0 && line.data.counted.mine < line.data.counted.all && (
+          <Box role="group" aria-label="Whose students">
+            <WhoseButtons
+              counted={line.data.counted}
+              chosen={whose}
+              onChoose={(next) => {
+                setWhose(next);
+                setAt(0);
+              }}
+            />
+          </Box>
+        )}
         <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
           {person.role === 'owner' && <InviteCoach />}
           <Button variant="outlined" onClick={() => setIsAdding(true)}>

@@ -47,7 +47,11 @@ const named = (part: string, names: Record<string, string>) =>
   Object.entries(names).map(([field, name]) => [`${part}.${field}`, name] as const);
 
 /** What a field of the file is called where changes are listed. */
-const fieldNames = new Map<string, string>([...named('own', ownFieldNames), ...named('coach', coachFieldNames)]);
+const fieldNames = new Map<string, string>([
+  ['coach', 'handed over'],
+  ...named('own', ownFieldNames),
+  ...named('coach', coachFieldNames),
+]);
 
 function FileForm({ view, title, back }: { view: FileView; title: string; back: string | undefined }) {
   const queries = useQueryClient();

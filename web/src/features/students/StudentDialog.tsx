@@ -3,14 +3,14 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { answer, api, changesVersion, newRow, Problem, type Schemas } from '../../api/client';
-import { reviewKeys, studentKeys } from '../../api/queryKeys';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { hands, levels } from '../../ui/format';
 import { ErrorNotice } from '../../ui/states';
+import { useStudentsChanged } from './queries';
 
 type Student = Schemas['StudentView'];
 
@@ -31,7 +31,7 @@ export function StudentDialog({ onClose, student }: Props) {
 }
 
 function StudentForm({ onClose, student }: Props) {
-  const queries = useQueryClient();
+  const changed = useStudentsChanged();
   const [id] = useState(() => student?.id ?? uuid());
   const [input, setInput] = useState({
     name: student?.name ?? '',
@@ -50,10 +50,7 @@ function StudentForm({ onClose, student }: Props) {
         }),
       ),
     onSuccess: async () => {
-      await Promise.all([
-        queries.invalidateQueries({ queryKey: reviewKeys.teeLine }),
-        queries.invalidateQueries({ queryKey: studentKeys.all }),
-      ]);
+      await changed();
       onClose();
     },
   });

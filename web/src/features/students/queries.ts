@@ -1,6 +1,15 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api } from '../../api/client';
-import { studentKeys } from '../../api/queryKeys';
+import { reviewKeys, studentKeys, weekKeys } from '../../api/queryKeys';
+
+/** After a change to a student: everything that shows students is asked for again. */
+export function useStudentsChanged() {
+  const queries = useQueryClient();
+  return () =>
+    Promise.all(
+      [reviewKeys.teeLine, studentKeys.all, weekKeys.all].map((queryKey) => queries.invalidateQueries({ queryKey })),
+    );
+}
 
 export const useStudents = () =>
   useQuery({ queryKey: studentKeys.all, queryFn: () => answer(api.GET('/api/students')) });

@@ -32,7 +32,7 @@ export function DayActs({
     <Menu open anchorEl={anchor} onClose={onClose}>
       {cards.length === 0 && <MenuItem disabled>Nothing on this day that could be moved</MenuItem>}
       {cards.length > 0 && (
-        <MenuItem onClick={act(() => actions.excuse(cards))}>
+        <MenuItem onClick={act(() => actions.excuse(cards, 'weather'))}>
           Range closed or storm: excuse {count(cards.length, 'session')}
         </MenuItem>
       )}

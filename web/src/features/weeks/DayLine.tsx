@@ -1,4 +1,4 @@
-import type { Row } from './sheet';
+import { markOf, type Row } from './sheet';
 import { weekdayOf } from '../../ui/weekdays';
 
 /** The hours that a day is drawn from and to. */
@@ -15,12 +15,10 @@ const wide = (from: number, to: number) => `${(100 * (Math.min(last, to) - Math.
  */
 export function DayLine({ row, day }: { row: Row; day: string }) {
   const times = row.times.filter((t) => t.weekday === weekdayOf(day));
-  const played = row.competitions.find((c) => day >= c.firstDay && day <= c.lastDay);
-  const arrives = row.competitions.find((c) => c.arrivalDay === day && day < c.firstDay);
-  const isAway = row.away.includes(day);
+  const mark = markOf(row, day);
   return (
     <>
-      {isAway && <span aria-hidden style={repair} />}
+      {row.away.includes(day) && <span aria-hidden style={repair} />}
       <svg aria-hidden width="100%" height="12" style={{ position: 'absolute', left: 0, top: 0 }}>
         <line
           x1="4"
@@ -44,9 +42,9 @@ export function DayLine({ row, day }: { row: Row; day: string }) {
           />
         ))}
       </svg>
-      {(played ?? arrives ?? (isAway ? true : undefined)) && (
+      {mark && (
         <small aria-hidden style={word}>
-          {played ? `⚑ ${played.name}` : arrives ? `→ ${arrives.name}` : 'away'}
+          {mark}
         </small>
       )}
     </>

@@ -1,49 +1,47 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { onDemand } from '../../ui/onDemand';
 import { findingLevels } from '../../ui/findingLevels';
 import { areas, count, dayName, excuses, minutes, statuses } from '../../ui/format';
 import { ProgrammeLine } from '../programmes/ProgrammeLine';
-import type { Card, Row } from './sheet';
-import type { useSheetActions } from './useSheetActions';
+import { dayOf, setAndUsual, type Card, type Row } from './sheet';
+import type { Desk } from './useDesk';
+
+const SessionActs = onDemand(() => import('./SessionActs').then((m) => m.SessionActs));
 
 interface Props {
-  row: Row;
-  day: string | null;
-  /** The session in hand; no value where the cell has none. */
-  card: Card | undefined;
-  check: Schemas['CheckedStudentWeek'] | undefined;
-  actions: ReturnType<typeof useSheetActions>;
+  desk: Desk;
+  /** Whether it stands beside the week, with room below. */
+  isBeside?: boolean;
 }
 
 /** What stands in the cell in hand: the session, why it is there, what was changed for the student, what is to be said of it. */
-export function InHand({ row, day, card, check, actions }: Props) {
+export function InHand({ desk, isBeside = false }: Props) {
+  const { row, inHand: card, actions } = desk;
+  if (!row) return null;
+  const day = dayOf(desk.sheet.monday, desk.selection.at.column);
+  const check = desk.checks.get(row.studentId);
   const findings = check?.sessions.find((s) => s.assignmentId === card?.assignmentId)?.findings ?? [];
   return (
     <Box
       component="section"
       aria-label="In hand"
-      sx={{
-        pt: 0.75,
-        pb: 1,
-        flex: 'none',
-        height: { md: 168 },
-        overflow: 'auto',
-        borderTop: '2px solid',
-        borderColor: 'text.primary',
-        display: 'grid',
-        gap: 2,
-        gridTemplateColumns: { xs: '1fr', md: '1.2fr 1.2fr 1fr' },
-        fontSize: 14.5,
-      }}
+      sx={isBeside ? { ...look, alignContent: 'start' } : { ...look, ...below }}
     >
       <Box>
         <Typography variant="h3" component="h2">
-          <Link to={`/students/${row.studentId}`}>{row.name}</Link>, {day === null ? 'any day' : dayName(day)}
+          {!isBeside && (
+            <>
+              <Link to={`/students/${row.studentId}`}>{row.name}</Link>,{' '}
+            </>
+          )}
+          {day === null ? (isBeside ? 'Any day' : 'any day') : dayName(day)}
         </Typography>
-        {card ? <Session card={card} row={row} actions={actions} /> : <Nothing row={row} day={day} />}
+        {card ? <Session key={card.assignmentId} card={card} desk={desk} row={row} /> : <Nothing row={row} day={day} />}
         {row.programmes.map((standing) => (
           <ProgrammeLine key={standing.runId} standing={standing}>
             <Button
@@ -55,26 +53,29 @@ export function InHand({ row, day, card, check, actions }: Props) {
           </ProgrammeLine>
         ))}
       </Box>
-      <Box>
-        {card && (findings.length > 0 || saysSomething(card.notes)) && (
-          <>
-            <Typography variant="h3" component="h2">
-              This session
-            </Typography>
-            <Notes card={card} actions={actions} />
-            {findings.map((f, i) => (
-              <Said key={i} level={f.level}>
-                {f.segment && `“${f.segment}”: `}
-                {f.why}
-              </Said>
-            ))}
-          </>
-        )}
-      </Box>
+      {(!isBeside || (card && (findings.length > 0 || saysSomething(card.notes)))) && (
+        <Box>
+          {card && (findings.length > 0 || saysSomething(card.notes)) && (
+            <>
+              <Typography variant="h3" component="h2">
+                This session
+              </Typography>
+              <Notes card={card} actions={actions} />
+              {findings.map((f, i) => (
+                <Said key={i} level={f.level}>
+                  {f.segment && `“${f.segment}”: `}
+                  {f.why}
+                </Said>
+              ))}
+            </>
+          )}
+        </Box>
+      )}
       <Box>
         <Typography variant="h3" component="h2">
           The week
         </Typography>
+        {isBeside && <Box sx={{ mb: 0.5 }}>{setAndUsual(row)}</Box>}
         {check?.week.map((f, i) => (
           <Said key={i} level={f.level}>
             {f.why}
@@ -86,11 +87,29 @@ export function InHand({ row, day, card, check, actions }: Props) {
   );
 }
 
+const look = {
+  pt: 0.75,
+  pb: 1,
+  borderTop: '2px solid',
+  borderColor: 'text.primary',
+  display: 'grid',
+  gap: 2,
+  fontSize: 14.5,
+} as const;
+
+const below = {
+  flex: 'none',
+  height: { md: 168 },
+  overflow: 'auto',
+  gridTemplateColumns: { xs: '1fr', md: '1.2fr 1.2fr 1fr' },
+} as const;
+
 const saysSomething = (notes: Card['notes']) =>
   notes !== null &&
   (notes.wasMissed || notes.dayReason || (notes.tailored?.length ?? 0) > 0 || (notes.offers?.length ?? 0) > 0);
 
-function Session({ card, row, actions }: { card: Card; row: Row; actions: Props['actions'] }) {
+function Session({ card, desk, row }: { card: Card; desk: Desk; row: Row }) {
+  const [menu, setMenu] = useState<HTMLElement>();
   const isPlanChanged = row.planChanged.includes(card.assignmentId);
   return (
     <>
@@ -125,7 +144,19 @@ function Session({ card, row, actions }: { card: Card; row: Row; actions: Props[
             Its plan
           </Button>
         )}
-        {!card.hasLog && <Button onClick={() => void actions.takeOut([card])}>Take out</Button>}
+        {!card.hasLog && <Button onClick={() => void desk.actions.takeOut([card])}>Take out</Button>}
+        <Button aria-haspopup="menu" onClick={(e) => setMenu(e.currentTarget)}>
+          More …
+        </Button>
+        {menu && (
+          <SessionActs
+            card={card}
+            studentId={row.studentId}
+            desk={desk}
+            anchor={menu}
+            onClose={() => setMenu(undefined)}
+          />
+        )}
       </Box>
     </>
   );
@@ -149,7 +180,7 @@ function Nothing({ row, day }: { row: Row; day: string | null }) {
   );
 }
 
-function Notes({ card, actions }: { card: Card; actions: Props['actions'] }) {
+function Notes({ card, actions }: { card: Card; actions: Desk['actions'] }) {
   const { notes } = card;
   if (!notes) return null;
   return (

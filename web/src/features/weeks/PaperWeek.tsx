@@ -1,15 +1,17 @@
 import Box from '@mui/material/Box';
 import type { Schemas } from '../../api/client';
-import { dayName, minutes, requirements } from '../../ui/format';
+import { dayName, minutes, plusDays, requirements } from '../../ui/format';
 import { TinyStrip } from '../../ui/TinyStrip';
 import { ProgrammeLine } from '../programmes/ProgrammeLine';
 
 /** A student's week on a page. */
-export function PaperWeek({ week, span }: { week: Schemas['PaperWeek']; span: string }) {
+export function PaperWeek({ week }: { week: Schemas['PaperWeek'] }) {
   return (
     <section className="sheet" aria-label={`Week of ${week.name}`}>
       <h2 style={{ margin: '0 0 2px' }}>{week.name}</h2>
-      <div>{span}</div>
+      <div>
+        {dayName(week.monday)} to {dayName(plusDays(week.monday, 6))}
+      </div>
       {week.programmes.map((standing) => (
         <ProgrammeLine key={standing.runId} standing={standing} />
       ))}

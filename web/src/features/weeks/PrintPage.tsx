@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { usePerson } from '../../app/signIn';
 import { Choice } from '../../ui/Field';
-import { count, dayName, plusDays } from '../../ui/format';
+import { count } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { Empty, ErrorNotice, Loading } from '../../ui/states';
 import { PaperSheet } from './PaperSheet';
@@ -61,7 +61,7 @@ export function PrintPage() {
           .filter((w) => w.sessions.length > 0)
           .map((w) => (
             <Box key={w.studentId}>
-              {session === null && <PaperWeek week={w} span={spanOf(week)} />}
+              {session === null && <PaperWeek week={w} />}
               {w.sessions
                 .filter((s) => session === null || s.card.assignmentId === session)
                 .map((s) => (
@@ -72,14 +72,6 @@ export function PrintPage() {
       </Box>
     </>
   );
-}
-
-/** The days of a week such as 2026-W19: its first Thursday decides. */
-function spanOf(week: string): string {
-  const [year, number] = [Number(week.slice(0, 4)), Number(week.slice(6))];
-  const fourth = new Date(Date.UTC(year, 0, 4, 12));
-  const monday = plusDays(fourth.toISOString().slice(0, 10), 7 * (number - 1) - ((fourth.getUTCDay() + 6) % 7));
-  return `${dayName(monday)} to ${dayName(plusDays(monday, 6))}`;
 }
 
 /** Black on white, with the textures of the phases in the place of their tints. */

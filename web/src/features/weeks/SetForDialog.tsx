@@ -28,7 +28,7 @@ interface Props {
 export function SetForDialog({ planId, title, onClose }: Props) {
   const person = usePerson();
   const [week, setWeek] = useState(person.week);
-  const sheet = useSheet(week, '');
+  const sheet = useSheet(week, { everybody: true });
   const [students, setStudents] = useState<ReadonlySet<string>>(new Set());
   const [day, setDay] = useState('');
   const [requirement, setRequirement] = useState<SetInput['requirement']>('must');

@@ -2,10 +2,20 @@ import type { PointerEvent } from 'react';
 import type { Schemas } from '../../api/client';
 import { findingLevels } from '../../ui/findingLevels';
 import { minutes, weekday } from '../../ui/format';
-import { TinyStrip } from '../../ui/TinyStrip';
 import { DayLine } from './DayLine';
-import { columnOf, columns, dayOf, isBetween, isLoose, type Card, type Cell, type Row, type Sheet } from './sheet';
-import type { Selection } from './SheetGrid';
+import { SessionChip, worstOf } from './SessionChip';
+import {
+  columnOf,
+  columns,
+  dayOf,
+  isBetween,
+  usualInWords,
+  type Card,
+  type Cell,
+  type Row,
+  type Selection,
+  type Sheet,
+} from './sheet';
 
 interface RowProps {
   sheet: Sheet;
@@ -61,19 +71,15 @@ export function SheetRow(props: RowProps) {
           >
             {day !== null && <DayLine row={row} day={day} />}
             {sessions.map((card) => (
-              <div
+              <SessionChip
                 key={card.assignmentId}
-                className={chipClass(card, card.assignmentId === inHand, carried.has(card.assignmentId))}
-                data-session={card.assignmentId}
+                card={card}
+                level={bySession.get(card.assignmentId)}
+                isInHand={card.assignmentId === inHand}
+                isCarried={carried.has(card.assignmentId)}
+                onTake={onTake}
                 onPointerDown={drag(card, cell)}
-                onClick={() => onTake(card)}
-              >
-                <span>
-                  <Marks card={card} level={bySession.get(card.assignmentId)} />
-                  {card.title}
-                </span>
-                <TinyStrip segments={card.strip} label={card.title} />
-              </div>
+              />
             ))}
           </div>
         );
@@ -98,8 +104,6 @@ export function SheetRow(props: RowProps) {
 function Usual({ row }: { row: Row }) {
   const { usualMinutes } = row;
   const most = Math.max(row.minutes, usualMinutes ?? 0, 60) * 1.15;
-  const ratio = row.loadRatio === null || row.minutes === 0 ? '' : `, ${row.loadRatio.toFixed(1)} ×`;
-  const told = usualMinutes === null ? 'no history yet' : `usual ${Math.round(usualMinutes)}${ratio}`;
   return (
     <>
       <svg aria-hidden width="100%" height="8">
@@ -109,39 +113,9 @@ function Usual({ row }: { row: Row }) {
           <rect x={`${(100 * usualMinutes) / most}%`} width="2" height="8" fill="currentColor" />
         )}
       </svg>
-      <small className={row.load === 'caution' ? 'much' : undefined}>{told}</small>
+      <small className={row.load === 'caution' ? 'much' : undefined}>{usualInWords(row)}</small>
     </>
   );
-}
-
-function Marks({ card, level }: { card: Card; level: Schemas['FindingLevel'] | undefined }) {
-  return (
-    <>
-      {level && <b style={{ color: findingLevels[level].colour }}>{findingLevels[level].sign} </b>}
-      {card.notes?.wasMissed && <i title="Missed last week">again </i>}
-      {(card.notes?.offers?.length ?? 0) > 0 && <i title="A next step is offered">↑ </i>}
-    </>
-  );
-}
-
-const levelOrder: Schemas['FindingLevel'][] = ['stop', 'caution', 'advice', 'note'];
-
-/** The heaviest of several findings; no value where there are none. */
-const worstOf = (findings: readonly { level: Schemas['FindingLevel'] }[]) =>
-  levelOrder.find((level) => findings.some((f) => f.level === level));
-
-function chipClass(card: Card, isInHand: boolean, isCarried: boolean): string {
-  return [
-    'chip',
-    card.isPublished ? 'published' : 'draft',
-    isLoose(card) && 'loose',
-    card.excuse && 'excused',
-    card.status === 'missed' && 'missed',
-    isInHand && 'in-hand',
-    isCarried && 'carried',
-  ]
-    .filter(Boolean)
-    .join(' ');
 }
 
 function cellInWords(row: Row, day: string | null, sessions: readonly Card[]): string {

@@ -20,7 +20,8 @@ const before = { round: 'a round', block: 'practice' } as const;
 /** A warm-up for the minutes there are, without a plan; there without a signal too, for today and six days on. */
 export function WarmUpPage() {
   const person = usePerson();
-  const { id = person.studentId ?? '' } = useParams();
+  const params = useParams();
+  const id = params.id ?? person.studentId ?? '';
   const view = useWarmUps(id);
   const [length, setLength] = useState(15);
   const [purpose, setPurpose] = useState<Schemas['WarmUpBefore']>('round');

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+import { answer, api, changesVersion, type Schemas } from '../../api/client';
 import { weekKeys, weekViews } from '../../api/queryKeys';
 import { useCachedQuery, useKept } from '../../app/useCachedQuery';
 
@@ -8,9 +8,6 @@ export type Card = Schemas['SessionCard'];
 
 const getWeek = (studentId: string, week: string) =>
   answer(api.GET('/api/weeks/{week}/students/{studentId}', { params: { path: { week, studentId } } }));
-
-export const useWeek = (studentId: string, week: string) =>
-  useQuery({ queryKey: weekKeys.one(studentId, week), queryFn: () => getWeek(studentId, week) });
 
 /** A student's own week, which is also there without a signal. */
 export const useMyWeek = (studentId: string, week: string) =>
@@ -27,6 +24,7 @@ export const useWarmUps = (studentId: string) =>
 export const useKeepWarmUps = (studentId: string) =>
   useKept([{ queryKey: weekKeys.warmUps(studentId), ask: () => getWarmUps(studentId) }], 240);
 
+/** What the check says of a plan for a student on a day, before it is put there. */
 export const useFindingsOn = (studentId: string, week: string, planId: string, day: string | null) =>
   useQuery({
     queryKey: weekKeys.findings(studentId, week, planId, day),
@@ -72,40 +70,6 @@ export function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
   });
 }
 
-interface Placing {
-  id: string;
-  /** The version that is moved; no value for a session that is new in the week. */
-  version?: number;
-  input: Schemas['AssignmentInput'];
-}
-
-export const usePlace = () =>
-  useWeekChange(({ id, version, input }: Placing) =>
-    answer(
-      api.PUT('/api/weeks/assignments/{id}', {
-        params: { path: { id } },
-        body: input,
-        headers: version === undefined ? newRow : changesVersion(version),
-      }),
-    ),
-  );
-
-export const usePublish = (week: string) =>
-  useWeekChange((students: string[]) =>
-    answer(api.POST('/api/weeks/{week}/publish', { params: { path: { week } }, body: { students } })),
-  );
-
-export const useExcuse = () =>
-  useWeekChange(({ card, excuse }: { card: Card; excuse: Schemas['Excuse'] | null }) =>
-    answer(
-      api.PUT('/api/weeks/assignments/{id}/excuse', {
-        params: { path: { id: card.assignmentId } },
-        body: { excuse },
-        headers: changesVersion(card.version),
-      }),
-    ),
-  );
-
 /** Moves a session of the student's own week. */
 export const useMove = () =>
   useWeekChange(({ card, day }: { card: Card; day: string }) =>
@@ -133,13 +97,3 @@ export const useCannot = () =>
 /** Says that the student has seen what changed in a week. */
 export const useLooked = (week: string) =>
   useWeekChange(() => answer(api.PUT('/api/weeks/{week}/looked', { params: { path: { week } } })));
-
-export const useTakeOut = () =>
-  useWeekChange((card: Card) =>
-    answer(
-      api.DELETE('/api/weeks/assignments/{id}', {
-        params: { path: { id: card.assignmentId } },
-        headers: changesVersion(card.version),
-      }),
-    ),
-  );

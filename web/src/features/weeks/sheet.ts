@@ -1,5 +1,7 @@
 import type { Schemas } from '../../api/client';
-import { plusDays } from '../../ui/format';
+import { dayName, minutes, plusDays } from '../../ui/format';
+import { mondayOf } from '../../ui/weekdays';
+import { everybody } from '../students/WhoseButtons';
 
 export type Sheet = Schemas['WeekSheetView'];
 export type Row = Schemas['SheetRow'];
@@ -11,6 +13,20 @@ export interface Cell {
   row: number;
   column: number;
 }
+
+export interface Selection {
+  /** The cell in hand. */
+  at: Cell;
+  /** Where the selection began; the same cell for one alone. */
+  from: Cell;
+}
+
+/** Whose weeks are shown: with nothing said the coach's own students', or everybody's where they have none. */
+export type Whose = Readonly<{ squad?: string; student?: string; everybody?: boolean }>;
+
+/** What an address says of whose weeks are shown. */
+export const whoseOf = (squad: string): Whose =>
+  squad === '' ? {} : squad === everybody ? { everybody: true } : { squad };
 
 /** Any day, and the seven days. */
 export const columns = 8;
@@ -40,6 +56,42 @@ export const isBetween = (cell: Cell, a: Cell, b: Cell) =>
 /** The rows of the rectangle between two cells. */
 export const rowsBetween = (rows: readonly Row[], a: Cell, b: Cell) =>
   rows.slice(Math.min(a.row, b.row), Math.max(a.row, b.row) + 1);
+
+/** What a day is marked with: a flag where a competition is played, the way there the day they arrive, or that they are away. */
+export function markOf(row: Row, day: string): string | undefined {
+  const played = row.competitions.find((c) => day >= c.firstDay && day <= c.lastDay);
+  const arrives = row.competitions.find((c) => c.arrivalDay === day && day < c.firstDay);
+  if (played) return `⚑ ${played.name}`;
+  if (arrives) return `→ ${arrives.name}`;
+  return row.away.includes(day) ? 'away' : undefined;
+}
+
+/** Which week it is, and from when to when. */
+export function titleOf(sheet: Sheet): string {
+  const [first, last] = [dayName(sheet.monday).slice(4), dayName(plusDays(sheet.monday, 6)).slice(4)];
+  // The month once where it is the same: "11 to 17 May".
+  const isOneMonth = first.slice(first.indexOf(' ')) === last.slice(last.indexOf(' '));
+  const span = `${isOneMonth ? first.slice(0, first.indexOf(' ')) : first} to ${last}`;
+  const ahead = Math.round((Date.parse(sheet.monday) - Date.parse(mondayOf(sheet.today))) / 604_800_000);
+  const name =
+    ahead === 0
+      ? 'This week'
+      : ahead === 1
+        ? 'Next week'
+        : ahead === -1
+          ? 'Last week'
+          : `Week ${Number(sheet.week.slice(6))}`;
+  return `${name}, ${span}`;
+}
+
+/** What is usual, and how the load stands to it. */
+export function usualInWords({ usualMinutes, loadRatio, minutes: set }: Row): string {
+  if (usualMinutes === null) return 'no history yet';
+  return `usual ${Math.round(usualMinutes)}${loadRatio === null || set === 0 ? '' : `, ${loadRatio.toFixed(1)} ×`}`;
+}
+
+/** What is set for a week, beside what is usual. */
+export const setAndUsual = (row: Row) => `${minutes(row.minutes)} set, ${usualInWords(row)}.`;
 
 export interface Placed {
   card: Card;
@@ -85,14 +137,16 @@ export interface Drop {
   puts: Put[];
 }
 
-/** A move of a session to a day, as the server wants it. */
-export const moveTo = (card: Card, day: string | null): Change => ({
+/** A move of a session to a day, as the server wants it; it goes on to count as it did, unless something else is said. */
+export const moveTo = (card: Card, day: string | null, requirement = card.requirement): Change => ({
   kind: 'move',
   id: card.assignmentId,
   version: card.version,
   day,
-  requirement: card.requirement,
+  requirement,
   order: card.order,
+  // What stays where it was is put there by nobody anew.
+  ...(day === card.day && { isDayChosen: card.notes?.isDayChosen ?? false }),
 });
 
 /**
@@ -171,7 +225,9 @@ export function changedBefore(sheet: Sheet, changes: readonly Change[]): Sheet {
               const change = byId.get(card.assignmentId);
               if (!change) return [card];
               if (change.kind === 'takeOut') return [];
-              return change.kind === 'move' ? [{ ...card, day: change.day ?? null }] : [card];
+              return change.kind === 'move'
+                ? [{ ...card, day: change.day ?? null, requirement: change.requirement ?? card.requirement }]
+                : [card];
             }),
           }
         : row,

@@ -2,6 +2,24 @@
 const narrow = '@container (max-width: 900px)';
 const tiny = '@container (max-width: 560px)';
 
+/** How a session is drawn on a day. */
+export const chipLook = {
+  p: '2px 4px 0',
+  mb: '3px',
+  borderRadius: '4px',
+  bgcolor: 'background.paper',
+  border: '1px solid transparent',
+  userSelect: 'none',
+  '& span': { display: 'block', overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis', fontSize: 12.5 },
+  '& i': { fontStyle: 'normal', color: 'secondary.main', fontWeight: 640 },
+  '&.loose': { cursor: 'grab' },
+  '&.draft': { borderStyle: 'dashed', borderColor: 'text.secondary' },
+  '&.excused': { opacity: 0.55 },
+  '&.missed span': { textDecoration: 'underline', textDecorationStyle: 'wavy', textDecorationThickness: 1 },
+  '&.in-hand': { outline: '2px solid', outlineColor: 'text.primary' },
+  '&.carried': { opacity: 0.5, transform: 'translateY(-2px)' },
+} as const;
+
 /** How the sheet is drawn: one style for all of it, because it has hundreds of cells. */
 export const sheetLook = {
   display: 'grid',
@@ -66,22 +84,7 @@ export const sheetLook = {
     '&:focus-visible': { outlineOffset: -3 },
     '&.over': { boxShadow: 'inset 0 0 0 3px currentColor' },
   },
-  '& .chip': {
-    p: '2px 4px 0',
-    mb: '3px',
-    borderRadius: '4px',
-    bgcolor: 'background.paper',
-    border: '1px solid transparent',
-    userSelect: 'none',
-    '& span': { display: 'block', overflow: 'hidden', whiteSpace: 'nowrap', textOverflow: 'ellipsis', fontSize: 12.5 },
-    '& i': { fontStyle: 'normal', color: 'secondary.main', fontWeight: 640 },
-    '&.loose': { cursor: 'grab' },
-    '&.draft': { borderStyle: 'dashed', borderColor: 'text.secondary' },
-    '&.excused': { opacity: 0.55 },
-    '&.missed span': { textDecoration: 'underline', textDecorationStyle: 'wavy', textDecorationThickness: 1 },
-    '&.in-hand': { outline: '2px solid', outlineColor: 'text.primary' },
-    '&.carried': { opacity: 0.5, transform: 'translateY(-2px)' },
-  },
+  '& .chip': chipLook,
   '& .sum': {
     px: 1,
     py: 0.5,

@@ -2,23 +2,24 @@ import { useQueries, useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { weekKeys } from '../../api/queryKeys';
 import { useWeekChange } from './queries';
+import type { Whose } from './sheet';
 
 /** How many weeks one call checks. */
 const checkedTogether = 40;
 
-/** The sheet of a week, of everybody or of a squad. */
-export const getSheet = (week: string, squad: string, signal?: AbortSignal) =>
+/** The sheet of a week. */
+export const getSheet = (week: string, whose: Whose, signal?: AbortSignal) =>
   answer(
     api.GET('/api/weeks/{week}/sheet', {
-      params: { path: { week }, query: squad ? { squad } : {} },
+      params: { path: { week }, query: whose },
       ...(signal && { signal }),
     }),
   );
 
-export const useSheet = (week: string, squad: string) =>
+export const useSheet = (week: string, whose: Whose) =>
   useQuery({
-    queryKey: weekKeys.sheet(week, squad),
-    queryFn: ({ signal }) => getSheet(week, squad, signal),
+    queryKey: weekKeys.sheet(week, whose),
+    queryFn: ({ signal }) => getSheet(week, whose, signal),
     placeholderData: (before) => before,
     // Another coach may be at the same sheet.
     refetchInterval: 20_000,

@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { answer, api, type Schemas } from '../../api/client';
 import { weekKeys, weekViews } from '../../api/queryKeys';
-import { count } from '../../ui/format';
-import { changedBefore, moveTo, putTogether, type Card, type Change, type Put, type Sheet } from './sheet';
+import { count, excuses } from '../../ui/format';
+import { changedBefore, moveTo, putTogether, type Card, type Change, type Put, type Sheet, type Whose } from './sheet';
 import { getSheet } from './useSheet';
 
 interface Step {
@@ -13,19 +13,31 @@ interface Step {
   undo: () => Promise<readonly string[]>;
 }
 
+/** Something done on the sheet: what came of it, and how it is taken back. */
+type Action = () => Promise<{ text: string; refused?: readonly string[]; undo?: Step['undo'] }>;
+
 /** What the sheet last did, to be said once. */
 export interface Said {
   text: string;
   refused: readonly string[];
 }
 
+const moved = (sessions: number) => `Moved ${count(sessions, 'session')}.`;
+
 /** What a coach does on the sheet. Everything can be taken back, the last first. */
-export function useSheetActions(week: string, squad: string) {
+export function useSheetActions(week: string, whose: Whose) {
   const queries = useQueryClient();
-  const [steps, setSteps] = useState<Step[]>([]);
+  const steps = useRef<readonly Step[]>([]);
+  const turn = useRef(Promise.resolve());
+  const [canUndo, setCanUndo] = useState(false);
   const [said, setSaid] = useState<Said>();
   const [isBusy, setIsBusy] = useState(false);
-  const key = weekKeys.sheet(week, squad);
+  const key = weekKeys.sheet(week, whose);
+
+  const keep = (now: readonly Step[]) => {
+    steps.current = now;
+    setCanUndo(now.length > 0);
+  };
 
   const change = (changes: readonly Change[]) =>
     answer(api.POST('/api/weeks/changes', { body: { changes: [...changes] } }));
@@ -33,15 +45,24 @@ export function useSheetActions(week: string, squad: string) {
   const refusedOf = (changed: readonly Schemas['WeekChanged'][], title: (id: string) => string) =>
     changed.flatMap((c) => (c.refused ? [`${title(c.id)}: ${c.refused}`] : []));
 
-  /** Does something, says what came of it, and shows what is there now. Nothing is lost when it fails: it says so. */
-  async function run(action: () => Promise<{ text: string; refused?: readonly string[]; undo?: Step['undo'] }>) {
+  /**
+   * Does something, says what came of it, and shows what is there now. Nothing is lost when it fails: it says so. One after the
+   * other: what is pressed meanwhile finds what came of the one before, undo above all.
+   */
+  function run(action: Action) {
+    const done = turn.current.then(() => perform(action));
+    turn.current = done.catch(() => undefined);
+    return done;
+  }
+
+  async function perform(action: Action) {
     setIsBusy(true);
     let told: Said | undefined;
     try {
       const done = await action();
       told = { text: done.text, refused: done.refused ?? [] };
       const { undo } = done;
-      if (undo) setSteps((before) => [...before.slice(-49), { what: done.text, undo }]);
+      if (undo) keep([...steps.current.slice(-49), { what: done.text, undo }]);
     } catch (e) {
       told = { text: '', refused: [e instanceof Error ? e.message : 'Something went wrong.'] };
     } finally {
@@ -64,7 +85,8 @@ export function useSheetActions(week: string, squad: string) {
     queries.setQueryData<Sheet>(key, (sheet) => sheet && changedBefore(sheet, changes));
   }
 
-  const move = async (moves: readonly Change[], before: readonly Card[]) =>
+  /** Moves sessions, or changes how they count. */
+  const move = async (moves: readonly Change[], before: readonly Card[], text = moved) =>
     moves.length > 0 &&
     run(async () => {
       const names = titles();
@@ -73,24 +95,35 @@ export function useSheetActions(week: string, squad: string) {
       const changed = await change(moves);
       const done = changed.flatMap((c) => (c.card ? [c.card] : []));
       return {
-        text: done.length > 0 ? `Moved ${count(done.length, 'session')}.` : '',
+        text: done.length > 0 ? text(done.length) : '',
         refused: refusedOf(changed, (id) => names.get(id) ?? 'A session'),
         ...(done.length > 0 && { undo: () => back(done, before) }),
       };
     });
 
-  /** Excuses sessions because of the weather: the range is closed, or there is a storm. */
-  const excuse = (cards: readonly Card[]) =>
+  /** Excuses sessions, or with no reason takes their excuse back. */
+  const excuse = (cards: readonly Card[], why: Schemas['Excuse'] | null) =>
     run(async () => {
       const names = titles();
-      const excused = (why: Schemas['Excuse'] | null, some: readonly Card[]) =>
-        change(some.map((c) => ({ kind: 'excuse' as const, id: c.assignmentId, version: versionNow(c), excuse: why })));
-      const changed = await excused('weather', cards);
+      const excused = (some: readonly Card[], whyOf: (id: string) => Schemas['Excuse'] | null) =>
+        change(
+          some.map((c) => ({
+            kind: 'excuse' as const,
+            id: c.assignmentId,
+            version: versionNow(c),
+            excuse: whyOf(c.assignmentId),
+          })),
+        );
+      const before = new Map(cards.map((c) => [c.assignmentId, c.excuse]));
+      const changed = await excused(cards, () => why);
       const done = changed.flatMap((c) => (c.card ? [c.card] : []));
       return {
-        text: `Excused ${count(done.length, 'session')}: weather.`,
+        text: why
+          ? `Excused ${count(done.length, 'session')}: ${excuses[why].toLowerCase()}.`
+          : `Took the excuse of ${count(done.length, 'session')} back.`,
         refused: refusedOf(changed, (id) => names.get(id) ?? 'A session'),
-        undo: async () => refusedOf(await excused(null, done), (id) => names.get(id) ?? 'A session'),
+        undo: async () =>
+          refusedOf(await excused(done, (id) => before.get(id) ?? null), (id) => names.get(id) ?? 'A session'),
       };
     });
 
@@ -106,7 +139,7 @@ export function useSheetActions(week: string, squad: string) {
     const were = new Map(before.map((c) => [c.assignmentId, c]));
     const moves = now.flatMap((card) => {
       const was = were.get(card.assignmentId);
-      return was && was.day !== card.day
+      return was && (was.day !== card.day || was.requirement !== card.requirement)
         ? [{ ...moveTo(was, was.day), version: versionNow(card), isDayChosen: was.notes?.isDayChosen ?? false }]
         : [];
     });
@@ -269,7 +302,7 @@ export function useSheetActions(week: string, squad: string) {
         refused: kept,
         ...(published.length > 0 && {
           undo: async () => {
-            const sheet = await getSheet(week, squad);
+            const sheet = await getSheet(week, whose);
             const ids = new Set(published.map((p) => p.assignmentId));
             const cards = sheet.rows.flatMap((r) => r.sessions).filter((c) => ids.has(c.assignmentId));
             return refusedOf(
@@ -281,16 +314,15 @@ export function useSheetActions(week: string, squad: string) {
       };
     });
 
-  const undo = () => {
-    const last = steps.at(-1);
-    if (!last) return;
+  const undo = () =>
     void run(async () => {
+      const last = steps.current.at(-1);
+      if (!last) return { text: '' };
       const refused = await last.undo();
       // What could not even be tried can be tried again.
-      setSteps((before) => before.filter((step) => step !== last));
+      keep(steps.current.filter((step) => step !== last));
       return { text: `Taken back: ${last.what.charAt(0).toLowerCase()}${last.what.slice(1)}`, refused };
     });
-  };
 
   const step = (card: Card, take: readonly string[], leave: readonly string[]) =>
     run(async () => {
@@ -319,7 +351,6 @@ export function useSheetActions(week: string, squad: string) {
     said,
     say: setSaid,
     isBusy,
-    canUndo: steps.length > 0,
-    lastStep: steps.at(-1)?.what,
+    canUndo,
   };
 }

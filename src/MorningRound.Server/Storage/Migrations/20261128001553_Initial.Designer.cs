@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261127225653_Initial")]
+    [Migration("20261128001553_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -1336,6 +1336,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<Guid>("CoachId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("coach_id");
+
                     b.Property<string>("CoachNote")
                         .IsRequired()
                         .HasColumnType("text")
@@ -1366,6 +1370,9 @@ namespace MorningRound.Server.Storage.Migrations
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_students");
+
+                    b.HasIndex("CoachId")
+                        .HasDatabaseName("ix_students_coach_id");
 
                     b.ToTable("students", (string)null);
                 });
@@ -1746,6 +1753,13 @@ namespace MorningRound.Server.Storage.Migrations
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
                         .HasConstraintName("fk_students_academies_academy_id");
+
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("CoachId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_students_accounts_coach_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeRunRow", b =>

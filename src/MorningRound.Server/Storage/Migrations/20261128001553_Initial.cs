@@ -177,26 +177,46 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
-                name: "students",
+                name: "account_claims",
                 columns: table => new
                 {
-                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    id = table.Column<Guid>(type: "uuid", nullable: false),
-                    name = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
-                    hand = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
-                    level = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
-                    coach_note = table.Column<string>(type: "text", nullable: false),
-                    version = table.Column<int>(type: "integer", nullable: false)
+                    id = table.Column<int>(type: "integer", nullable: false)
+                        .Annotation("Npgsql:ValueGenerationStrategy", NpgsqlValueGenerationStrategy.IdentityByDefaultColumn),
+                    user_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    claim_type = table.Column<string>(type: "text", nullable: true),
+                    claim_value = table.Column<string>(type: "text", nullable: true)
                 },
                 constraints: table =>
                 {
-                    table.PrimaryKey("pk_students", x => new { x.academy_id, x.id });
-                    table.ForeignKey(
-                        name: "fk_students_academies_academy_id",
-                        column: x => x.academy_id,
-                        principalTable: "academies",
-                        principalColumn: "id",
-                        onDelete: ReferentialAction.Restrict);
+                    table.PrimaryKey("pk_account_claims", x => x.id);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "account_logins",
+                columns: table => new
+                {
+                    login_provider = table.Column<string>(type: "text", nullable: false),
+                    provider_key = table.Column<string>(type: "text", nullable: false),
+                    provider_display_name = table.Column<string>(type: "text", nullable: true),
+                    user_id = table.Column<Guid>(type: "uuid", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_account_logins", x => new { x.login_provider, x.provider_key });
+                });
+
+            migrationBuilder.CreateTable(
+                name: "account_tokens",
+                columns: table => new
+                {
+                    user_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    login_provider = table.Column<string>(type: "text", nullable: false),
+                    name = table.Column<string>(type: "text", nullable: false),
+                    value = table.Column<string>(type: "text", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_account_tokens", x => new { x.user_id, x.login_provider, x.name });
                 });
 
             migrationBuilder.CreateTable(
@@ -232,11 +252,127 @@ namespace MorningRound.Server.Storage.Migrations
                         principalTable: "academies",
                         principalColumn: "id",
                         onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "calendar_feeds",
+                columns: table => new
+                {
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    token_hash = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false),
+                    created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_calendar_feeds", x => x.account_id);
                     table.ForeignKey(
-                        name: "fk_accounts_students_academy_id_student_id",
-                        columns: x => new { x.academy_id, x.student_id },
-                        principalTable: "students",
-                        principalColumns: new[] { "academy_id", "id" },
+                        name: "fk_calendar_feeds_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "mails",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    kind = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    about = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    subject = table.Column<string>(type: "text", nullable: false),
+                    body = table.Column<string>(type: "text", nullable: false),
+                    made_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    state = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    claimed_until = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    attempts = table.Column<int>(type: "integer", nullable: false),
+                    sent_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_mails", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_mails_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_mails_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "reminder_choices",
+                columns: table => new
+                {
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    kind = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    is_on = table.Column<bool>(type: "boolean", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_reminder_choices", x => new { x.account_id, x.kind });
+                    table.ForeignKey(
+                        name: "fk_reminder_choices_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "sign_ins",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    ended_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_sign_ins", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_sign_ins_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "students",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    name = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    hand = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    level = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    coach_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    coach_note = table.Column<string>(type: "text", nullable: false),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_students", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_students_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_students_accounts_coach_id",
+                        column: x => x.coach_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
                         onDelete: ReferentialAction.Restrict);
                 });
 
@@ -412,179 +548,6 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
-                name: "student_files",
-                columns: table => new
-                {
-                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    document = table.Column<string>(type: "jsonb", nullable: false),
-                    version = table.Column<int>(type: "integer", nullable: false)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("pk_student_files", x => new { x.academy_id, x.student_id });
-                    table.ForeignKey(
-                        name: "fk_student_files_students_academy_id_student_id",
-                        columns: x => new { x.academy_id, x.student_id },
-                        principalTable: "students",
-                        principalColumns: new[] { "academy_id", "id" },
-                        onDelete: ReferentialAction.Restrict);
-                });
-
-            migrationBuilder.CreateTable(
-                name: "account_claims",
-                columns: table => new
-                {
-                    id = table.Column<int>(type: "integer", nullable: false)
-                        .Annotation("Npgsql:ValueGenerationStrategy", NpgsqlValueGenerationStrategy.IdentityByDefaultColumn),
-                    user_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    claim_type = table.Column<string>(type: "text", nullable: true),
-                    claim_value = table.Column<string>(type: "text", nullable: true)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("pk_account_claims", x => x.id);
-                    table.ForeignKey(
-                        name: "fk_account_claims_accounts_user_id",
-                        column: x => x.user_id,
-                        principalTable: "accounts",
-                        principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateTable(
-                name: "account_logins",
-                columns: table => new
-                {
-                    login_provider = table.Column<string>(type: "text", nullable: false),
-                    provider_key = table.Column<string>(type: "text", nullable: false),
-                    provider_display_name = table.Column<string>(type: "text", nullable: true),
-                    user_id = table.Column<Guid>(type: "uuid", nullable: false)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("pk_account_logins", x => new { x.login_provider, x.provider_key });
-                    table.ForeignKey(
-                        name: "fk_account_logins_accounts_user_id",
-                        column: x => x.user_id,
-                        principalTable: "accounts",
-                        principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateTable(
-                name: "account_tokens",
-                columns: table => new
-                {
-                    user_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    login_provider = table.Column<string>(type: "text", nullable: false),
-                    name = table.Column<string>(type: "text", nullable: false),
-                    value = table.Column<string>(type: "text", nullable: true)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("pk_account_tokens", x => new { x.user_id, x.login_provider, x.name });
-                    table.ForeignKey(
-                        name: "fk_account_tokens_accounts_user_id",
-                        column: x => x.user_id,
-                        principalTable: "accounts",
-                        principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateTable(
-                name: "calendar_feeds",
-                columns: table => new
-                {
-                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    token_hash = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false),
-                    created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("pk_calendar_feeds", x => x.account_id);
-                    table.ForeignKey(
-                        name: "fk_calendar_feeds_accounts_account_id",
-                        column: x => x.account_id,
-                        principalTable: "accounts",
-                        principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateTable(
-                name: "mails",
-                columns: table => new
-                {
-                    id = table.Column<Guid>(type: "uuid", nullable: false),
-                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    kind = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
-                    about = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
-                    subject = table.Column<string>(type: "text", nullable: false),
-                    body = table.Column<string>(type: "text", nullable: false),
-                    made_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
-                    state = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
-                    claimed_until = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
-                    attempts = table.Column<int>(type: "integer", nullable: false),
-                    sent_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("pk_mails", x => x.id);
-                    table.ForeignKey(
-                        name: "fk_mails_academies_academy_id",
-                        column: x => x.academy_id,
-                        principalTable: "academies",
-                        principalColumn: "id",
-                        onDelete: ReferentialAction.Restrict);
-                    table.ForeignKey(
-                        name: "fk_mails_accounts_account_id",
-                        column: x => x.account_id,
-                        principalTable: "accounts",
-                        principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateTable(
-                name: "reminder_choices",
-                columns: table => new
-                {
-                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    kind = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
-                    is_on = table.Column<bool>(type: "boolean", nullable: false)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("pk_reminder_choices", x => new { x.account_id, x.kind });
-                    table.ForeignKey(
-                        name: "fk_reminder_choices_accounts_account_id",
-                        column: x => x.account_id,
-                        principalTable: "accounts",
-                        principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateTable(
-                name: "sign_ins",
-                columns: table => new
-                {
-                    id = table.Column<Guid>(type: "uuid", nullable: false),
-                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
-                    ended_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
-                },
-                constraints: table =>
-                {
-                    table.PrimaryKey("pk_sign_ins", x => x.id);
-                    table.ForeignKey(
-                        name: "fk_sign_ins_accounts_account_id",
-                        column: x => x.account_id,
-                        principalTable: "accounts",
-                        principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
-
-            migrationBuilder.CreateTable(
                 name: "student_changes",
                 columns: table => new
                 {
@@ -606,6 +569,26 @@ namespace MorningRound.Server.Storage.Migrations
                         onDelete: ReferentialAction.Restrict);
                     table.ForeignKey(
                         name: "fk_student_changes_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "student_files",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_student_files", x => new { x.academy_id, x.student_id });
+                    table.ForeignKey(
+                        name: "fk_student_files_students_academy_id_student_id",
                         columns: x => new { x.academy_id, x.student_id },
                         principalTable: "students",
                         principalColumns: new[] { "academy_id", "id" },
@@ -968,11 +951,52 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "ix_student_changes_account_id",
                 table: "student_changes",
                 column: "account_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_students_coach_id",
+                table: "students",
+                column: "coach_id");
+
+            migrationBuilder.AddForeignKey(
+                name: "fk_account_claims_accounts_user_id",
+                table: "account_claims",
+                column: "user_id",
+                principalTable: "accounts",
+                principalColumn: "id",
+                onDelete: ReferentialAction.Cascade);
+
+            migrationBuilder.AddForeignKey(
+                name: "fk_account_logins_accounts_user_id",
+                table: "account_logins",
+                column: "user_id",
+                principalTable: "accounts",
+                principalColumn: "id",
+                onDelete: ReferentialAction.Cascade);
+
+            migrationBuilder.AddForeignKey(
+                name: "fk_account_tokens_accounts_user_id",
+                table: "account_tokens",
+                column: "user_id",
+                principalTable: "accounts",
+                principalColumn: "id",
+                onDelete: ReferentialAction.Cascade);
+
+            migrationBuilder.AddForeignKey(
+                name: "fk_accounts_students_academy_id_student_id",
+                table: "accounts",
+                columns: new[] { "academy_id", "student_id" },
+                principalTable: "students",
+                principalColumns: new[] { "academy_id", "id" },
+                onDelete: ReferentialAction.Restrict);
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
+            migrationBuilder.DropForeignKey(
+                name: "fk_students_accounts_coach_id",
+                table: "students");
+
             migrationBuilder.DropTable(
                 name: "account_claims");
 
@@ -1049,13 +1073,13 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "squads");
 
             migrationBuilder.DropTable(
-                name: "accounts");
-
-            migrationBuilder.DropTable(
                 name: "assignments");
 
             migrationBuilder.DropTable(
                 name: "plans");
+
+            migrationBuilder.DropTable(
+                name: "accounts");
 
             migrationBuilder.DropTable(
                 name: "students");
