@@ -34,12 +34,24 @@ function call(method, path, body) {
 
 const read = async (path) => (await fetch(new URL(path, base), { headers: { cookie } })).json();
 
+/** A squad of so many students, made for the measuring. */
+async function squadOf(many) {
+  const id = crypto.randomUUID();
+  const students = await read('/api/students');
+  const members = students.slice(0, many).map((s) => s.id);
+  const headers = { cookie, 'content-type': 'application/json', 'if-none-match': '*' };
+  const body = JSON.stringify({ name: `Measured ${id.slice(0, 4)}`, members });
+  await fetch(new URL(`/api/squads/${id}`, base), { method: 'PUT', headers, body });
+  return id;
+}
+
 await call('POST', '/api/accounts/demo-sign-in', { as: 'coach' });
 const { person } = await read('/api/accounts/session');
 const { rows } = await read('/api/review/tee-line');
 const student = rows.find((row) => row.last)?.student ?? rows[0].student;
 const { plans } = await read('/api/plans');
 const { plan } = await read(`/api/plans/${plans[0].id}`);
+const forty = await squadOf(40);
 const week = await read(`/api/weeks/${person.week}/students/${student.id}`);
 const done = rows.find((row) => row.last)?.last?.assignmentId ?? week.sessions[0]?.assignmentId;
 
@@ -48,11 +60,11 @@ const screens = [
   [
     'student page',
     [
-      ['GET', `/api/students/${student.id}`],
-      ['GET', `/api/weeks/${person.week}/students/${student.id}`],
+      ['GET', `/api/weeks/${person.week}/sheet?student=${student.id}`],
       ['GET', `/api/progress/${student.id}`],
     ],
   ],
+  ['week sheet', [['GET', `/api/weeks/${person.week}/sheet?squad=${forty}`]]],
   ['plans', [['GET', '/api/plans']]],
   ['bench: its plan', [['GET', `/api/plans/${plans[0].id}`]]],
   ['bench: its check', [['POST', '/api/plans/check', { plan, studentId: student.id }]]],

@@ -19,7 +19,13 @@ export async function isClean(page: Page, name: string, of: 'all' | 'colours' | 
   // scrolls or is hidden there.
   if (of === 'colours') axe.withRules(['color-contrast', 'target-size']);
   else if (of === 'size')
-    axe.withRules(['target-size', 'scrollable-region-focusable', 'link-in-text-block', 'aria-hidden-focus', 'tabindex']);
+    axe.withRules([
+      'target-size',
+      'scrollable-region-focusable',
+      'link-in-text-block',
+      'aria-hidden-focus',
+      'tabindex',
+    ]);
   else axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']);
   if (of === 'allButColours') axe.disableRules(['color-contrast']);
   const { violations } = await axe.analyze();

@@ -48,9 +48,9 @@ export async function addStudent(coach: Page, name: string): Promise<string> {
   return ((await invited.json()) as { path: string }).path;
 }
 
-/** Opens the page of the student added last. */
-export async function toStudent(coach: Page) {
-  await coach.goto(`/students/${lastAdded.get(coach) ?? ''}`);
+/** Opens the page of the student that was added last, by this coach or by another. */
+export async function toStudent(coach: Page, by = coach) {
+  await coach.goto(`/students/${lastAdded.get(by) ?? ''}`);
   await expect(coach.getByRole('region', { name: 'Week' })).toBeVisible();
 }
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect, type Page } from '@playwright/test';
-import { comeIn, test } from './people';
+import { addStudent, comeIn, setAndPublish, test, toStudent } from './people';
 
 const isNew = { 'If-None-Match': '*' };
 
@@ -223,4 +223,43 @@ test('a plan is drafted for whoever is selected, and put in', async ({ page }) =
   await page.getByRole('dialog').getByRole('button', { name: 'Draft', exact: true }).click();
   await expect(status(page)).toHaveText(/^Put in 1.session/);
   await expect(cell(page, 0, 2).locator('.chip')).toHaveCount(1);
+});
+
+test('a student is handed to another coach, with the week and what is planned in it', async ({ page, browser }) => {
+  await comeIn(page, 'coach');
+  const invited = await page.request.post('/api/accounts/coach-invitations');
+  const { path } = (await invited.json()) as { path: string };
+  const other = await (await browser.newContext()).newPage();
+  const accepted = await other.request.post(`/api/accounts/invitations/${path.split('/').at(-1) ?? ''}/accept`, {
+    data: { email: 'vera@sheet.example', password: 'a made-up password', name: 'Vera Vertretung', timeZone: 'UTC' },
+  });
+  expect(accepted.status()).toBe(200);
+  await addStudent(page, 'Uwe Übergabe');
+  await setAndPublish(page, /Putts from both ends/, '2026-05-08');
+  await toStudent(page);
+  await page.getByRole('button', { name: 'Hand over' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('With the student go 1 session of this week');
+  await dialog.getByLabel('To').selectOption({ label: 'Vera Vertretung' });
+  await dialog.getByRole('button', { name: 'Hand over' }).click();
+  await expect(page.getByText('another coach’s student')).toBeVisible();
+
+  // The other one has this student, and the session, first; everybody else is one press away.
+  await other.goto('/week');
+  await expect(other.getByRole('rowheader')).toHaveText([/^Uwe Übergabe/]);
+  await expect(other.locator('.chip')).toHaveText(/Putts from both ends/);
+  await other.getByRole('button', { name: /^Everybody/ }).click();
+  await expect(other.getByRole('row', { name: /^Otto Lanevik/ })).toBeVisible();
+  await other.goto('/tee-line');
+  await expect(other.getByRole('button', { name: 'Mine (1)' })).toHaveAttribute('aria-pressed', 'true');
+  await page.goto('/week');
+  await expect(page.getByRole('button', { name: /^Mine/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('row', { name: /^Uwe Übergabe/ })).toHaveCount(0);
+
+  // And back: whoever looks after nobody has everybody’s.
+  await toStudent(other, page);
+  await other.getByRole('button', { name: 'Hand over' }).click();
+  await other.getByRole('dialog').getByLabel('To').selectOption({ label: 'Maren Tolve' });
+  await other.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click();
+  await expect(other.getByText('another coach’s student')).toBeVisible();
 });

@@ -76,6 +76,58 @@ public sealed class ImpossibleInputTests(OneSchool fixture) : IClassFixture<OneS
         );
     }
 
+    [Theory]
+    [InlineData("1900-W01", 422)]
+    [InlineData("0001-W01", 400)]
+    [InlineData("9999-W52", 400)]
+    public async Task So_is_it_wherever_the_week_sheet_asks(string week, int status)
+    {
+        var students = new { students = new[] { _school.StudentId } };
+        foreach (var call in new[] { "check", "copy", "place", "publish", "programmes", "paper" })
+            await RefusedAsync(call, _school.Coach.PostAsync($"/api/weeks/{week}/{call}", students));
+        var session = new { id = Guid.CreateVersion7(), studentId = _school.StudentId };
+        var set = new { planId = Guid.CreateVersion7(), sessions = new[] { session } };
+        await RefusedAsync("set", _school.Coach.PostAsync($"/api/weeks/{week}/set", set));
+        await RefusedAsync("sheet", _school.Coach.GetAsync($"/api/weeks/{week}/sheet"));
+        await RefusedAsync("looked", _school.Student.PutAsync($"/api/weeks/{week}/looked", new { }));
+
+        async Task RefusedAsync(string what, Task<Answer> asked)
+        {
+            var answer = await asked;
+            Assert.Equal((what, status, "week"), (what, (int)answer.Status, Assert.Single(answer.Fields)));
+        }
+    }
+
+    [Theory]
+    [InlineData("0001-01-01")]
+    [InlineData("9999-12-31")]
+    [InlineData("2026-05-20")]
+    public async Task A_day_outside_its_week_is_refused_on_the_sheet_and_on_the_phone(string day)
+    {
+        var session = await _school.PublishedSessionAsync("2026-05-08");
+        var set = await _school.Coach.PostAsync(
+            $"/api/weeks/{TestServer.Week}/set",
+            new
+            {
+                planId = await _school.SavePlanAsync(),
+                day,
+                sessions = new[] { new { id = Guid.CreateVersion7(), studentId = _school.StudentId } },
+            }
+        );
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "day"), (set.Status, Assert.Single(set.Fields)));
+        var change = new
+        {
+            kind = "move",
+            id = session,
+            version = 2,
+            day,
+        };
+        var changed = await _school.Coach.PostAsync("/api/weeks/changes", new { changes = new[] { change } });
+        Assert.NotNull(Assert.Single(changed.Body!.AsArray())!["refused"]);
+        var moved = await _school.Student.PutAsync($"/api/weeks/assignments/{session}/day", new { day }, 2);
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "day"), (moved.Status, Assert.Single(moved.Fields)));
+    }
+
     [Fact]
     public async Task A_list_without_end_is_refused_at_once_and_by_name()
     {

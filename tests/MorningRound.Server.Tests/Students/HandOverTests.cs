@@ -3,8 +3,8 @@ using System.Net;
 namespace MorningRound.Server.Tests.Students;
 
 /// <summary>
-/// A student goes from one coach to another with weeks and notes; whose sheet, tee line and calendar they stand in changes. In the
-/// school the coach looks after both students, and the owner after nobody.
+/// A student goes from one coach to another with weeks and notes; whose sheet, tee line and calendar they stand in changes. In
+/// the school the coach looks after both students, and the owner after nobody.
 /// </summary>
 public sealed class HandOverTests(OneSchool one) : IClassFixture<OneSchool>, IAsyncLifetime
 {
