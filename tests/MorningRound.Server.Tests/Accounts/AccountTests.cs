@@ -7,13 +7,15 @@ using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Tests.Accounts;
 
-public sealed class AccountTests : IAsyncLifetime
+public sealed class AccountTests(OneSchool one) : IClassFixture<OneSchool>, IAsyncLifetime
 {
+    private readonly string _name = $"{Guid.NewGuid():N}";
     private School _school = null!;
 
-    public async ValueTask InitializeAsync() => _school = await School.OpenAsync(await TestServer.NewAsync());
+    /// <summary>An academy of its own for every test, on one server.</summary>
+    public async ValueTask InitializeAsync() => _school = await School.OpenAsync(one.School.Server, _name);
 
-    public ValueTask DisposeAsync() => _school.Server.DisposeAsync();
+    public ValueTask DisposeAsync() => ValueTask.CompletedTask;
 
     private static object Acceptance(string email) =>
         new
@@ -32,7 +34,7 @@ public sealed class AccountTests : IAsyncLifetime
         var browser = _school.Server.NewBrowser();
         var signedIn = await browser.PostAsync(
             "/api/accounts/sign-in",
-            new { email = "Coach@first.example", password = "a made-up password" }
+            new { email = $"Coach@{_name}.example", password = "a made-up password" }
         );
         Assert.Equal("coach", signedIn.Body!["person"]!["role"]!.GetValue<string>());
         Assert.Equal("2026-05-06", signedIn.Body["person"]!["today"]!.GetValue<string>());
@@ -54,11 +56,11 @@ public sealed class AccountTests : IAsyncLifetime
             Assert.Equal(
                 HttpStatusCode.Unauthorized,
                 (
-                    await browser.PostAsync("/api/accounts/sign-in", new { email = "coach@first.example", password = "wrong" })
+                    await browser.PostAsync("/api/accounts/sign-in", new { email = $"coach@{_name}.example", password = "wrong" })
                 ).Status
             );
-        await browser.PostAsync("/api/accounts/sign-in", new { email = "coach@first.example", password = "wrong" });
-        var right = new { email = "coach@first.example", password = "a made-up password" };
+        await browser.PostAsync("/api/accounts/sign-in", new { email = $"coach@{_name}.example", password = "wrong" });
+        var right = new { email = $"coach@{_name}.example", password = "a made-up password" };
         Assert.Equal(HttpStatusCode.Locked, (await browser.PostAsync("/api/accounts/sign-in", right)).Status);
     }
 
@@ -66,8 +68,8 @@ public sealed class AccountTests : IAsyncLifetime
     public async Task An_unknown_address_is_answered_like_a_wrong_password()
     {
         var browser = _school.Server.NewBrowser();
-        var unknown = await browser.PostAsync("/api/accounts/sign-in", new { email = "nobody@first.example", password = "x" });
-        var wrong = await browser.PostAsync("/api/accounts/sign-in", new { email = "owner@first.example", password = "x" });
+        var unknown = await browser.PostAsync("/api/accounts/sign-in", new { email = $"nobody@{_name}.example", password = "x" });
+        var wrong = await browser.PostAsync("/api/accounts/sign-in", new { email = $"owner@{_name}.example", password = "x" });
         Assert.Equal((unknown.Status, unknown.Get<string>("title")), (wrong.Status, wrong.Get<string>("title")));
     }
 
@@ -76,15 +78,15 @@ public sealed class AccountTests : IAsyncLifetime
     {
         var token = await CoachTokenAsync();
         var link = $"/api/accounts/invitations/{token}";
-        Assert.Equal("First Academy", (await _school.Server.NewBrowser().GetAsync(link)).Get<string>("academyName"));
+        Assert.Equal($"{_name} Academy", (await _school.Server.NewBrowser().GetAsync(link)).Get<string>("academyName"));
         Assert.Equal(
             HttpStatusCode.OK,
-            (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance("new@first.example"))).Status
+            (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance($"new@{_name}.example"))).Status
         );
         Assert.Equal(HttpStatusCode.NotFound, (await _school.Server.NewBrowser().GetAsync(link)).Status);
         Assert.Equal(
             HttpStatusCode.NotFound,
-            (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance("more@first.example"))).Status
+            (await _school.Server.NewBrowser().PostAsync($"{link}/accept", Acceptance($"more@{_name}.example"))).Status
         );
     }
 
@@ -93,8 +95,8 @@ public sealed class AccountTests : IAsyncLifetime
     {
         var path = $"/api/accounts/invitations/{await CoachTokenAsync()}/accept";
         var both = await Task.WhenAll(
-            _school.Server.NewBrowser().PostAsync(path, Acceptance("one@first.example")),
-            _school.Server.NewBrowser().PostAsync(path, Acceptance("two@first.example"))
+            _school.Server.NewBrowser().PostAsync(path, Acceptance($"one@{_name}.example")),
+            _school.Server.NewBrowser().PostAsync(path, Acceptance($"two@{_name}.example"))
         );
         Assert.Equal([HttpStatusCode.OK, HttpStatusCode.NotFound], both.Select(a => a.Status).Order());
     }
@@ -102,17 +104,13 @@ public sealed class AccountTests : IAsyncLifetime
     [Fact]
     public async Task An_invitation_expires_after_a_week()
     {
-        var token = await CoachTokenAsync();
-        _school.Server.RealClock.Forward(TimeSpan.FromDays(6.9));
-        Assert.Equal(
-            HttpStatusCode.OK,
-            (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status
-        );
-        _school.Server.RealClock.Forward(TimeSpan.FromDays(0.2));
-        Assert.Equal(
-            HttpStatusCode.NotFound,
-            (await _school.Server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status
-        );
+        await using var server = await TestServer.NewAsync();
+        var school = await School.OpenAsync(server);
+        var token = (await school.Owner.PostAsync("/api/accounts/coach-invitations")).Get<string>("path")["/join/".Length..];
+        server.RealClock.Forward(TimeSpan.FromDays(6.9));
+        Assert.Equal(HttpStatusCode.OK, (await server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status);
+        server.RealClock.Forward(TimeSpan.FromDays(0.2));
+        Assert.Equal(HttpStatusCode.NotFound, (await server.NewBrowser().GetAsync($"/api/accounts/invitations/{token}")).Status);
     }
 
     [Fact]
@@ -138,8 +136,8 @@ public sealed class AccountTests : IAsyncLifetime
 
     [Theory]
     [InlineData("not an address", "a made-up password", "email")]
-    [InlineData("owner@first.example", "a made-up password", "email")]
-    [InlineData("fine@first.example", "short", "password")]
+    [InlineData("owner@{academy}.example", "a made-up password", "email")]
+    [InlineData("fine@{academy}.example", "short", "password")]
     public async Task A_wrong_acceptance_names_its_field_and_leaves_the_link_usable(string email, string password, string field)
     {
         var path = $"/api/accounts/invitations/{await CoachTokenAsync()}";
@@ -149,7 +147,7 @@ public sealed class AccountTests : IAsyncLifetime
                 $"{path}/accept",
                 new
                 {
-                    email,
+                    email = email.Replace("{academy}", _name, StringComparison.Ordinal),
                     password,
                     name = "N",
                 }
@@ -157,7 +155,7 @@ public sealed class AccountTests : IAsyncLifetime
         Assert.Equal((HttpStatusCode.UnprocessableEntity, field), (refused.Status, refused.Fields.Single()));
         Assert.Equal(
             HttpStatusCode.OK,
-            (await _school.Server.NewBrowser().PostAsync($"{path}/accept", Acceptance("fine@first.example"))).Status
+            (await _school.Server.NewBrowser().PostAsync($"{path}/accept", Acceptance($"fine@{_name}.example"))).Status
         );
     }
 

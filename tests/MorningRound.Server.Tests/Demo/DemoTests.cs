@@ -1,5 +1,8 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Tests.Demo;
 
@@ -146,12 +149,21 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
     }
 
     [Fact]
-    public async Task The_same_day_gives_the_same_demo()
+    public async Task Two_servers_starting_at_once_make_one_demo_and_the_same_day_gives_the_same()
     {
-        await using var again = new TestServer(await TestDatabase.NewAsync(), isDemo: true);
-        var first = (await BaysAsync(_coach)).Select(Figure);
-        var second = (await BaysAsync(await SignInAsync(again, "coach"))).Select(Figure);
-        Assert.Equal(first, second);
+        var connection = await TestDatabase.NewAsync();
+        await using var one = new TestServer(connection, isDemo: true);
+        await using var other = new TestServer(connection, isDemo: true);
+        await Task.WhenAll(
+            Task.Run(() => one.NewBrowser().GetAsync("/health/ready")),
+            Task.Run(() => other.NewBrowser().GetAsync("/health/ready"))
+        );
+        await using var scope = one.Services.CreateAsyncScope();
+        Assert.Equal(1, await scope.ServiceProvider.GetRequiredService<MorningRoundDb>().Academies.CountAsync());
+        Assert.Equal(
+            (await BaysAsync(_coach)).Select(Figure),
+            (await BaysAsync(await SignInAsync(other, "coach"))).Select(Figure)
+        );
 
         static string Figure(JsonNode? bay) =>
             $"{bay!["student"]!["name"]} {bay["attention"]} {bay["thisWeek"]} {bay["last"]?["practisedOn"]}";

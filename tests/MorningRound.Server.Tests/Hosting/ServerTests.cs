@@ -14,21 +14,6 @@ namespace MorningRound.Server.Tests.Hosting;
 public class ServerTests
 {
     [Fact]
-    public async Task Two_servers_starting_at_once_on_an_empty_database_make_one_demo()
-    {
-        var connection = await TestDatabase.NewAsync();
-        await using var one = new TestServer(connection, isDemo: true);
-        await using var other = new TestServer(connection, isDemo: true);
-        await Task.WhenAll(
-            Task.Run(() => one.NewBrowser().GetAsync("/health/ready")),
-            Task.Run(() => other.NewBrowser().GetAsync("/health/ready"))
-        );
-
-        await using var scope = one.Services.CreateAsyncScope();
-        Assert.Equal(1, await scope.ServiceProvider.GetRequiredService<MorningRoundDb>().Academies.CountAsync());
-    }
-
-    [Fact]
     public async Task Tables_of_another_release_are_refused_with_a_way_on_and_left_as_they_are()
     {
         var connection = await TestDatabase.NewAsync();

@@ -3,13 +3,14 @@ using MorningRound.Core.Plans;
 
 namespace MorningRound.Server.Tests.Weeks;
 
-public sealed class WeekTests : IAsyncLifetime
+public sealed class WeekTests(OneSchool one) : IClassFixture<OneSchool>, IAsyncLifetime
 {
     private School _school = null!;
 
-    public async ValueTask InitializeAsync() => _school = await School.OpenAsync(await TestServer.NewAsync());
+    /// <summary>An academy of its own for every test, on one server.</summary>
+    public async ValueTask InitializeAsync() => _school = await School.OpenAsync(one.School.Server, $"{Guid.NewGuid():N}");
 
-    public ValueTask DisposeAsync() => _school.Server.DisposeAsync();
+    public ValueTask DisposeAsync() => ValueTask.CompletedTask;
 
     private string WeekPath => $"/api/weeks/{TestServer.Week}/students/{_school.StudentId}";
 
