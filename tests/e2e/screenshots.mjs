@@ -61,6 +61,7 @@ await coach.page.getByRole('link', { name: 'Round the hole' }).click();
 await coach.page.getByTestId('flow').waitFor();
 await coach.shoot('drill');
 await coach.page.goto('/tee-line');
+await coach.page.getByRole('heading', { level: 1, name: 'Tee line' }).waitFor();
 await coach.page.keyboard.press('5');
 await coach.page.getByRole('grid').waitFor();
 await coach.page.keyboard.press(']');

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.IO.Compression;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.ResponseCompression;
@@ -103,6 +104,8 @@ internal static class ServiceRegistration
         services.AddExceptionHandler<ProblemExceptionHandler>();
         services.AddOpenApi(OpenApiShapes.Describe);
         services.AddHealthChecks().AddDbContextCheck();
+        // The fastest level of Brotli leaves a week sheet three times as large as gzip does.
+        services.Configure<BrotliCompressionProviderOptions>(options => options.Level = CompressionLevel.Optimal);
         services.AddResponseCompression(options =>
         {
             options.EnableForHttps = true;
