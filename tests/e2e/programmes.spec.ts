@@ -62,7 +62,7 @@ test('a session is changed for one student on the bench, before and after publis
   expect((await page.request.post('/api/weeks/2026-W21/set', { data })).status()).toBe(200);
   await page.goto(`/week?week=2026-W21&squad=${squad}`);
   await page.locator('.chip').click();
-  await page.getByRole('link', { name: 'Change it for Own Text Student' }).click();
+  await page.getByRole('link', { name: 'Change it for Own' }).click();
   await expect(page.getByTestId('own-text')).toContainText('from the plan Six before supper');
   await page.getByRole('button', { name: 'Words and frame' }).click();
   await page.getByLabel('Title').fill('Six before breakfast');

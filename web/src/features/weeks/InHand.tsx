@@ -136,7 +136,7 @@ function Session({ card, desk, row }: { card: Card; desk: Desk; row: Row }) {
         )}
         {!card.hasLog && card.requirement !== 'own' && (
           <Button component={Link} to={`/sessions/${card.assignmentId}/bench`}>
-            Change it for {row.name}
+            Change it for {row.name.split(' ')[0]}
           </Button>
         )}
         {card.planId && (
