@@ -82,20 +82,8 @@ public sealed class CalendarService(MorningRoundDb db, DomainClock clock)
         var (oldest, newest) = (week.Plus(-WeeksBack).Monday, week.Plus(WeeksAhead).Monday);
         var isCoach = whose.Role != AcademyRole.Student;
         var students = db.Students;
-        // A coach's holds those they look after or, without any, everybody's.
-        var shown = students.Where(s =>
-            s.AcademyId == whose.AcademyId
-            && (
-                s.Id == whose.StudentId
-                || (
-                    isCoach
-                    && (
-                        s.CoachId == whose.Id
-                        || !students.Any(other => other.AcademyId == whose.AcademyId && other.CoachId == whose.Id)
-                    )
-                )
-            )
-        );
+        var all = students.Where(s => s.AcademyId == whose.AcademyId);
+        var shown = isCoach ? all.LookedAfterBy(whose.Id) : all.Where(s => s.Id == whose.StudentId);
         var published = db
             .Assignments.IgnoreQueryFilters()
             .Where(a =>

@@ -103,6 +103,13 @@ internal sealed class StudentFileMappings : IEntityTypeConfiguration<StudentFile
 
 internal static class StudentSets
 {
+    /// <summary>
+    /// Of an academy's students those that a coach looks after; everybody where the coach looks after nobody: whoever only
+    /// watches, and whoever came today, is everybody's coach.
+    /// </summary>
+    public static IQueryable<StudentRow> LookedAfterBy(this IQueryable<StudentRow> all, Guid coach) =>
+        all.Where(s => s.CoachId == coach || !all.Any(other => other.CoachId == coach));
+
     extension(MorningRoundDb db)
     {
         public DbSet<StudentRow> Students => db.Set<StudentRow>();

@@ -14,16 +14,11 @@ public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStud
         await Squad(caller).OrderBy(s => s.Name).ToListAsync(cancel);
 
     /// <summary>The students as a query, for whoever asks for more beside them.</summary>
-    public IQueryable<StudentView> Squad(Caller caller) => Views(db.Students.Where(s => s.AcademyId == caller.AcademyId));
+    public IQueryable<StudentView> Squad(Caller caller) => Views(Rows(caller));
 
     /// <summary>The caller's own students or, where they have none or everybody is wanted, all of the academy.</summary>
-    public IQueryable<StudentView> LookedAfter(Caller caller, bool orEverybody)
-    {
-        var all = Squad(caller);
-        return all.Where(s =>
-            orEverybody || s.CoachId == caller.AccountId || !all.Any(other => other.CoachId == caller.AccountId)
-        );
-    }
+    public IQueryable<StudentView> LookedAfter(Caller caller, bool orEverybody) =>
+        orEverybody ? Squad(caller) : Views(Rows(caller).LookedAfterBy(caller.AccountId));
 
     /// <summary>How many there are, for whoever has no row at hand that tells it.</summary>
     public async Task<CountedStudents> CountAsync(Caller caller, CancellationToken cancel) =>
@@ -153,6 +148,8 @@ public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStud
 
     private static bool Same(StudentRow row, StudentInput input) =>
         (row.Name, row.Hand, row.Level, row.CoachNote) == (input.Name.Trim(), input.Hand, input.Level, input.CoachNote.Trim());
+
+    private IQueryable<StudentRow> Rows(Caller caller) => db.Students.Where(s => s.AcademyId == caller.AcademyId);
 
     private IQueryable<StudentView> Views(IQueryable<StudentRow> rows) =>
         rows.Select(s => new StudentView

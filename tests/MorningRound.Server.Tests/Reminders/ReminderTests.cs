@@ -131,6 +131,31 @@ public sealed class ReminderTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task Pain_and_Mondays_list_go_to_the_coach_who_looks_after_the_student()
+    {
+        var owner = (await _school.Owner.GetAsync("/api/accounts/session")).Body!["person"]!["accountId"]!.GetValue<Guid>();
+        await _school.Coach.PutAsync($"/api/students/{_school.StudentId}", School.StudentInput("Handed Over"), 1);
+        var path = $"/api/students/{_school.StudentId}/coach";
+        Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PutAsync(path, new { coachId = owner }, 2)).Status);
+        await _school.SendAsync(
+            Guid.CreateVersion7(),
+            await _school.PublishedSessionAsync(),
+            School.Entry(1, "entered", 0, ("segmentId", School.First)),
+            School.Entry(2, "pain", 1, ("part", "lowerBack"), ("level", 5), ("sharp", true))
+        );
+        await LookAsync(_inbox.Server);
+        Assert.Equal(["owner@First.example"], _inbox.Messages.Select(m => m.To.Mailboxes.Single().Address));
+        Later(TimeSpan.FromDays(5));
+        await LookAsync(_inbox.Server);
+        var lists = _inbox
+            .Messages.Where(m => m.Subject == "Monday’s list")
+            .ToDictionary(m => m.To.Mailboxes.Single().Address, m => m.TextBody);
+        Assert.Contains("Handed", lists["owner@First.example"], StringComparison.Ordinal);
+        Assert.DoesNotContain("Handed", lists["coach@First.example"], StringComparison.Ordinal);
+        Assert.Contains("Somebody", lists["coach@First.example"], StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task Each_one_chooses_and_a_days_mails_are_made_once()
     {
         await _school.PublishedSessionAsync(day: "2026-05-07");

@@ -9,9 +9,9 @@ import { OpenPainList } from '../../ui/OpenPainList';
 import { ErrorNotice, Key, Loading } from '../../ui/states';
 import { DeskActs, DeskDrawer, DeskPublishing } from './DeskParts';
 import { InHand } from './InHand';
-import { columnOf, titleOf, type Clip, type Sheet, type Whose } from './sheet';
+import { columnOf, titleOf, type Clip } from './sheet';
 import { SheetSaid } from './SheetSaid';
-import { useDesk } from './useDesk';
+import { useDesk, type DeskProps } from './useDesk';
 import { useSheet } from './useSheet';
 import { WeekBays } from './WeekBays';
 
@@ -42,29 +42,10 @@ export function StudentWeek({ studentId }: { studentId: string }) {
   );
 }
 
-interface Props {
-  sheet: Sheet;
-  week: string;
-  whose: Whose;
-  /** Whether this is still another week, until the one asked for is there. */
-  isOld: boolean;
-  clips: readonly Clip[];
-  onCopy: (clips: readonly Clip[]) => void;
-  onWeek: (week: string) => void;
-}
-
-function OneWeek({ sheet, week, whose, isOld, clips, onCopy, onWeek }: Props) {
+function OneWeek(props: DeskProps) {
+  const { sheet, week, isOld, onWeek } = props;
   const { week: thisWeek } = usePerson();
-  const desk = useDesk({
-    sheet,
-    week,
-    whose,
-    isOld,
-    clips,
-    onCopy,
-    onWeek,
-    startsAt: columnOf(sheet.monday, sheet.today),
-  });
+  const desk = useDesk({ ...props, startsAt: columnOf(sheet.monday, sheet.today) });
   const { one } = sheet;
   return (
     <>

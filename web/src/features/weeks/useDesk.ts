@@ -22,7 +22,7 @@ import {
 import { useChecks } from './useSheet';
 import { useSheetActions } from './useSheetActions';
 
-interface Props {
+export interface DeskProps {
   sheet: Sheet;
   week: string;
   whose: Whose;
@@ -40,7 +40,7 @@ interface Props {
  * What a coach holds and does on a sheet, with one set of keys, however it is drawn: as the lines of many students, or as the
  * bays of one.
  */
-export function useDesk({ sheet, week, whose, isOld, clips, onCopy, onWeek, startsAt = 0 }: Props) {
+export function useDesk({ sheet, week, whose, isOld, clips, onCopy, onWeek, startsAt = 0 }: DeskProps) {
   const actions = useSheetActions(week, whose);
   // Nobody jumps to another line because something was set for them.
   const [order, setOrder] = useState<readonly string[]>([]);
