@@ -175,7 +175,7 @@ const look = {
   '&::before': {
     content: '""',
     position: 'absolute',
-    left: { xs: 82, sm: 118 },
+    left: { xs: 94, sm: 118 },
     top: 0,
     bottom: 20,
     borderLeft: '2px solid',
@@ -184,7 +184,7 @@ const look = {
   },
   '& .bay': {
     display: 'grid',
-    gridTemplateColumns: { xs: '82px minmax(0, 1fr)', sm: '118px minmax(0, 1fr)' },
+    gridTemplateColumns: { xs: '94px minmax(0, 1fr)', sm: '118px minmax(0, 1fr)' },
     minHeight: 58,
     '&.bare': { minHeight: 36 },
   },
@@ -241,7 +241,7 @@ const look = {
   },
   '& .boards': {
     position: 'absolute',
-    left: { xs: 82, sm: 118 },
+    left: { xs: 94, sm: 118 },
     right: 0,
     bottom: 0,
     height: 18,
