@@ -34,3 +34,17 @@ public enum SwingLength
     /// <summary>A full swing.</summary>
     Full,
 }
+
+/// <summary>Lengths of swing as words.</summary>
+public static class SwingLengths
+{
+    /// <summary>As a coach says it: "9:00".</summary>
+    public static string InWords(this SwingLength swing) =>
+        swing switch
+        {
+            SwingLength.HalfPastSeven => "7:30",
+            SwingLength.Nine => "9:00",
+            SwingLength.Ten => "10:00",
+            _ => "full",
+        };
+}

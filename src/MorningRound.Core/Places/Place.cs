@@ -70,6 +70,12 @@ public sealed record Place
     /// <summary>Only of a range.</summary>
     public IReadOnlyList<RangeTarget> Targets { get; init; } = [];
 
+    /// <summary>
+    /// By how much further than measured clubs carry here, in per cent: thin air, a slope, a steady wind; negative where they carry
+    /// less. 0 where the coach has said nothing, since it is never guessed.
+    /// </summary>
+    public int CarriesFurtherPercent { get; init; }
+
     /// <summary>Minutes to walk to other places; each way needs to be named only once.</summary>
     public IReadOnlyList<WalkTo> Walks { get; init; } = [];
 
@@ -109,6 +115,7 @@ public static class PlaceRules
                 "A speed and the day it was measured belong together."
             )
             .RequirePast(place.GreenSpeedOn, today, "greenSpeedOn")
+            .RequireBetween(place.CarriesFurtherPercent, -20, 20, "carriesFurtherPercent", "per cent")
             .Require(place.Targets.Count == 0 || isRange, "targets", "Only a range has targets.")
             .RequireAtMost(place.Targets.Count, MostTargets, "targets")
             .RequireOnce([.. place.Targets.Select(t => t.Name)], "targets")

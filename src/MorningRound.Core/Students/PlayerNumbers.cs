@@ -27,6 +27,18 @@ public sealed record PlayerNumbers
     /// <summary>The targets of the ground; empty where none are on record.</summary>
     public IReadOnlyList<RangeTarget> Targets { get; init; } = [];
 
+    /// <summary>What balls are hit from on the ground; null where it is no range, or nobody said.</summary>
+    public RangeSurface? Surface { get; init; }
+
+    /// <summary>By how much further than measured the clubs carry on the ground, in per cent; 0 where the coach said nothing.</summary>
+    public int CarriesFurtherPercent { get; init; }
+
+    /// <summary>The side the player mostly misses on; null where nobody said.</summary>
+    public TargetSide? UsualMiss { get; init; }
+
+    /// <summary>The sides on which the player dislikes a target.</summary>
+    public IReadOnlyList<TargetSide> DislikedSides { get; init; } = [];
+
     /// <summary>What a file says of a player.</summary>
     public static PlayerNumbers Of(StudentFile file, Hand hand, Level level) =>
         new()
@@ -36,6 +48,8 @@ public sealed record PlayerNumbers
             Hand = hand,
             Level = level,
             Unit = file.Own.Units,
+            UsualMiss = file.Coach.UsualMiss,
+            DislikedSides = file.Own.DislikedSides,
         };
 
     /// <summary>Whether a club can be used: it is in the bag, or the bag is not on record.</summary>

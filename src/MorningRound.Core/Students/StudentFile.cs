@@ -229,6 +229,9 @@ public sealed record CoachSection
     /// <summary>The numbers of the wedges, one for each club and swing.</summary>
     public IReadOnlyList<WedgeNumber> WedgeGrid { get; init; } = [];
 
+    /// <summary>The side most shots miss on; null where nobody said.</summary>
+    public TargetSide? UsualMiss { get; init; }
+
     /// <summary>What hurts or hurt.</summary>
     public IReadOnlyList<PainfulPart> PainfulParts { get; init; } = [];
 

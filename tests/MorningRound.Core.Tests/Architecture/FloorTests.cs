@@ -21,7 +21,8 @@ public class FloorTests
     private static readonly string[][] Floors =
     [
         ["Validation", "Canonical", "Golf", "Units", "Statistics", "Calendar", "Wording"],
-        ["Students", "Places"],
+        ["Students", "Places", "Courses"],
+        ["OnCourse"],
         ["Drills.Flows"],
         ["Drills.Scoring"],
         ["Drills"],

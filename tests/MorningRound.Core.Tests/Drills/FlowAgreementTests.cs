@@ -3,6 +3,7 @@ using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Tests.OnCourse;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Tests.Drills;
@@ -67,11 +68,14 @@ public class FlowAgreementTests
             var inputs = Play.Through(flow, new SplitMix64(seed), constancy: seed % 4 / 3.5, mayStop: seed % 3 == 0);
             var walk = FlowWalk.Of(flow);
             var calls = CallsOf(protocol, seed);
+            var offered = OfferedShots.Of(protocol);
             for (var taken = 0; taken <= inputs.Count; taken++)
             {
                 if (taken > 0)
                     walk = walk.Take(inputs[taken - 1]);
-                Assert.Null(Difference(walk, protocol.Score([.. inputs.Take(taken)], seed), calls));
+                var scored = protocol.Score([.. inputs.Take(taken)], seed);
+                Assert.Null(Difference(walk, scored, calls));
+                Assert.Null(offered?.Difference(walk, scored, [.. inputs.Take(taken)]));
             }
         }
     }

@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Tests.OnCourse;
 using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Tests.Drills;
@@ -23,6 +24,7 @@ public class FlowMutationTests
         var protocol = GivenDrills.Every.Single(e => e.Name == name).Protocol;
         var flow = protocol.Compile(Seed);
         var calls = FlowAgreementTests.CallsOf(protocol, Seed);
+        var offered = OfferedShots.Of(protocol);
         var games = Enumerable
             .Range(1, Sequences)
             .Select(i => Play.Through(flow, new SplitMix64((ulong)i), constancy: i % 6 / 5.2, mayStop: false))
@@ -38,7 +40,9 @@ public class FlowMutationTests
             .ToList();
         var unnoticed = Mutants(flow)
             .Where((_, number) => Samples.Holds(number + name.Length))
-            .Where(m => !games.Any(g => g.States.Contains(m.State) && Notices(m.Flow, g, calls)) && !IsEquivalent(flow, m.Flow))
+            .Where(m =>
+                !games.Any(g => g.States.Contains(m.State) && Notices(m.Flow, g, calls, offered)) && !IsEquivalent(flow, m.Flow)
+            )
             .Select(m => $"{m.State}, {m.Change}");
         Assert.Empty(unnoticed);
     }
@@ -49,13 +53,16 @@ public class FlowMutationTests
     /// </summary>
     private sealed record Game(IReadOnlyList<DrillInput> Inputs, IReadOnlyList<ProtocolResult> Scores, HashSet<string> States);
 
-    private static bool Notices(AttemptFlow mutant, Game game, IReadOnlyList<ShotCall>? calls)
+    private static bool Notices(AttemptFlow mutant, Game game, IReadOnlyList<ShotCall>? calls, OfferedShots? offered)
     {
         var walk = FlowWalk.Of(mutant);
         for (var i = 0; i < game.Inputs.Count; i++)
         {
             walk = walk.Take(game.Inputs[i]);
-            if (FlowAgreementTests.Difference(walk, game.Scores[i + 1], calls) is not null)
+            if (
+                FlowAgreementTests.Difference(walk, game.Scores[i + 1], calls) is not null
+                || offered?.Difference(walk, game.Scores[i + 1], [.. game.Inputs.Take(i + 1)]) is not null
+            )
                 return true;
         }
 
@@ -78,7 +85,7 @@ public class FlowMutationTests
             .Select(r => r.Register)
             .Concat(guards.OfType<RegisterReaches>().SelectMany(r => new[] { r.Register, r.Other }))
             .Concat(effects.Where(e => e.Do != FlowChange.Add).Select(e => e.Register))
-            .Concat(effects.SelectMany(e => new[] { e.From, e.By }).OfType<string>())
+            .Concat(effects.SelectMany(e => new[] { e.From, e.By, e.RegisterAt, e.FromAt }).OfType<string>())
             .ToHashSet();
         var seen = new HashSet<string>();
         var open = new Queue<(FlowWalk A, FlowWalk B)>([(FlowWalk.Of(flow), FlowWalk.Of(mutant))]);
@@ -240,6 +247,32 @@ public class FlowMutationTests
             yield return effect with
             {
                 Table = [.. table.Skip(1)],
+            };
+        if (effect.Values is { Count: > 1 } values)
+        {
+            yield return effect with
+            {
+                Values = [.. values.Select((v, i) => i == 0 ? v + 1 : v)],
+            };
+            yield return effect with
+            {
+                Values = [.. values.Select((v, i) => i == values.Count - 1 ? v + 1 : v)],
+            };
+            yield return effect with
+            {
+                Values = null,
+            };
+        }
+
+        if (effect.RegisterAt is not null)
+            yield return effect with
+            {
+                RegisterAt = null,
+            };
+        if (effect.FromAt is not null)
+            yield return effect with
+            {
+                FromAt = null,
             };
         yield return effect with
         {

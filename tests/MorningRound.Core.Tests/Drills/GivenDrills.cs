@@ -2,6 +2,7 @@ using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Statistics;
+using MorningRound.Core.Tests.OnCourse;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Tests.Drills;
@@ -179,6 +180,10 @@ internal static class GivenDrills
             }
         ),
         ("rehearsed scenario", new RehearsedScenario { Scenarios = 2 }),
+        ("holes, quick ones on a range", GivenHoles.Quick),
+        ("holes of a course, putts expected", GivenHoles.WithTrouble),
+        ("holes where the bay measures", GivenHoles.Measured),
+        ("tee shots alone", GivenHoles.TeeShots),
     ];
 
     public static PatternStep[] TwoAndTwo => [new(ShotShape.Fade, 2), new(ShotShape.Draw, 2)];
@@ -329,7 +334,7 @@ internal static class Play
                     ? random.NextInt(2) == 0
                         ? new DrillStopped { Attempt = attempt }
                         : new TimeUp { Attempt = attempt }
-                    : Answer(state, attempt, random, habit, constancy);
+                    : Answer(walk, state, attempt, random, habit, constancy);
             inputs.Add(input);
             walk = walk.Take(input);
             Assert.Null(walk.MisfitAt);
@@ -338,7 +343,7 @@ internal static class Play
         return inputs;
     }
 
-    private static DrillInput Answer(FlowState state, int attempt, SplitMix64 random, int habit, double constancy)
+    private static DrillInput Answer(FlowWalk walk, FlowState state, int attempt, SplitMix64 random, int habit, double constancy)
     {
         int Chosen(int of) =>
             random.NextDouble() >= constancy
@@ -352,6 +357,19 @@ internal static class Play
                 };
         switch (state.Question)
         {
+            case FlowQuestionChoice { OffersAt: not null } when random.NextInt(5) > 0 && walk.Offers is { Count: > 0 } offers:
+                return new ChoiceMade { Attempt = attempt, Value = offers[random.NextInt(offers.Count)].Value };
+            case FlowQuestionNumber { Proposed: not null } number:
+                int[] nudges = [0, 0, -50, 50, -100, 100, -random.NextInt(40) * 10, random.NextInt(40) * 10];
+                return new NumberGiven
+                {
+                    Attempt = attempt,
+                    Tenths = Math.Clamp(
+                        (walk.Proposed ?? 800) + nudges[random.NextInt(nudges.Length)],
+                        number.Least,
+                        number.Most
+                    ),
+                };
             case FlowQuestionChoice choice:
                 return new ChoiceMade { Attempt = attempt, Value = choice.Options[Chosen(choice.Options.Count)].Value };
             case FlowQuestionNumber { Sides: not null } number when state.Transitions.All(t => t.When?[0] is not NumberIs):

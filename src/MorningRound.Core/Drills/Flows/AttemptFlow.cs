@@ -15,11 +15,18 @@ namespace MorningRound.Core.Drills.Flows;
 public sealed record AttemptFlow
 {
     /// <summary>The newest format. A walker refuses a flow of a format that it does not know.</summary>
-    public const int CurrentVersion = 2;
+    public const int CurrentVersion = 3;
 
     /// <summary>
-    /// The format without states that ask nothing, products, lookups, comparisons of registers, things said and words for
-    /// numbers. A flow that has none of them is written in it, so that a phone that has not been renewed goes on walking it.
+    /// The format without offers, proposed numbers, rows of registers, tables with values of their own and numbers shown with
+    /// something added. A flow is written in the oldest format that has all it uses, so that a phone that has not been renewed goes
+    /// on walking it.
+    /// </summary>
+    public const int JudgingVersion = 2;
+
+    /// <summary>
+    /// The format that besides has no states that ask nothing, products, lookups, comparisons of registers, things said and words
+    /// for numbers.
     /// </summary>
     public const int PlainVersion = 1;
 
@@ -50,6 +57,16 @@ public sealed record AttemptFlow
 
     /// <summary>Lines that can be shown at any time: counts, and results as far as they are plain arithmetic.</summary>
     public required IReadOnlyList<FlowText> Displays { get; init; }
+
+    /// <summary>
+    /// Lists of answers that are offered before the others, each in the order in which it is offered; null where none is.
+    /// </summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<IReadOnlyList<FlowOffer>>? Offers { get; init; }
+
+    /// <summary>What is said of answers that are offered; null where nothing is.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<FlowText>? Notes { get; init; }
 
     /// <summary>Whether it reads its number of attempts where it starts, so that it can be shortened.</summary>
     public bool ReadsItsCount() => Registers.Any(r => r.Name == LeftRegister);
@@ -136,6 +153,12 @@ public enum FlowStep
 
     /// <summary>It is judged how it went.</summary>
     Judge,
+
+    /// <summary>A club is chosen.</summary>
+    Choose,
+
+    /// <summary>It is said where the ball came to rest.</summary>
+    Finish,
 }
 
 /// <summary>Where in a drill something is asked, so that a picture need not read it out of names or prompts.</summary>
@@ -175,7 +198,23 @@ public sealed record FlowPosition
 public abstract record FlowQuestion;
 
 /// <summary>One of a few named answers.</summary>
-public sealed record FlowQuestionChoice(IReadOnlyList<FlowOption> Options) : FlowQuestion;
+public sealed record FlowQuestionChoice(IReadOnlyList<FlowOption> Options) : FlowQuestion
+{
+    /// <summary>
+    /// The register that says which list of <see cref="AttemptFlow.Offers"/> is offered first; a number beyond them offers nothing.
+    /// Null where all answers stand side by side. Every answer is taken all the same.
+    /// </summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? OffersAt { get; init; }
+}
+
+/// <summary>An answer that is offered, and what is said of it.</summary>
+/// <param name="Value">The answer's value.</param>
+/// <param name="Notes">Which of the flow's notes are said of it, one after another; null where none is.</param>
+public sealed record FlowOffer(
+    string Value,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] IReadOnlyList<int>? Notes = null
+);
 
 /// <summary>An answer: what is recorded, and what is on the button.</summary>
 public sealed record FlowOption(string Value, string Label);
@@ -194,6 +233,17 @@ public sealed record FlowQuestionNumber(string Label, string Unit, int Least, in
     /// </summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public FlowUsual? Usual { get; init; }
+
+    /// <summary>
+    /// The register that holds a number to begin from, in tenths; a number that does not fit the question proposes nothing. Null
+    /// where nothing is proposed.
+    /// </summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Proposed { get; init; }
+
+    /// <summary>By how much, in tenths, one tap changes the number; null where it is typed.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<int>? Nudges { get; init; }
 }
 
 /// <summary>The two sides of a signed number.</summary>
@@ -290,6 +340,24 @@ public sealed record FlowEffect
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public IReadOnlyList<int>? Table { get; init; }
 
+    /// <summary>
+    /// What is found in the table instead of how many of its numbers were reached: one value more than it has numbers, for none
+    /// reached, one, and so on.
+    /// </summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<int>? Values { get; init; }
+
+    /// <summary>
+    /// The register that says which of a row is changed: the row's name is <see cref="Register"/>, and its registers have their
+    /// number, from 0, behind it. Null where a single one is changed.
+    /// </summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? RegisterAt { get; init; }
+
+    /// <summary>Likewise which of the row <see cref="From"/> is read.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? FromAt { get; init; }
+
     /// <summary>Whether the operand is taken with its sign turned.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool Negative { get; init; }
@@ -350,9 +418,24 @@ public sealed record FlowValue
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool InTenths { get; init; }
 
+    /// <summary>What is added before it is divided or shown, in the register's own unit.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public int Plus { get; init; }
+
+    /// <summary>Whether it is shown without its sign, where the words around it say the side.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool WithoutSign { get; init; }
+
     /// <summary>How many decimals are shown.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public int Decimals { get; init; }
+
+    /// <summary>
+    /// Where words are shown: ascending numbers, of which so many as the register has reached say which word. Null takes the
+    /// register itself.
+    /// </summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<int>? Table { get; init; }
 
     /// <summary>The words shown for 0, 1 and so on, the last for all above; null where it is shown as a number.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]

@@ -8,6 +8,8 @@ internal sealed class FlowBuilder
     private readonly List<FlowRegister> _registers = [];
     private readonly List<FlowState> _states = [];
     private readonly List<FlowText> _displays = [];
+    private IReadOnlyList<IReadOnlyList<FlowOffer>>? _offers;
+    private IReadOnlyList<FlowText>? _notes;
 
     public FlowBuilder Registers(params string[] names)
     {
@@ -71,13 +73,26 @@ internal sealed class FlowBuilder
         return this;
     }
 
-    /// <summary>The flow, which begins in the first state.</summary>
-    public AttemptFlow Build() =>
+    /// <summary>Lists of answers that are offered first, and what is said of them.</summary>
+    public FlowBuilder Offers(IReadOnlyList<IReadOnlyList<FlowOffer>> lists, IReadOnlyList<FlowText> notes)
+    {
+        (_offers, _notes) = (lists, notes);
+        return this;
+    }
+
+    /// <summary>The flow.</summary>
+    /// <param name="start">The state in which it begins; null begins in the first.</param>
+    public AttemptFlow Build(string? start = null) =>
         new()
         {
-            Version = IsPlain ? AttemptFlow.PlainVersion : AttemptFlow.CurrentVersion,
+            Version =
+                IsPlain ? AttemptFlow.PlainVersion
+                : HasOffersAndRows ? AttemptFlow.CurrentVersion
+                : AttemptFlow.JudgingVersion,
             Registers = _registers,
-            Start = _states[0].Name,
+            Start = start ?? _states[0].Name,
+            Offers = _offers,
+            Notes = _notes,
             States = _states,
             Displays = _displays,
         };
@@ -90,7 +105,25 @@ internal sealed class FlowBuilder
                 && !(t.When ?? []).OfType<RegisterReaches>().Any()
                 && (t.Then ?? []).All(e => e.Kind is not (FlowOperand.Product or FlowOperand.Lookup))
             )
-        ) && _displays.Concat(_states.Select(s => s.Prompt)).SelectMany(t => t.Values ?? []).All(v => v.Words is null);
+        )
+        && Values.All(v => v.Words is null)
+        && !HasOffersAndRows;
+
+    /// <summary>Whether it has anything that only the newest format has.</summary>
+    private bool HasOffersAndRows =>
+        _offers is not null
+        || _states.Exists(s =>
+            s.Question is FlowQuestionNumber { Proposed: not null }
+            || s.Transitions.SelectMany(t => t.Then ?? [])
+                .Any(e => e.Values is not null || e.RegisterAt is not null || e.FromAt is not null)
+        )
+        || Values.Any(v => v.Plus != 0 || v.WithoutSign);
+
+    private IEnumerable<FlowValue> Values =>
+        _displays
+            .Concat(_states.Select(s => s.Prompt))
+            .Concat(_states.SelectMany(s => s.Transitions).Select(t => t.Says).OfType<FlowText>())
+            .SelectMany(t => t.Values ?? []);
 }
 
 /// <summary>The vocabulary of <see cref="FlowBuilder"/>.</summary>
@@ -197,6 +230,17 @@ internal static class Flow
             Table = table,
         };
 
+    /// <summary>A register set to a value by how many of ascending numbers another one has reached.</summary>
+    public static FlowEffect Found(string register, string from, IReadOnlyList<int> table, IReadOnlyList<int> values) =>
+        Lookup(register, from, table) with
+        {
+            Values = values,
+        };
+
+    /// <summary>A register set to a value by another one that counts from 0.</summary>
+    public static FlowEffect Nth(string register, string from, IReadOnlyList<int> values) =>
+        Found(register, from, [.. Enumerable.Range(1, values.Count - 1)], values);
+
     /// <summary>The effect with the sign of its operand turned.</summary>
     public static FlowEffect Negative(this FlowEffect effect) => effect with { Negative = true };
 
@@ -208,8 +252,10 @@ internal static class Flow
     public static IEnumerable<FlowTransition> Done(FlowGuard[] when, FlowEffect[] then, string? to) =>
         [Step(when, then, to, ends: true)];
 
-    /// <summary>The input is part of an attempt.</summary>
-    public static IEnumerable<FlowTransition> Part(FlowGuard[] when, FlowEffect[] then, string to) =>
+    /// <summary>
+    /// The input is part of an attempt, or none was asked for; leads to a state, or with none to the drill's own end.
+    /// </summary>
+    public static IEnumerable<FlowTransition> Part(FlowGuard[] when, FlowEffect[] then, string? to) =>
         [Step(when, then, to, ends: false)];
 
     /// <summary>

@@ -7,6 +7,9 @@ namespace MorningRound.Core.Drills.Flows;
 /// </summary>
 public sealed record FlowWalk
 {
+    /// <summary>More states than these are never passed with one input.</summary>
+    private const int MostPassed = 1_000;
+
     private readonly AttemptFlow _flow;
     private readonly IReadOnlyDictionary<string, FlowState> _states;
 
@@ -42,6 +45,29 @@ public sealed record FlowWalk
     /// <summary>The lines the flow shows, with their numbers.</summary>
     public IEnumerable<string> Displays => _flow.Displays.Select(Filled);
 
+    /// <summary>What is offered first of the answers a state takes, and what is said of each; empty where nothing is.</summary>
+    public IReadOnlyList<(string Value, string Note)> Offers =>
+        State?.Question is FlowQuestionChoice { OffersAt: { } register }
+        && Registers[register] is >= 0 and var list
+        && list < _flow.Offers?.Count
+            ?
+            [
+                .. _flow
+                    .Offers[(int)list]
+                    .Select(o => (o.Value, string.Join(' ', (o.Notes ?? []).Select(n => Filled(_flow.Notes![n]))))),
+            ]
+            : [];
+
+    /// <summary>The number that a question begins from, in tenths; null where none is proposed.</summary>
+    public int? Proposed =>
+        State?.Question is FlowQuestionNumber { Proposed: { } register } asked
+        && Registers[register] is var number
+        && number >= asked.Least
+        && number <= asked.Most
+        && number % asked.Step == 0
+            ? (int)number
+            : null;
+
     /// <summary>What the state asks, with its numbers; empty when the drill is over.</summary>
     public string Prompt => State is null ? "" : Filled(State.Prompt);
 
@@ -74,25 +100,33 @@ public sealed record FlowWalk
     }
 
     /// <summary>
-    /// The walk after a state's transition, and after those of the states behind it that ask nothing; null where none holds.
+    /// The walk after a state's transition, and after those of the states behind it that ask nothing; null where none holds, or
+    /// where so many ask nothing that they must go round in a circle.
     /// </summary>
     private FlowWalk? Through(FlowState state, DrillInput input)
     {
-        if (state.Transitions.FirstOrDefault(t => t.When is null || t.When.All(g => Holds(g, input))) is not { } taken)
-            return null;
         var registers = new Dictionary<string, long>(Registers);
-        foreach (var effect in taken.Then ?? [])
-            Carry(effect, input, registers);
-        var next = this with
+        var (attempts, said) = (Attempts, Said);
+        FlowState? at = state;
+        for (var passed = 0; passed < MostPassed; passed++)
         {
-            State = taken.To is null ? null : _states[taken.To],
-            Registers = registers,
-            Attempts = Attempts + (taken.EndsAttempt ? 1 : 0),
-            IsComplete = taken.To is null,
-        };
-        if (taken.Says is { } says)
-            next = next with { Said = next.Filled(says) };
-        return next.State is { Question: FlowQuestionNothing } passed ? next.Through(passed, input) : next;
+            if (
+                at.Transitions.FirstOrDefault(t => t.When is null || t.When.All(g => Holds(g, input, registers))) is not { } taken
+            )
+                return null;
+            foreach (var effect in taken.Then ?? [])
+                Carry(effect, input, registers);
+            attempts += taken.EndsAttempt ? 1 : 0;
+            if (taken.Says is { } says)
+                said = Filled(says, registers);
+            at = taken.To is null ? null : _states[taken.To];
+            if (at?.Question is not FlowQuestionNothing)
+            {
+                return this with { State = at, Registers = registers, Attempts = attempts, IsComplete = at is null, Said = said };
+            }
+        }
+
+        return null;
     }
 
     private static bool Fits(FlowQuestion ask, DrillInput input) =>
@@ -108,13 +142,13 @@ public sealed record FlowWalk
             _ => false,
         };
 
-    private bool Holds(FlowGuard guard, DrillInput input) =>
+    private static bool Holds(FlowGuard guard, DrillInput input, Dictionary<string, long> registers) =>
         guard switch
         {
             ChoiceIs choice => input is ChoiceMade made && made.Value == choice.Value,
             NumberIs number => input is NumberGiven given && given.Tenths >= number.Least && given.Tenths <= number.Most,
-            RegisterIs register => Registers[register.Register] >= register.AtLeast,
-            RegisterReaches both => Registers[both.Register] >= Registers[both.Other],
+            RegisterIs register => registers[register.Register] >= register.AtLeast,
+            RegisterReaches both => registers[both.Register] >= registers[both.Other],
             _ => throw new InvalidOperationException($"Unknown guard {guard.GetType().Name}."),
         };
 
@@ -123,40 +157,57 @@ public sealed record FlowWalk
         var operand = effect.Kind switch
         {
             FlowOperand.Constant => effect.Number,
-            FlowOperand.Register => registers[effect.From!],
+            FlowOperand.Register => registers.GetValueOrDefault(InRow(effect.From!, effect.FromAt, registers)),
             FlowOperand.Product => registers[effect.From!] * registers[effect.By!],
-            FlowOperand.Lookup => effect.Table!.Count(n => registers[effect.From!] >= n),
+            FlowOperand.Lookup => LookedUp(effect, registers[effect.From!]),
             _ => input is NumberGiven given ? given.Tenths : 0,
         };
         if (effect.Negative)
             operand = -operand;
-        registers[effect.Register] = effect.Do switch
+        var changed = InRow(effect.Register, effect.RegisterAt, registers);
+        registers[changed] = effect.Do switch
         {
             FlowChange.Set => operand,
-            FlowChange.Add => registers[effect.Register] + operand,
-            _ => Math.Max(registers[effect.Register], operand),
+            FlowChange.Add => registers.GetValueOrDefault(changed) + operand,
+            _ => Math.Max(registers.GetValueOrDefault(changed), operand),
         };
     }
 
-    private string Filled(FlowText text)
+    /// <summary>The name of a register, or of one of a row. One that a row does not have counts as 0, like on a phone.</summary>
+    private static string InRow(string register, string? at, Dictionary<string, long> registers) =>
+        at is null ? register : $"{register}{registers[at]}";
+
+    private static long LookedUp(FlowEffect effect, long number)
+    {
+        var reached = effect.Table!.Count(n => number >= n);
+        return effect.Values is { } values ? values[reached] : reached;
+    }
+
+    private string Filled(FlowText text) => Filled(text, Registers);
+
+    private static string Filled(FlowText text, IReadOnlyDictionary<string, long> registers)
     {
         var filled = text.Text;
         foreach (var (i, value) in (text.Values ?? []).Index())
-            filled = filled.Replace($"{{{i}}}", Shown(value), StringComparison.Ordinal);
+            filled = filled.Replace($"{{{i}}}", Shown(value, registers), StringComparison.Ordinal);
         return filled;
     }
 
     /// <summary>Whole-number arithmetic only, so that every walker shows the same digits.</summary>
-    private string Shown(FlowValue value)
+    private static string Shown(FlowValue value, IReadOnlyDictionary<string, long> registers)
     {
         if (value.Words is { } words)
-            return words[(int)Math.Clamp(Registers[value.Register], 0, words.Count - 1)];
-        var divisor = (value.DividedBy is { } by ? Registers[by] : 1L) * (value.InTenths ? 10 : 1);
+        {
+            var number = registers[value.Register];
+            return words[(int)Math.Clamp(value.Table?.Count(n => number >= n) ?? number, 0, words.Count - 1)];
+        }
+
+        var divisor = (value.DividedBy is { } by ? registers[by] : 1L) * (value.InTenths ? 10 : 1);
         if (divisor == 0)
             return "–";
         var scale = (long)Math.Pow(10, value.Decimals);
-        var numerator = Registers[value.Register] * scale;
-        var isNegative = numerator < 0 != divisor < 0;
+        var numerator = (registers[value.Register] + value.Plus) * scale;
+        var isNegative = !value.WithoutSign && numerator < 0 != divisor < 0;
         var (n, d) = (Math.Abs(numerator), Math.Abs(divisor));
         var rounded = ((2 * n) + d) / (2 * d);
         var sign = isNegative && rounded != 0 ? "−" : "";

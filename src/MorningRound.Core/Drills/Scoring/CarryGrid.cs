@@ -227,12 +227,5 @@ public sealed record CarryGrid : ScoringProtocol
                 .. Flow.Done(Flow.Choice(answer), [.. then, Flow.Add("_tries")], $"cell{cell}"),
             ];
 
-    private static string Named(GridCell cell) =>
-        $"{cell.Club.InWords()}, {cell.Swing switch
-    {
-        SwingLength.HalfPastSeven => "7:30",
-        SwingLength.Nine => "9:00",
-        SwingLength.Ten => "10:00",
-        _ => "full",
-    }}";
+    private static string Named(GridCell cell) => $"{cell.Club.InWords()}, {cell.Swing.InWords()}";
 }

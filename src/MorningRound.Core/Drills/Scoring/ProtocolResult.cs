@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Drills.Scoring;
@@ -72,6 +73,9 @@ public sealed record ProtocolResult
 
     /// <summary>The result in one line, with its doubt where that matters.</summary>
     public required Message Said { get; init; }
+
+    /// <summary>The card of holes that were played; null in every other drill.</summary>
+    public Card? Card { get; init; }
 
     /// <summary>The same in English.</summary>
     public string Text => Said.In();

@@ -47,6 +47,7 @@ public enum CountBy
 [JsonDerivedType(typeof(MeasuredShots), "measuredShots")]
 [JsonDerivedType(typeof(RehearsedScenario), "rehearsedScenario")]
 [JsonDerivedType(typeof(UpAndDown), "upAndDown")]
+[JsonDerivedType(typeof(PlayedHoles), "holes")]
 public abstract record ScoringProtocol
 {
     /// <summary>More than any drill asks for; keeps flows small enough for a phone.</summary>
@@ -152,9 +153,11 @@ public abstract record ScoringProtocol
         var taken = 0;
         var isStopped = false;
         var isComplete = true;
+        IReadOnlyDictionary<string, int>? atFirst = null;
         foreach (var ask in Play(seed, tally))
         {
             isComplete = false;
+            atFirst ??= tally.Counts.ToDictionary(c => c.Key, c => c.Value);
             if (taken == inputs.Count)
                 break;
             var input = inputs[taken];
@@ -176,7 +179,7 @@ public abstract record ScoringProtocol
         if (taken < inputs.Count)
             return ProtocolResult.Unfitting(MeasureKinds, taken);
         var reading =
-            tally.Counts.Values.All(n => n == 0) && tally.Attempts == 0 ? ResultStatus.Nothing
+            tally.Attempts == 0 && tally.Counts.All(c => c.Value == atFirst?.GetValueOrDefault(c.Key)) ? ResultStatus.Nothing
             : isComplete ? ResultStatus.Complete
             : isStopped ? ResultStatus.Stopped
             : ResultStatus.UnderWay;
@@ -187,6 +190,7 @@ public abstract record ScoringProtocol
             Counts = tally.Counts,
             Samples = tally.Samples,
             Measures = [.. MeasureKinds.Select(m => m.With(reading == ResultStatus.Nothing ? null : Value(m.Name, tally)))],
+            Card = reading == ResultStatus.Nothing ? null : tally.Card,
             Said = reading == ResultStatus.Nothing ? DrillSentences.NothingAttempted.Of() : Say(tally),
         };
     }

@@ -1,3 +1,5 @@
+using MorningRound.Core.OnCourse;
+
 namespace MorningRound.Core.Drills.Scoring;
 
 /// <summary>What is counted while a drill is played.</summary>
@@ -12,6 +14,9 @@ internal sealed class Tally
 
     public IReadOnlyDictionary<string, IReadOnlyList<int>> Samples =>
         _samples.ToDictionary(s => s.Key, s => (IReadOnlyList<int>)s.Value);
+
+    /// <summary>The card of holes that are played; null in every other drill.</summary>
+    public Card? Card { get; set; }
 
     public int this[string name]
     {

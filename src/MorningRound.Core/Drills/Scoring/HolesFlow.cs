@@ -1,0 +1,741 @@
+using MorningRound.Core.Courses;
+using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
+using MorningRound.Core.Units;
+
+namespace MorningRound.Core.Drills.Scoring;
+
+/// <summary>
+/// Holes as a phone walks them: what is left is subtracted there, and what is offered is looked up in tables by hole and by
+/// distance that were made here. <see cref="PlayedHoles"/> counts the same shots for the result and does not use it.
+/// </summary>
+internal sealed class HolesFlow
+{
+    /// <summary>How far a ball can have gone, in tenths.</summary>
+    public static readonly NumberRange Went = new(0, 4_000, 10);
+
+    /// <summary>How far from the hole a missed green can be, in tenths.</summary>
+    public static readonly NumberRange FromHole = new(10, 1_000, 10);
+
+    /// <summary>How long a putt can be, in tenths of a foot.</summary>
+    public static readonly NumberRange PuttFeet = new(10, 1_500, 10);
+
+    /// <summary>How far from the hole a missed green is proposed to be, in tenths.</summary>
+    private const int BesideGreen = 120;
+
+    /// <summary>
+    /// Up to here, in tenths, a club without a number may reach the green. The product's own.
+    /// </summary>
+    private const int UnknownReaches = 2_000;
+
+    /// <summary>Stands for a carry that nobody measured: no number that can be given, so that none is proposed.</summary>
+    private const int Unknown = -10;
+
+    /// <summary>A club reaches a green that is so much further than it carries.</summary>
+    private const double Reach = 1.1;
+
+    private const string Tee = "tee";
+    private const string Long = "long";
+    private const string Club = "club";
+    private const string Chip = "chip";
+    private const string Ask = "ask";
+
+    private static readonly int[] Nudges = [-100, -50, 50, 100];
+
+    private static readonly string[] Lies = ["tee", "fairway", "rough", "sand", "trees"];
+
+    private static readonly string[] PuttsFor = ["for birdie or better", "for par", "for bogey", "for more than bogey"];
+
+    private readonly LaidHoles _laid;
+    private readonly ShotChoices _choices;
+    private readonly OfferLists _clubs;
+    private readonly FlowBuilder _flow = new();
+    private readonly (IReadOnlyList<LaidHole> Kinds, IReadOnlyList<int> OfHoles) _nearKinds;
+    private readonly (IReadOnlyList<LaidHole> Kinds, IReadOnlyList<int> OfHoles) _farKinds;
+
+    public HolesFlow(LaidHoles laid)
+    {
+        _laid = laid;
+        _choices = new ShotChoices(laid);
+        _nearKinds = KindsOf(AsNear);
+        _farKinds = KindsOf(AsFar);
+        _clubs = new OfferLists(
+            laid,
+            [.. laid.Holes.Select(h => Offered(OnTheWay(h))), .. IsWhole ? laid.Holes.Select(h => Offered(AtTheGreen(h))) : []]
+        );
+    }
+
+    private bool IsWhole => _laid.Way == WayToPlay.WholeHoles;
+
+    private bool IsExpected => _laid.Putts == PuttsBy.Expected;
+
+    private string Unit => _laid.Unit.Sign();
+
+    private int Count => _laid.Holes.Count;
+
+    /// <summary>A place where a ball comes to rest, as it is recorded.</summary>
+    public static string NameOf(Finish finish)
+    {
+        var name = finish.ToString();
+        return char.ToLowerInvariant(name[0]) + name[1..];
+    }
+
+    /// <summary>Hundredths of the strokes that are usual for a putt of whole feet.</summary>
+    public static int ExpectedHundredths(int feet) =>
+        (int)Math.Round(100 * ExpectedStrokes.From(Lie.Green, Length.FromFeet(feet)), MidpointRounding.AwayFromZero);
+
+    public AttemptFlow Compile()
+    {
+        var first = _laid.Holes[0];
+        var fromTheTee = _laid.Holes.Select(h => _clubs.Add(_choices.For(h, Lie.Tee, h.Length), h.Length)).ToList();
+        _flow
+            .Registers("hole", "teeShots", "fairways", "missedLeft", "missedRight")
+            .Register("_offers", fromTheTee[0])
+            .Registers("_wheres");
+        if (!IsWhole)
+        {
+            _flow.Display(
+                "{0} of {1} on the fairway; missed left {2}, right {3}",
+                Flow.Value("fairways"),
+                Flow.Value("teeShots"),
+                Flow.Value("missedLeft"),
+                Flow.Value("missedRight")
+            );
+            AddTeeShots(fromTheTee);
+            return _flow.Offers(_clubs.Lists, _clubs.Notes).Build();
+        }
+
+        _flow
+            .Register("left", 10 * first.Length)
+            .Registers("lie", "shot", "strokes", "penalties", "greens", "pickedUp", "over", "par")
+            .Registers("_with", "_carry", "_reach", "_putt", "_abs")
+            .Register("_beside", BesideGreen)
+            .Registers("_near", "_far")
+            .Register("_least", 10 * ShotRules.LeastLeft)
+            .Register("_isTeeShot", first.Par > 3 ? 1 : 0)
+            .Register("_par", first.Par)
+            .Register("_most", ShotRules.PickedUp(first.Par))
+            .Register("_inRegulation", first.Par - 2);
+        if (_laid.Targets.Count > 0)
+        {
+            var nearest = Halfway.Count(h => 10 * first.Length >= h);
+            var off = (10 * _laid.Targets[nearest].Distance) - (10 * first.Length);
+            _flow.Register("_target", nearest).Register("_off", off).Register("_offSide", Math.Sign(off) + 1);
+        }
+
+        if (IsExpected)
+        {
+            _flow
+                .Registers("puttHundredths")
+                .Register("_hundred", 100)
+                .Display(
+                    "≈ {0} strokes over {1} of {2} holes",
+                    Flow.Value("_shown") with
+                    {
+                        DividedBy = "_hundred",
+                        Decimals = 1,
+                    },
+                    Flow.Value("over"),
+                    Flow.Value("_holes")
+                )
+                .Registers("_shown");
+        }
+        else
+        {
+            _flow
+                .Registers("putts", "waiting", "puttHole", "_want", "_feet", "_kind", "_next")
+                .Registers([.. Enumerable.Range(0, Count).SelectMany(i => new[] { $"_want{i}", $"_feet{i}" })])
+                .Display(
+                    "{0} strokes, {1} of {2} holes played out, {3} putts waiting",
+                    Flow.Value("strokes"),
+                    Flow.Value("over"),
+                    Flow.Value("_holes"),
+                    Flow.Value("waiting")
+                );
+        }
+
+        _flow.Register("_holes", Count);
+        AddShots(fromTheTee);
+        AddHoleEnds(fromTheTee);
+        if (!IsExpected)
+            AddPuttingOut();
+        return _flow.Offers(_clubs.Lists, _clubs.Notes).Build(first.Par > 3 ? Tee : Club);
+    }
+
+    private FlowQuestionChoice Clubs =>
+        new([
+            .. _laid.Numbers.Select(n => new FlowOption(n.Value, Capital(n.InWords()))),
+            new FlowOption(PlayedHoles.PickUp, IsWhole ? "Pick up, leave this hole" : "Leave this hole"),
+        ])
+        {
+            OffersAt = "_offers",
+        };
+
+    private static FlowQuestionChoice Wheres =>
+        new([.. Enum.GetValues<Finish>().Select(f => new FlowOption(NameOf(f), f.InWords()))]) { OffersAt = "_wheres" };
+
+    private static IReadOnlyList<FlowOffer> Offered(IEnumerable<Finish> places) =>
+        [.. places.Select(p => new FlowOffer(NameOf(p)))];
+
+    /// <summary>Where a shot that does not reach the green can come to rest on a hole.</summary>
+    private static IEnumerable<Finish> OnTheWay(LaidHole hole) =>
+        [
+            Finish.Fairway,
+            Finish.RoughLeft,
+            Finish.RoughRight,
+            .. hole.Left is { } left ? [Finishes.In(left, TargetSide.Left)] : Array.Empty<Finish>(),
+            .. hole.Right is { } right ? [Finishes.In(right, TargetSide.Right)] : Array.Empty<Finish>(),
+            .. Across(hole),
+        ];
+
+    /// <summary>Where a shot that may reach the green can come to rest on a hole.</summary>
+    private static IEnumerable<Finish> AtTheGreen(LaidHole hole)
+    {
+        var beside = new[] { hole.Green.Left, hole.Green.Right, hole.Green.Front, hole.Green.Back };
+        return
+        [
+            Finish.Green,
+            Finish.ShortOfGreen,
+            Finish.LeftOfGreen,
+            Finish.RightOfGreen,
+            Finish.OverGreen,
+            .. beside.Contains(TroubleKind.Sand) ? [Finish.GreenSand] : Array.Empty<Finish>(),
+            .. beside.Contains(TroubleKind.Water) ? [Finish.GreenWater] : Array.Empty<Finish>(),
+            .. Across(hole),
+            Finish.Holed,
+        ];
+    }
+
+    private static IEnumerable<Finish> Across(LaidHole hole) =>
+        hole.Across?.Kind switch
+        {
+            null => [],
+            TroubleKind.Water => [Finish.WaterAcross],
+            _ => [Finish.SandAcross],
+        };
+
+    private IReadOnlyList<string> Numbered => [.. _laid.Holes.Select(h => h.Number.ToString(Written.Culture))];
+
+    private FlowValue HoleNumber(string register = "hole") => Flow.Value(register) with { Words = Numbered };
+
+    private FlowValue Par => Flow.Value("hole") with { Words = [.. _laid.Holes.Select(h => h.Par.ToString(Written.Culture))] };
+
+    private static FlowValue Left => Flow.Value("left") with { InTenths = true };
+
+    /// <summary>Asks for the club of a tee shot on a hole with a fairway.</summary>
+    private FlowText FromTheTee =>
+        new(
+            $"Hole {{0}}, par {{1}}, {{2}} {Unit}. {{3}}",
+            [
+                HoleNumber(),
+                Par,
+                Flow.Value("hole") with
+                {
+                    Words = [.. _laid.Holes.Select(h => h.Length.ToString(Written.Culture))],
+                },
+                Flow.Value("hole") with
+                {
+                    Words = [.. _laid.Holes.Select(h => HoleWords.HowItLies(h, _laid).In())],
+                },
+            ]
+        );
+
+    /// <summary>Asks for the club of any other shot.</summary>
+    private FlowText Next(string then, params FlowValue[] values) =>
+        new($"Hole {{0}}, par {{1}}: {{2}} {Unit} left, {{3}}. {then}", [HoleNumber(), Par, Left, LieNow, .. values]);
+
+    private static FlowValue LieNow => Flow.Value("lie") with { Words = Lies };
+
+    private FlowText AtTheHole
+    {
+        get
+        {
+            var aims = Flow.Value("hole") with { Words = [.. _laid.Holes.Select(h => GreenAim.Of(h, _laid.UsualMiss).Why.In())] };
+            return _laid.Targets.Count == 0
+                ? Next("{4}", aims)
+                : Next(
+                    $"{{4}} Nearest target: {{5}}, {{6}} {Unit} {{7}}.",
+                    aims,
+                    Flow.Value("_target") with
+                    {
+                        Words = [.. _laid.Targets.Select(t => t.Name)],
+                    },
+                    Flow.Value("_off") with
+                    {
+                        InTenths = true,
+                        WithoutSign = true,
+                    },
+                    Flow.Value("_offSide") with
+                    {
+                        Words = ["nearer than the hole", "off", "further than the hole"],
+                    }
+                );
+        }
+    }
+
+    private FlowEffect[] CountTeeShot(Finish finish)
+    {
+        FlowEffect Counted(string register) => IsWhole ? Flow.AddRegister(register, "_isTeeShot") : Flow.Add(register);
+        return
+        [
+            Counted("teeShots"),
+            .. finish is Finish.Fairway or Finish.Green or Finish.Holed ? [Counted("fairways")] : Array.Empty<FlowEffect>(),
+            .. finish.Rule().Side is { } side
+                ? [Counted(side == TargetSide.Left ? "missedLeft" : "missedRight")]
+                : Array.Empty<FlowEffect>(),
+            .. IsWhole ? [Flow.Set("_isTeeShot", 0)] : Array.Empty<FlowEffect>(),
+        ];
+    }
+
+    private void AddTeeShots(IReadOnlyList<int> fromTheTee)
+    {
+        _flow
+            .State(
+                Tee,
+                FromTheTee,
+                Clubs,
+                [
+                    .. _laid.Numbers.Select(n => Flow.Part(Flow.Choice(n.Value), [], "where")),
+                    Flow.Done(Flow.Choice(PlayedHoles.PickUp), [], "next"),
+                ]
+            )
+            .At(0, step: FlowStep.Choose)
+            .State(
+                "where",
+                "Where did it go?",
+                Wheres,
+                [.. Enum.GetValues<Finish>().Select(f => Flow.Done(Flow.Choice(NameOf(f)), CountTeeShot(f), "next"))]
+            )
+            .At(0, step: FlowStep.Finish)
+            .State(
+                "next",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part([new RegisterIs("hole", Count - 1)], [], null),
+                Flow.Part(Flow.Always, [Flow.Add("hole"), Flow.Add("_wheres"), Flow.Nth("_offers", "hole", fromTheTee)], Tee)
+            );
+    }
+
+    private void AddShots(IReadOnlyList<int> fromTheTee)
+    {
+        foreach (
+            var (name, prompt) in new[]
+            {
+                (Tee, FromTheTee),
+                (Long, Next("Choose what to leave.")),
+                (Club, AtTheHole),
+                (Chip, Next("Choose the spot it is to land on.")),
+            }
+        )
+        {
+            _flow
+                .State(
+                    name,
+                    prompt,
+                    Clubs,
+                    [
+                        .. _laid.Numbers.Select((n, i) => Flow.Part(Flow.Choice(n.Value), [Flow.Set("_with", i)], "chosen")),
+                        Flow.Done(Flow.Choice(PlayedHoles.PickUp), [], "pickedUp"),
+                    ]
+                )
+                .At(0, step: FlowStep.Choose);
+        }
+
+        _flow
+            .State(
+                "chosen",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part(
+                    Flow.Always,
+                    [
+                        Flow.Nth("_carry", "_with", [.. _laid.Numbers.Select(n => n.Carry is { } carry ? 10 * carry : Unknown)]),
+                        Flow.Nth(
+                            "_reach",
+                            "_with",
+                            [.. _laid.Numbers.Select(n => n.Carry is { } carry ? (int)(10 * carry * Reach) : UnknownReaches)]
+                        ),
+                        Flow.SetRegister("_wheres", "hole"),
+                        Flow.Found("_putt", "left", PuttFrom, PuttFeetProposed),
+                    ],
+                    "reach"
+                )
+            )
+            .State(
+                "reach",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part([new RegisterReaches("_reach", "left")], [Flow.AddRegister("_wheres", "_holes")], "where"),
+                Flow.Part(Flow.Always, [], "where")
+            )
+            .State("where", "Where did it go?", Wheres, [.. Enum.GetValues<Finish>().Select(Landing)])
+            .At(0, step: FlowStep.Finish)
+            .State(
+                "went",
+                "How far did it go?",
+                Asked(Went, "Went", Unit, "_carry"),
+                Flow.Done(
+                    Flow.Always,
+                    [
+                        Flow.AddInput("left", negative: true),
+                        Flow.SetRegister("_abs", "left"),
+                        Flow.Max("left", "_abs").Negative(),
+                        Flow.Max("left", "_least"),
+                    ],
+                    "after"
+                )
+            )
+            .At(0, step: FlowStep.Measure)
+            .State(
+                "from",
+                "How far is it from the hole?",
+                Asked(FromHole, "From the hole", Unit, "_beside"),
+                Flow.Done(Flow.Always, [Flow.SetInput("left")], "after")
+            )
+            .At(0, step: FlowStep.Measure)
+            .State(
+                "putt",
+                "How long is the putt?",
+                Asked(PuttFeet, "Putt", LengthUnit.Feet.Sign(), "_putt"),
+                Flow.Done(
+                    Flow.Always,
+                    IsExpected
+                        ? [Flow.SetInput("_abs"), Flow.Found("_putt", "_abs", FeetTenths, Hundredths)]
+                        : [Flow.SetInput("_feet") with { RegisterAt = "hole" }],
+                    "onGreen"
+                )
+            )
+            .At(0, step: FlowStep.Measure)
+            .State(
+                "after",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part([new RegisterReaches("shot", "_most")], [], "pickedUp"),
+                Flow.Part(Flow.Always, [.. NearestTarget()], "choose")
+            )
+            .State("choose", "", new FlowQuestionNothing(), [.. Choosing(fromTheTee)])
+            .State(
+                Ask,
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part([new RegisterIs("lie", (int)Lie.Fairway), new RegisterIs("left", Longest)], [], Long),
+                Flow.Part([new RegisterIs("lie", (int)Lie.Fairway), new RegisterIs("left", 10 * _choices.ChipUpTo)], [], Club),
+                Flow.Part([new RegisterIs("lie", (int)Lie.Fairway)], [], Chip),
+                Flow.Part([new RegisterIs("_par", 4)], [], Tee),
+                Flow.Part(Flow.Always, [], Club)
+            );
+    }
+
+    /// <summary>From here on, in tenths, nothing reaches the green.</summary>
+    private int Longest => 1 + (_laid.Numbers.Max(n => n.Carry) is { } carry ? (int)(10 * carry * Reach) : UnknownReaches);
+
+    private static FlowQuestionNumber Asked(NumberRange range, string label, string unit, string proposed) =>
+        new(label, unit, range.Least, range.Most, range.Step) { Proposed = proposed, Nudges = Nudges };
+
+    private IEnumerable<FlowTransition> Landing(Finish finish)
+    {
+        var rule = finish.Rule();
+        FlowEffect[] then =
+        [
+            .. CountTeeShot(finish),
+            Flow.Add("shot", 1 + rule.Penalty),
+            .. rule.Penalty > 0 ? [Flow.Add("penalties", rule.Penalty)] : Array.Empty<FlowEffect>(),
+            .. rule.Lie is { } lie ? [Flow.Set("lie", (int)lie)] : Array.Empty<FlowEffect>(),
+        ];
+        return rule.Asked switch
+        {
+            AskedNumber.Went => Flow.Part(Flow.Choice(NameOf(finish)), then, "went"),
+            AskedNumber.FromHole => Flow.Part(Flow.Choice(NameOf(finish)), then, "from"),
+            AskedNumber.Putt => Flow.Part(Flow.Choice(NameOf(finish)), then, "putt"),
+            _ => Flow.Done(Flow.Choice(NameOf(finish)), then, finish == Finish.Holed ? "holed" : "after"),
+        };
+    }
+
+    /// <summary>Half the way from each target to the next, in tenths: from there on the next is nearer.</summary>
+    private IReadOnlyList<int> Halfway =>
+        [.. _laid.Targets.Zip(_laid.Targets.Skip(1)).Select(two => 5 * (two.First.Distance + two.Second.Distance))];
+
+    private IEnumerable<FlowEffect> NearestTarget()
+    {
+        if (_laid.Targets.Count == 0)
+            return [];
+        return
+        [
+            Flow.Lookup("_target", "left", Halfway),
+            Flow.Nth("_off", "_target", [.. _laid.Targets.Select(t => 10 * t.Distance)]),
+            Flow.AddRegister("_off", "left").Negative(),
+            Flow.Lookup("_offSide", "_off", [0, 1]),
+        ];
+    }
+
+    /// <summary>
+    /// Leads to the next club with what is offered for it: by hole from a tee, from trouble always the same, otherwise by hole, lie
+    /// and what is left.
+    /// </summary>
+    private IEnumerable<FlowTransition>[] Choosing(IReadOnlyList<int> fromTheTee)
+    {
+        var recovery = _clubs.Add(_choices.For(_laid.Holes[0], Lie.Recovery, 1), 1);
+        List<IEnumerable<FlowTransition>> transitions =
+        [
+            Flow.Part([new RegisterIs("lie", (int)Lie.Recovery)], [Flow.Set("_offers", recovery)], Ask),
+        ];
+        foreach (var lie in new[] { Lie.Sand, Lie.Rough, Lie.Fairway })
+        {
+            FlowGuard[] lies = [new RegisterIs("lie", (int)lie)];
+            if (_laid.Holes.Max(h => h.Length) is var longest && longest >= _choices.MayLayUpFrom)
+            {
+                FlowGuard[] isFar = [.. lies, new RegisterIs("left", 10 * _choices.MayLayUpFrom)];
+                transitions.AddRange(
+                    ByHole(isFar, "_far", _farKinds.Kinds, h => ByDistance(h, lie, _choices.MayLayUpFrom, longest))
+                );
+            }
+
+            transitions.AddRange(
+                ByHole(lies, "_near", _nearKinds.Kinds, h => ByDistance(h, lie, ShotRules.LeastLeft, _choices.MayLayUpFrom - 1))
+            );
+        }
+
+        transitions.Add(Flow.Part(Flow.Always, [Flow.Nth("_offers", "hole", fromTheTee)], Ask));
+        return [.. transitions];
+    }
+
+    /// <summary>
+    /// A transition for each kind of hole, from the last to the first, so that the first that fits is the one.
+    /// </summary>
+    private static IEnumerable<IEnumerable<FlowTransition>> ByHole(
+        FlowGuard[] when,
+        string register,
+        IReadOnlyList<LaidHole> kinds,
+        Func<LaidHole, FlowEffect> then
+    )
+    {
+        for (var kind = kinds.Count - 1; kind >= 0; kind--)
+            yield return Flow.Part(
+                [.. when, .. kind > 0 ? [new RegisterIs(register, kind)] : Array.Empty<FlowGuard>()],
+                [then(kinds[kind])],
+                Ask
+            );
+    }
+
+    /// <summary>The kinds of holes, each once, and of which kind each hole is.</summary>
+    private (IReadOnlyList<LaidHole> Kinds, IReadOnlyList<int> OfHoles) KindsOf(Func<LaidHole, LaidHole> alike)
+    {
+        var kinds = _laid.Holes.Select(alike).Distinct().ToList();
+        return (kinds, [.. _laid.Holes.Select(h => kinds.IndexOf(alike(h)))]);
+    }
+
+    /// <summary>What of a hole the choices near the green depend on; holes that share it share their tables.</summary>
+    private static LaidHole AsNear(LaidHole hole)
+    {
+        var (front, back) = (hole.Green.Front, hole.Green.Back);
+        return AsFar(hole) with
+        {
+            Left = null,
+            Right = null,
+            Fairway = null,
+            Green = new Green
+            {
+                Front = front,
+                Back = back,
+                Depth = front is null ? 0 : hole.Green.Depth,
+            },
+            Pin = new Pin(PinSide.Middle, front is null ? PinDepth.Middle : hole.Pin.Depth),
+        };
+    }
+
+    /// <summary>What of a hole the choices from further away depend on.</summary>
+    private static LaidHole AsFar(LaidHole hole) =>
+        hole with
+        {
+            Number = 0,
+            Par = 0,
+            Bend = default,
+            SafeSide = null,
+            Length = hole.Across is null ? 0 : hole.Length,
+            Pin = hole.Pin with { Side = PinSide.Middle },
+            Fairway = hole.Fairway is { } fairway ? new LaidFairway { Width = fairway.Width, Wanted = 0 } : null,
+        };
+
+    private FlowEffect ByDistance(LaidHole hole, Lie lie, int from, int to)
+    {
+        List<int> table = [];
+        List<int> values = [];
+        for (var left = from; left <= to; left++)
+        {
+            if (values.Count > 0 && _choices.Judged(left) == _choices.Judged(left - 1))
+                continue;
+            var list = _clubs.Add(_choices.For(hole, lie, left), left);
+            if (values.Count > 0 && values[^1] == list)
+                continue;
+            if (values.Count > 0)
+                table.Add(10 * left);
+            values.Add(list);
+        }
+
+        return Flow.Found("_offers", "left", table, values);
+    }
+
+    private void AddHoleEnds(IReadOnlyList<int> fromTheTee)
+    {
+        FlowGuard[] inRegulation = [new RegisterReaches("_inRegulation", "shot")];
+        FlowEffect[] counted = [Flow.AddRegister("strokes", "shot")];
+        FlowEffect[] over = [Flow.Add("over"), Flow.AddRegister("par", "_par")];
+        FlowEffect[] holed = [.. counted, .. over];
+        FlowEffect[] waits = IsExpected
+            ? [.. counted, .. over, Flow.AddRegister("puttHundredths", "_putt")]
+            :
+            [
+                .. counted,
+                Flow.Add("waiting"),
+                Flow.SetRegister("_want", "shot"),
+                Flow.AddRegister("_want", "_par").Negative(),
+                Flow.Lookup("_want", "_want", [-1, 0, 1]),
+                Flow.Add("_want"),
+                Flow.SetRegister("_want", "_want") with
+                {
+                    RegisterAt = "hole",
+                },
+            ];
+        _flow
+            .State(
+                "holed",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part(inRegulation, [.. holed, Flow.Add("greens")], "next"),
+                Flow.Part(Flow.Always, holed, "next")
+            )
+            .State(
+                "onGreen",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part(inRegulation, [.. waits, Flow.Add("greens")], "next"),
+                Flow.Part(Flow.Always, waits, "next")
+            )
+            .State(
+                "pickedUp",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part(Flow.Always, [Flow.AddRegister("strokes", "_most"), Flow.Add("pickedUp"), .. over], "next")
+            )
+            .State(
+                "next",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part([new RegisterIs("hole", Count - 1)], Shown(), IsExpected ? null : "waiting"),
+                Flow.Part(
+                    Flow.Always,
+                    [
+                        .. Shown(),
+                        Flow.Add("hole"),
+                        Flow.Nth("left", "hole", [.. _laid.Holes.Select(h => 10 * h.Length)]),
+                        Flow.Set("lie", (int)Lie.Tee),
+                        Flow.Set("shot", 0),
+                        Flow.Nth("_par", "hole", [.. _laid.Holes.Select(h => h.Par)]),
+                        Flow.Nth("_isTeeShot", "hole", [.. _laid.Holes.Select(h => h.Par > 3 ? 1 : 0)]),
+                        Flow.Nth("_most", "hole", [.. _laid.Holes.Select(h => ShotRules.PickedUp(h.Par))]),
+                        Flow.Nth("_inRegulation", "hole", [.. _laid.Holes.Select(h => h.Par - 2)]),
+                        Flow.Nth("_offers", "hole", fromTheTee),
+                        Flow.Nth("_near", "hole", _nearKinds.OfHoles),
+                        Flow.Nth("_far", "hole", _farKinds.OfHoles),
+                        .. NearestTarget(),
+                    ],
+                    Ask
+                )
+            );
+    }
+
+    /// <summary>The strokes so far with the putts that stand for those not hit, in hundredths.</summary>
+    private FlowEffect[] Shown() =>
+        IsExpected ? [Flow.Product("_shown", "strokes", "_hundred"), Flow.AddRegister("_shown", "puttHundredths")] : [];
+
+    /// <summary>Looks through the holes four times: for birdies, pars, bogeys and the rest, and asks for the putts of each.</summary>
+    private void AddPuttingOut()
+    {
+        _flow
+            .State(
+                "waiting",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part([new RegisterIs("_kind", PuttsFor.Length)], [], null),
+                Flow.Part([new RegisterIs("_next", Count)], [Flow.Add("_kind"), Flow.Set("_next", 0)], "waiting"),
+                Flow.Part(
+                    Flow.Always,
+                    [Flow.SetRegister("_want", "_want") with { FromAt = "_next" }, Flow.Add("_want", -1)],
+                    "look"
+                )
+            )
+            .State(
+                "look",
+                "",
+                new FlowQuestionNothing(),
+                Flow.Part(
+                    [new RegisterReaches("_want", "_kind"), new RegisterReaches("_kind", "_want")],
+                    [
+                        Flow.SetRegister("puttHole", "_next"),
+                        Flow.SetRegister("_feet", "_feet") with
+                        {
+                            FromAt = "_next",
+                        },
+                        Flow.Nth("_par", "_next", [.. _laid.Holes.Select(h => h.Par)]),
+                        Flow.Add("_next"),
+                    ],
+                    "putts"
+                ),
+                Flow.Part(Flow.Always, [Flow.Add("_next")], "waiting")
+            )
+            .State(
+                "putts",
+                new FlowText(
+                    "Hole {0}, {1}: {2} ft. Putts until it was in?",
+                    [
+                        HoleNumber("puttHole"),
+                        Flow.Value("_kind") with
+                        {
+                            Words = PuttsFor,
+                        },
+                        Flow.Value("_feet") with
+                        {
+                            InTenths = true,
+                        },
+                    ]
+                ),
+                new FlowQuestionChoice([
+                    .. Enumerable.Range(1, PlayedHoles.MostPutts).Select(n => new FlowOption($"{n}", Putts(n))),
+                ]),
+                [
+                    .. Enumerable
+                        .Range(1, PlayedHoles.MostPutts)
+                        .Select(n =>
+                            Flow.Done(
+                                Flow.Choice($"{n}"),
+                                [
+                                    Flow.Add("putts", n),
+                                    Flow.Add("strokes", n),
+                                    Flow.AddRegister("par", "_par"),
+                                    Flow.Add("waiting", -1),
+                                    Flow.Add("over"),
+                                ],
+                                "waiting"
+                            )
+                        ),
+                ]
+            )
+            .At(0, step: FlowStep.Putt);
+
+        static string Putts(int number) =>
+            number == PlayedHoles.MostPutts ? $"{number} or more" : number.ToString(Written.Culture);
+    }
+
+    /// <summary>From these distances on, in tenths, a longer first putt is proposed.</summary>
+    private static readonly int[] PuttFrom = [200, 500, 800, 1_100, 1_400, 1_700, 2_000];
+
+    /// <summary>The proposed first putt, in tenths of a foot: about as far off as shots of the length usually are. The product's own.</summary>
+    private static readonly int[] PuttFeetProposed = [60, 100, 150, 180, 220, 260, 320, 400];
+
+    private static readonly int[] FeetTenths = [.. Enumerable.Range(2, 149).Select(f => 10 * f)];
+
+    private static readonly int[] Hundredths = [.. Enumerable.Range(1, 150).Select(ExpectedHundredths)];
+
+    private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
+}
