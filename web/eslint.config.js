@@ -7,6 +7,7 @@ const floors = [
   'accounts',
   'students',
   'places',
+  'courses',
   'drills',
   'plans',
   'sessions',

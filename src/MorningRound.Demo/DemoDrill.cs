@@ -11,6 +11,9 @@ internal static class DemoDrill
     /// <summary>More than any drill of the demo takes; a streak that does not come ends here.</summary>
     private const int MostInputs = 60;
 
+    /// <summary>More than nine holes take.</summary>
+    private const int MostInputsOfHoles = 240;
+
     /// <summary>The inputs of one drill.</summary>
     /// <param name="drill">The drill as it was set.</param>
     /// <param name="skill">How often the good answer is given, 0 to 1.</param>
@@ -20,9 +23,12 @@ internal static class DemoDrill
     {
         var walk = FlowWalk.Of(drill.Flow);
         var inputs = new List<DrillInput>();
-        while (walk.State is { } state && inputs.Count < MostInputs)
+        var isHoles = drill.Protocol is PlayedHoles;
+        while (walk.State is { } state && inputs.Count < (isHoles ? MostInputsOfHoles : MostInputs))
         {
-            var input = Answer(drill, state, walk.Attempts + 1, skill, startDegrees, inputs, random);
+            var input = isHoles
+                ? DemoHoles.Answer(walk, skill, random)
+                : Answer(drill, state, walk.Attempts + 1, skill, startDegrees, inputs, random);
             inputs.Add(input);
             walk = walk.Take(input);
         }

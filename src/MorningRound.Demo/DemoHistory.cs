@@ -7,6 +7,7 @@ using MorningRound.Core.Sessions;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Places;
@@ -38,6 +39,7 @@ internal sealed class DemoHistory
     private readonly StudentService _students;
     private readonly StudentFileService _files;
     private readonly PlaceService _places;
+    private readonly CourseService _courses;
     private readonly DrillService _drills;
     private readonly PlanService _plans;
     private readonly WeekService _weeks;
@@ -66,6 +68,7 @@ internal sealed class DemoHistory
         _students = new StudentService(db, _clock);
         _files = new StudentFileService(db, _clock);
         _places = new PlaceService(db, _clock);
+        _courses = new CourseService(db, _clock);
         _drills = new DrillService(db, _clock, _files);
         _plans = new PlanService(db, _clock);
         var pain = new PainService(db, _files);
@@ -104,6 +107,7 @@ internal sealed class DemoHistory
         _clock.Turn(ThisWeek.Plus(-WeeksAgo).Monday, 9);
         await _drills.SetUpAsync(_coach.AcademyId, cancel);
         await _places.ImportAsync(_coach, DemoPlaces.On(ThisWeek.Plus(-WeeksAgo).Monday), cancel);
+        await _courses.ImportAsync(_coach, DemoCourse.File, cancel);
         foreach (var plan in DemoPlans.All)
         {
             _planIds[plan.Title] = Guid.CreateVersion7();

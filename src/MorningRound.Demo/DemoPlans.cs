@@ -436,6 +436,7 @@ internal static class DemoPlans
             Minutes = minutes,
             Balls = balls,
             Holes = holes,
+            Play = DemoCourse.Holes(holes),
             Clubs = clubs,
             FullRoutine = true,
             Exit = new AfterMinutes(),

@@ -61,6 +61,53 @@ public sealed class School
             coachNote = note,
         };
 
+    public static object Course(string name = "Osier Island") =>
+        new
+        {
+            name,
+            tees = new[] { "Ferry" },
+            holes = new object[]
+            {
+                new
+                {
+                    par = 4,
+                    lengths = new[] { 340.0 },
+                    fairwayWidth = 30.0,
+                    left = "water",
+                },
+                new { par = 3, lengths = new[] { 150.0 } },
+            },
+        };
+
+    /// <summary>A hole of a course and a short quick one, as a segment plays them.</summary>
+    public static object Holes() =>
+        new
+        {
+            course = "Osier Island",
+            tee = "Ferry",
+            holes = new object[]
+            {
+                new
+                {
+                    kind = "drawn",
+                    number = 1,
+                    hole = new
+                    {
+                        par = 4,
+                        lengths = new[] { 340.0 },
+                        fairwayWidth = 30.0,
+                        left = "water",
+                    },
+                },
+                new
+                {
+                    kind = "quick",
+                    par = 3,
+                    usuallyLeft = new { value = 120.0, unit = "yards" },
+                },
+            },
+        };
+
     public static object Place(string name = "River range") =>
         new
         {

@@ -1,3 +1,4 @@
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
@@ -77,6 +78,11 @@ public static class DrillRules
                 .RequireBetween(ahead, 5, 300, "gateCentimetresAhead", "cm");
         }
 
+        errors.Require(
+            drill.Protocol is not PlayedHoles,
+            "protocol",
+            "Holes belong to a plan and whoever plays it: they are set on the bench, not on the shelf."
+        );
         var found = new List<FieldError>([.. errors.Found, .. drill.Protocol.Check("protocol")]);
         for (var i = 0; i < drill.Ladder.Count; i++)
         {

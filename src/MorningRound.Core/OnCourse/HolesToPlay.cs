@@ -58,6 +58,23 @@ public sealed record HolesToPlay
     /// <summary>What the real width of a fairway is multiplied by on a range.</summary>
     public double Factor { get; init; } = FairwayLayout.UsualFactor;
 
+    /// <summary>As it is called: "3 holes of Heron Island", "14 tee shots".</summary>
+    [JsonIgnore]
+    public string Name
+    {
+        get
+        {
+            var what = (Way, Holes.Count) switch
+            {
+                (WayToPlay.TeeShots, 1) => "1 tee shot",
+                (WayToPlay.TeeShots, var n) => $"{n} tee shots",
+                (_, 1) => "1 hole",
+                (_, var n) => $"{n} holes",
+            };
+            return Course.Length == 0 ? what : $"{what} of {Course}";
+        }
+    }
+
     /// <summary>The balls they usually take: a shot less than par to each green, one beside every second, or one a tee.</summary>
     [JsonIgnore]
     public int UsualBalls =>

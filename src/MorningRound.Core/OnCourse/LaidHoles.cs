@@ -67,7 +67,8 @@ public sealed record LaidHole
 /// <summary>A target of the range in the unit of the play.</summary>
 /// <param name="Name">What it is called.</param>
 /// <param name="Distance">How far it is, in whole units.</param>
-public sealed record LaidTarget(string Name, int Distance);
+/// <param name="BearingDegrees">Its direction from the bay; right is positive.</param>
+public sealed record LaidTarget(string Name, int Distance, double BearingDegrees);
 
 /// <summary>Holes laid out on a ground for one player, with everything that choices are made from.</summary>
 public sealed record LaidHoles
@@ -161,7 +162,8 @@ public sealed record LaidHoles
                     .. player
                         .Targets.Select(t => new LaidTarget(
                             t.Name,
-                            (int)Math.Round(t.Distance.In(unit).Value, MidpointRounding.AwayFromZero)
+                            (int)Math.Round(t.Distance.In(unit).Value, MidpointRounding.AwayFromZero),
+                            t.BearingDegrees
                         ))
                         .OrderBy(t => t.Distance)
                         .ThenBy(t => t.Name, StringComparer.Ordinal)

@@ -182,6 +182,24 @@ public static class PlanRules
                 .RequireBetween(holes, 1, MostHoles, $"{path}.holes", "holes");
         }
 
+        if (practice.Play is { } play)
+        {
+            errors
+                .Require(practice.Phase == Phase.OnCourse, $"{path}.play", "Only an on-course segment plays holes.")
+                .Require(
+                    practice.Place == PlaceKind.Range,
+                    $"{path}.place",
+                    "Holes are laid out on a range; what is played on a course itself is a round."
+                )
+                .Require(practice.Drill is null, $"{path}.drill", "A segment has a drill or plays holes, not both.")
+                .Require(
+                    practice.Holes == play.Holes.Count,
+                    $"{path}.holes",
+                    $"The segment plays {play.Holes.Count} holes; its number of holes says another."
+                )
+                .Include(play.Check($"{path}.play"));
+        }
+
         switch (practice.Exit)
         {
             case AfterBalls:

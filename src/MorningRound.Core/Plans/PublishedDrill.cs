@@ -41,11 +41,11 @@ public sealed record PublishedDrill
     /// drill with which the session holds more than <see cref="MostQuestions"/>.
     /// </summary>
     /// <param name="plan">The plan.</param>
-    /// <param name="player">What drills leave to the student, on a kind of ground.</param>
+    /// <param name="player">What drills and holes leave to the student, where a segment is done.</param>
     /// <param name="assignmentId">The session it becomes.</param>
     public static (IReadOnlyList<PublishedDrill> Drills, IReadOnlyList<FieldError> Errors) Of(
         SessionPlan plan,
-        Func<PlaceKind, PlayerNumbers> player,
+        Func<PracticeSegment, PlayerNumbers> player,
         Guid assignmentId
     )
     {
@@ -54,12 +54,13 @@ public sealed record PublishedDrill
         var questions = 0;
         for (var i = 0; i < plan.Segments.Count; i++)
         {
-            if (plan.Segments[i] is not PracticeSegment { Drill: { } planned } segment)
+            if (plan.Segments[i] is not PracticeSegment segment || segment.Protocol() is not { } unfilled)
                 continue;
-            var protocol = segment.Protocol()!.For(player(segment.Place));
+            var path = segment.Play is null ? $"segments[{i}].drill" : $"segments[{i}].play";
+            var protocol = unfilled.For(player(segment));
             if (protocol.WhatIsMissing() is { } missing)
             {
-                errors.Add(new FieldError($"segments[{i}].drill", $"{segment.Title}: {missing}"));
+                errors.Add(new FieldError(path, $"{segment.Title}: {missing}"));
                 continue;
             }
 
@@ -70,7 +71,7 @@ public sealed record PublishedDrill
             {
                 errors.Add(
                     new FieldError(
-                        $"segments[{i}].drill",
+                        path,
                         $"{segment.Title}: with this drill the session asks for more than a phone should carry. Fewer calls or "
                             + "putts, please, or two sessions."
                     )
@@ -86,10 +87,10 @@ public sealed record PublishedDrill
                     Seed = seed,
                     Flow = flow,
                     ComparabilityKey = Drills.ComparabilityKey.Of(
-                        planned.DrillId,
+                        segment.DrillOrCourseId,
                         protocol,
-                        planned.Rung,
-                        planned.Modifiers,
+                        segment.Drill?.Rung ?? 0,
+                        segment.Drill?.Modifiers ?? Modifiers.None,
                         segment.Phase
                     ),
                 }

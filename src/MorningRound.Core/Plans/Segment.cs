@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Places;
 using MorningRound.Core.Units;
 
@@ -81,6 +82,12 @@ public sealed record PracticeSegment : Segment
     /// <summary>Holes to play, 1 to 18, in an on-course segment; otherwise none.</summary>
     public int? Holes { get; init; }
 
+    /// <summary>
+    /// Which holes are played, and how, in an on-course segment on a range; as many as <see cref="Holes"/> says. Null leaves them
+    /// to the instruction.
+    /// </summary>
+    public HolesToPlay? Play { get; init; }
+
     /// <summary>The clubs it is done with, each once; empty where that is left open.</summary>
     public IReadOnlyList<Club> Clubs { get; init; } = [];
 
@@ -143,6 +150,14 @@ public sealed record PracticeSegment : Segment
     /// <summary>1 goes last when a session has to be trimmed, 3 first.</summary>
     public int Priority { get; init; } = 2;
 
+    /// <summary>What its results belong to: its drill, or the course whose holes it plays; empty for quick holes.</summary>
+    [JsonIgnore]
+    public Guid DrillOrCourseId => Drill?.DrillId ?? Play?.CourseId ?? Guid.Empty;
+
+    /// <summary>What is practised in it by name: its drill, or holes; null where it is a plain instruction.</summary>
+    [JsonIgnore]
+    public string? DrillName => Drill?.Drill.Name ?? Play?.Name;
+
     /// <summary>The segment's own area, or its drill's; null where neither says.</summary>
     [JsonIgnore]
     public Area? EffectiveArea => Area ?? Drill?.Drill.Area;
@@ -173,6 +188,36 @@ public sealed record PracticeSegment : Segment
         : [];
 
     /// <summary>
+    /// The segment with so many holes: of those it plays, the ones from the first that is named on, and from the beginning again
+    /// where it plays fewer.
+    /// </summary>
+    /// <param name="holes">At least one.</param>
+    /// <param name="from">How many it passes over.</param>
+    public PracticeSegment WithHoles(int holes, int from = 0) =>
+        this with
+        {
+            Holes = holes,
+            Play = Play is { Holes: { Count: > 0 } all } play
+                ? play with
+                {
+                    Holes = [.. Enumerable.Range(from, holes).Select(i => all[i % all.Count])],
+                }
+                : Play,
+        };
+
+    /// <summary>The segment playing holes, with the number, the balls and the minutes they usually take.</summary>
+    public PracticeSegment Playing(HolesToPlay play) =>
+        this with
+        {
+            Play = play,
+            Holes = play.Holes.Count,
+            Balls = play.UsualBalls,
+            Minutes = Math.Max(1, play.UsualMinutes),
+            Parts = [],
+            Drill = null,
+        };
+
+    /// <summary>
     /// The segment with another number of balls: its parts in proportion, and over after its minutes where none are left.
     /// </summary>
     public PracticeSegment WithBalls(int balls)
@@ -188,10 +233,13 @@ public sealed record PracticeSegment : Segment
 
     /// <summary>
     /// How its drill is scored here, before the student's own numbers are filled in: with a number of attempts that fits the
-    /// segment's balls, or its minutes where none are hit, as far as the drill leaves that to the segment. Null without a drill.
+    /// segment's balls, or its minutes where none are hit, as far as the drill leaves that to the segment. Holes that it plays are
+    /// scored as such. Null without either.
     /// </summary>
     public ScoringProtocol? Protocol()
     {
+        if (Play is { } play)
+            return new PlayedHoles { ToPlay = play };
         if (Drill is not { Drill: var drill } planned)
             return null;
         var protocol = planned.Protocol();

@@ -48,6 +48,11 @@ public static class PlanEndpoints
             (PlanDraftInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
                 workbench.DraftAsync(caller, input, cancel)
         );
+        plans.MapPost(
+            "/holes",
+            (HolesInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
+                workbench.HolesAsync(caller, input, cancel)
+        );
         plans.MapPost("/calls", (ShotCallsInput input) => PlanWorkbenchService.Calls(input));
         plans.MapGet("/templates", (Caller caller, PlanWorkbenchService workbench) => workbench.Templates(caller));
         plans.MapGet(

@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Plans.Drafting;
@@ -55,6 +56,36 @@ public sealed record PlanCheckView
 
     /// <summary>Who the squad is, in a line; null unless it was asked for.</summary>
     public required string? Squad { get; init; }
+}
+
+/// <summary>Holes to be laid out, for a student or, without one, on the ground alone.</summary>
+public sealed record HolesInput
+{
+    public required HolesToPlay Play { get; init; }
+
+    public Guid? StudentId { get; init; }
+}
+
+/// <summary>Holes as they would lie, before anything is published.</summary>
+public sealed record HolesView
+{
+    /// <summary>Null where something is missing.</summary>
+    public required LaidHoles? Laid { get; init; }
+
+    /// <summary>How each lies, in words; empty where something is missing.</summary>
+    public required IReadOnlyList<string> Lies { get; init; }
+
+    /// <summary>Why they cannot be laid out, in words; null when they can.</summary>
+    public required string? Missing { get; init; }
+
+    /// <summary>What the segment is called with them.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>The minutes they usually take at a bay.</summary>
+    public required int UsualMinutes { get; init; }
+
+    /// <summary>The balls they usually take.</summary>
+    public required int UsualBalls { get; init; }
 }
 
 public sealed record PlanFixInput

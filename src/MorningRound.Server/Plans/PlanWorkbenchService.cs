@@ -2,6 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Plans.Drafting;
@@ -163,6 +164,27 @@ public sealed class PlanWorkbenchService(
             throw ApiProblemException.Invalid(errors);
         var calls = input.Protocol.List(input.Seed);
         return new ShotCallsView(calls, CallVariety.Of(calls));
+    }
+
+    /// <summary>Holes as they would lie for a student, or, without one, as far as the ground alone says.</summary>
+    public async Task<HolesView> HolesAsync(Caller caller, HolesInput input, CancellationToken cancel)
+    {
+        var errors = input.Play.Check("play");
+        if (errors.Count > 0)
+            throw ApiProblemException.Invalid(errors);
+        var context = await contexts.OfAsync(caller, input.StudentId, null, cancel);
+        var player = context.PlayerOn(input.Play);
+        var missing = LaidHoles.WhatIsMissing(input.Play, player);
+        var laid = missing is null ? LaidHoles.Of(input.Play, player) : null;
+        return new HolesView
+        {
+            Laid = laid,
+            Lies = laid is null ? [] : [.. laid.Holes.Select(h => HoleWords.HowItLies(h, laid).In())],
+            Missing = missing,
+            Name = input.Play.Name,
+            UsualMinutes = input.Play.UsualMinutes,
+            UsualBalls = input.Play.UsualBalls,
+        };
     }
 
     /// <summary>Who a plan is written for, in the few lines that stand above the bench.</summary>

@@ -2,6 +2,7 @@ using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Units;
@@ -47,17 +48,17 @@ public sealed record SessionDrill
     public static SessionDrill Of(PublishedDrill set, SessionPlan plan)
     {
         var segment = plan.Practice().Single(s => s.Id == set.SegmentId);
-        var planned = segment.Drill!;
+        var planned = segment.Drill;
         return new SessionDrill
         {
             SegmentId = set.SegmentId,
-            Name = planned.Drill.Name,
+            Name = segment.DrillName ?? segment.Title,
             Scoring = set.Protocol.Title,
-            SetUp = planned.Drill.SetUp,
-            Criterion = planned.Drill.Criterion,
-            Modifiers = planned.Modifiers.InWords(),
-            Goal = planned.Goal is { } goal ? set.Protocol.InWords(goal) : "",
-            Cautions = planned.Drill.Cautions,
+            SetUp = planned?.Drill.SetUp ?? "",
+            Criterion = planned?.Drill.Criterion ?? "",
+            Modifiers = planned?.Modifiers.InWords() ?? "",
+            Goal = planned?.Goal is { } goal ? set.Protocol.InWords(goal) : "",
+            Cautions = planned?.Drill.Cautions ?? [],
             Flow = set.Flow,
             PlannedAttempts = set.Protocol.PlannedAttempts,
             HasStrokes = Strokes.HasStrokes(segment),
@@ -88,6 +89,9 @@ public sealed record DrillResultView
 
     /// <summary>Empty in a warm-up.</summary>
     public required IReadOnlyList<Measure> Measures { get; init; }
+
+    /// <summary>The card of holes that were played; null for any drill.</summary>
+    public required Card? Card { get; init; }
 
     /// <summary>What was asked, in words; empty when nothing was.</summary>
     public required string Goal { get; init; }
@@ -136,7 +140,7 @@ public sealed record DrillResultView
         {
             LogId = logId,
             SegmentId = segment.Id,
-            Name = segment.Drill?.Drill.Name ?? segment.Title,
+            Name = segment.DrillName ?? segment.Title,
             Status = result.Status,
             Attempts = result.Attempts,
             // The aim check is the one thing a warm-up may end in.
@@ -145,6 +149,7 @@ public sealed record DrillResultView
                     ? "A warm-up keeps no score."
                     : result.Text,
             Measures = isWarmUp ? [] : result.Measures,
+            Card = result.Card,
             Goal = goal is null || set is null ? "" : set.Protocol.InWords(goal),
             GoalMet = goal is null || set is null ? null : set.Protocol.Meets(goal, result),
             Tags = Counted(inputs),

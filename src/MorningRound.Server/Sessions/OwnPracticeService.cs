@@ -49,7 +49,7 @@ public sealed class OwnPracticeService(MorningRoundDb db, DomainClock clock, Pla
                 "studentId",
                 "Nothing can be kept for a minor before a guardian has consented. Note it in the student's file."
             );
-        var (drills, missing) = PublishedDrill.Of(input.Plan, context.PlayerAt, assignmentId);
+        var (drills, missing) = PublishedDrill.Of(input.Plan, context.PlayerIn, assignmentId);
         if (missing.Count > 0)
             throw ApiProblemException.Invalid([.. missing.Select(e => e with { Path = $"plan.{e.Path}" })]);
         var trim = PlanTrim.Of(document, context);

@@ -141,6 +141,7 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
                 && m.Day >= oldest
                 && m.Day <= day
                 && m.Shortfall != null
+                && m.Area != null
             )
             .GroupBy(m => new { m.StudentId, m.Area })
             .Select(g => new
@@ -152,6 +153,6 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             })
             .ToListAsync(cancel);
         return rows.OrderByDescending(r => r.Shortfall)
-            .ToLookup(r => r.StudentId, r => new AreaLoss(r.Area, r.Shortfall, r.Results));
+            .ToLookup(r => r.StudentId, r => new AreaLoss(r.Area!.Value, r.Shortfall, r.Results));
     }
 }

@@ -117,8 +117,8 @@ public sealed class DrillMeasureRow
     /// <summary>The step of the drill's ladder it was done on, from 0.</summary>
     public int Rung { get; init; }
 
-    /// <summary>The part of the game.</summary>
-    public Area Area { get; init; }
+    /// <summary>The part of the game; null where it is all of it, as on holes.</summary>
+    public Area? Area { get; init; }
 
     /// <summary>
     /// How much was missing to what was asked in this measure, 0 to 1, 0 where it was met; null where nothing was asked or

@@ -477,10 +477,10 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
                             SegmentId = drill.SegmentId,
                             Measure = measure.Name,
                             StudentId = row.StudentId,
-                            DrillId = planned.Drill!.DrillId,
+                            DrillId = planned.DrillOrCourseId,
                             ComparabilityKey = drill.ComparabilityKey,
-                            Rung = planned.Drill.Rung,
-                            Area = planned.Drill.Drill.Area,
+                            Rung = planned.Drill?.Rung ?? 0,
+                            Area = planned.EffectiveArea,
                         }
                     );
                 }

@@ -1,5 +1,6 @@
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Calendars;
+using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Places;
@@ -33,6 +34,7 @@ public static class MorningRoundServer
         api.MapAccounts();
         api.MapStudents();
         api.MapPlaces();
+        api.MapCourses();
         api.MapDrills();
         api.MapPlans();
         api.MapProgrammes();

@@ -9,6 +9,7 @@ using MorningRound.Core.Serialization;
 using MorningRound.Core.Units;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Calendars;
+using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Places;
@@ -63,6 +64,7 @@ internal static class ServiceRegistration
             .AddScoped<SquadService>()
             .AddScoped<IStudentNames>(provider => provider.GetRequiredService<StudentService>());
         services.AddScoped<PlaceService>();
+        services.AddScoped<CourseService>();
         services.AddScoped<DrillService>().AddScoped<IAcademySetUp>(provider => provider.GetRequiredService<DrillService>());
         services
             .AddScoped<PlanService>()

@@ -29,7 +29,7 @@ internal sealed partial record SessionToPublish(
     {
         var document = text.Document;
         var context = student with { Day = draft.Day ?? week.Monday };
-        var (compiled, missing) = PublishedDrill.Of(document, context.PlayerAt, draft.Id);
+        var (compiled, missing) = PublishedDrill.Of(document, context.PlayerIn, draft.Id);
         FieldError[] errors =
         [
             .. PlanRules.ToPublish(document),

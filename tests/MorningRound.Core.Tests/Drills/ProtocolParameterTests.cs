@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.Tests.Drills;
@@ -329,6 +330,10 @@ public class ProtocolParameterTests
                 }
             },
             {
+                "p.toPlay.holes",
+                new PlayedHoles { ToPlay = new HolesToPlay { Holes = [] } }
+            },
+            {
                 "p.scenarios",
                 new RehearsedScenario { Scenarios = 0 }
             },
@@ -344,7 +349,8 @@ public class ProtocolParameterTests
     {
         var kinds = typeof(ScoringProtocol).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(ScoringProtocol))).ToHashSet();
         Assert.Equal(kinds, Wrong.Select(row => row.Data.Item2.GetType()).ToHashSet());
-        Assert.Equal(kinds, Protocols.All.Select(p => p.Beginning.GetType()).ToHashSet());
+        // Holes are set on the bench, not on the shelf.
+        Assert.Equal(kinds, [.. Protocols.All.Select(p => p.Beginning.GetType()), typeof(PlayedHoles)]);
         Assert.All(Protocols.All, p => Assert.Empty(p.Beginning.Check("p")));
         Assert.Equal(Protocols.All.Count, Protocols.All.Select(p => p.Kind).Distinct().Count());
         Assert.Equal("stepLadder", Protocols.KindOf(new StepLadder()));
@@ -426,7 +432,7 @@ public class ProtocolParameterTests
 
     [Fact]
     public void A_flow_of_another_format_is_not_walked() =>
-        Assert.Throws<NotSupportedException>(() => FlowWalk.Of(new Streak { Length = 3 }.Compile(1) with { Version = 3 }));
+        Assert.Throws<NotSupportedException>(() => FlowWalk.Of(new Streak { Length = 3 }.Compile(1) with { Version = 4 }));
 
     [Fact]
     public void Results_of_one_protocol_are_ranked_by_their_parts_in_order()

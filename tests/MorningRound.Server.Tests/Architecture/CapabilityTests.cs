@@ -23,6 +23,7 @@ public class CapabilityTests
         "Accounts",
         "Students",
         "Places",
+        "Courses",
         "Drills",
         "Plans",
         "Sessions",

@@ -89,6 +89,8 @@ public class RightsMatrixTests
 
         public Guid Place => Put("places", School.Place());
 
+        public Guid Course => Put("courses", School.Course());
+
         public Guid Drill => Put("drills", School.Drill());
 
         public Guid Squad => Put("squads", new { name = "Squad", members = Array.Empty<Guid>() });
@@ -209,6 +211,35 @@ public class RightsMatrixTests
                 ),
             CoachesOfAny
         ),
+        new("GET", "/api/courses/", _ => ("/api/courses", null), CoachesOfAny),
+        new(
+            "PUT",
+            "/api/courses/{id:guid}",
+            i => ($"/api/courses/{i.Course}", ("If-Match", School.Course($"Changed {i.New}"))),
+            CoachesHere
+        ),
+        new(
+            "DELETE",
+            "/api/courses/{id:guid}",
+            i => ($"/api/courses/{i.Course}", ("If-Match", (object?)null)),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
+        new("GET", "/api/courses/file", _ => ("/api/courses/file", null), CoachesOfAny),
+        new(
+            "POST",
+            "/api/courses/file",
+            i =>
+                (
+                    "/api/courses/file",
+                    new
+                    {
+                        format = "morning-round-courses",
+                        version = 1,
+                        courses = new[] { new { id = i.New, course = School.Course() } },
+                    }
+                ),
+            CoachesOfAny
+        ),
         new("GET", "/api/drills/", _ => ("/api/drills?minutes=10", null), CoachesOfAny),
         new("GET", "/api/drills/protocols", _ => ("/api/drills/protocols", null), CoachesOfAny),
         new("POST", "/api/drills/check", _ => ("/api/drills/check", new { drill = School.Drill() }), CoachesOfAny),
@@ -289,6 +320,12 @@ public class RightsMatrixTests
                     new { protocol = new { kind = "calledShots", clubs = new[] { "iron7", "iron8" } }, seed = 1 }
                 ),
             CoachesOfAny
+        ),
+        new(
+            "POST",
+            "/api/plans/holes",
+            i => ("/api/plans/holes", new { studentId = i.Student, play = School.Holes() }),
+            CoachesHere
         ),
         new("GET", "/api/plans/templates", _ => ("/api/plans/templates", null), CoachesOfAny),
         new("GET", "/api/plans/context/{studentId:guid}", i => ($"/api/plans/context/{i.Student}", null), CoachesHere),

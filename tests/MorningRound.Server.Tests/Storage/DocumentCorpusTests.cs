@@ -91,6 +91,7 @@ public class DocumentCorpusTests(OneDemo demo) : IClassFixture<OneDemo>
         var sources = new Dictionary<string, string>
         {
             ["place"] = "SELECT document FROM places",
+            ["course"] = "SELECT document FROM courses",
             ["plan"] = "SELECT document FROM plans",
             ["programme"] = "SELECT document FROM programmes",
             ["plan-listing"] = "SELECT listing FROM plans",

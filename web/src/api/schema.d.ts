@@ -804,6 +804,159 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/courses': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CourseView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/courses/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Course'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CourseView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/courses/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CourseFile'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CourseFile'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ImportView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/drills': {
     parameters: {
       query?: never;
@@ -1247,6 +1400,45 @@ export interface paths {
           };
           content: {
             'application/json': components['schemas']['Drafted'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/plans/holes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['HolesInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['HolesView'];
           };
         };
       };
@@ -3004,6 +3196,8 @@ export interface components {
       start: string;
       states: components['schemas']['FlowState'][];
       displays: components['schemas']['FlowText'][];
+      offers?: null | components['schemas']['FlowOffer'][][];
+      notes?: null | components['schemas']['FlowText'][];
     };
     AttemptTags: {
       contact?: null | components['schemas']['ContactTag'];
@@ -3028,6 +3222,8 @@ export interface components {
     };
     /** @enum {string} */
     BallKind: 'rangeBall' | 'ownBall';
+    /** @enum {string} */
+    Bend: 'straight' | 'left' | 'right';
     /** @enum {string} */
     Better: 'none' | 'higher' | 'lower';
     BodyLoad: {
@@ -3079,6 +3275,21 @@ export interface components {
     };
     /** @enum {string} */
     CannotReason: 'ill' | 'hurt' | 'away' | 'weather' | 'noTime';
+    Card: {
+      holes: components['schemas']['HoleCard'][];
+      /** Format: int32 */
+      par?: number;
+      /** Format: double */
+      score?: number;
+      /** Format: double */
+      putts?: number;
+      /** Format: int32 */
+      penalties?: number;
+      fairways?: components['schemas']['CountOf'];
+      greens?: components['schemas']['CountOf'];
+      upAndDowns?: components['schemas']['CountOf'];
+      gained?: null | components['schemas']['PartGained'][];
+    };
     /** @enum {string} */
     CauseTag: 'hurried' | 'decision' | 'read' | 'pace';
     ChanceAt: {
@@ -3167,6 +3378,7 @@ export interface components {
       setUpBasics?: string[];
       bag?: components['schemas']['BagClub'][];
       wedgeGrid?: components['schemas']['WedgeNumber'][];
+      usualMiss?: null | components['schemas']['TargetSide'];
       painfulParts?: components['schemas']['PainfulPart'][];
       guardian?: null | components['schemas']['Guardian'];
     };
@@ -3208,15 +3420,47 @@ export interface components {
       students: string[];
       from?: null | string;
     };
+    CountOf: {
+      /** Format: int32 */
+      count?: number;
+      /** Format: int32 */
+      of?: number;
+    };
     CountedStudents: {
       /** Format: int32 */
       all: number;
       /** Format: int32 */
       mine: number;
     };
+    Course: {
+      name: string;
+      unit?: components['schemas']['LengthUnit'];
+      tees: string[];
+      holes: components['schemas']['Hole'][];
+    };
+    CourseFile: {
+      format: string;
+      /** Format: int32 */
+      version: number;
+      courses: components['schemas']['ListedCourse'][];
+    };
+    CourseView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      course: components['schemas']['Course'];
+    };
     Credentials: {
       email: string;
       password: string;
+    };
+    Crossing: {
+      kind: components['schemas']['TroubleKind'];
+      /** Format: double */
+      from: number;
+      /** Format: double */
+      to: number;
     };
     /** @enum {string} */
     DayOfWeek: 'sunday' | 'monday' | 'tuesday' | 'wednesday' | 'thursday' | 'friday' | 'saturday';
@@ -3432,6 +3676,7 @@ export interface components {
       attempts: number;
       text: string;
       measures: components['schemas']['Measure'][];
+      card: null | components['schemas']['Card'];
       goal: string;
       goalMet: null | boolean;
       tags: components['schemas']['TagCount'][];
@@ -3528,6 +3773,11 @@ export interface components {
       kind: 'until';
       criterion: string;
     };
+    FairwayEdge: {
+      targets: string[];
+      /** Format: double */
+      bearingDegrees: number;
+    };
     /** @enum {string} */
     FeedbackSource:
       | 'mirror'
@@ -3595,6 +3845,30 @@ export interface components {
     /** @enum {string} */
     FindingLevel: 'note' | 'advice' | 'caution' | 'stop';
     /** @enum {string} */
+    Finish:
+      | 'fairway'
+      | 'roughLeft'
+      | 'roughRight'
+      | 'sandLeft'
+      | 'sandRight'
+      | 'treesLeft'
+      | 'treesRight'
+      | 'waterLeft'
+      | 'waterRight'
+      | 'outLeft'
+      | 'outRight'
+      | 'waterAcross'
+      | 'sandAcross'
+      | 'green'
+      | 'shortOfGreen'
+      | 'leftOfGreen'
+      | 'rightOfGreen'
+      | 'overGreen'
+      | 'greenSand'
+      | 'greenWater'
+      | 'holed'
+      | 'unplayable';
+    /** @enum {string} */
     FlowChange: 'set' | 'add' | 'max';
     FlowEffect: {
       register: string;
@@ -3605,6 +3879,9 @@ export interface components {
       from?: null | string;
       by?: null | string;
       table?: null | number[];
+      values?: null | number[];
+      registerAt?: null | string;
+      fromAt?: null | string;
       negative?: boolean;
     };
     FlowGuard:
@@ -3638,6 +3915,10 @@ export interface components {
       register: string;
       other: string;
     };
+    FlowOffer: {
+      value: string;
+      notes?: null | number[];
+    };
     /** @enum {string} */
     FlowOperand: 'constant' | 'input' | 'register' | 'product' | 'lookup';
     FlowOption: {
@@ -3666,6 +3947,7 @@ export interface components {
       /** @enum {string} */
       kind: 'choice';
       options: components['schemas']['FlowOption'][];
+      offersAt?: null | string;
     };
     FlowQuestionFlowQuestionNothing: {
       /** @enum {string} */
@@ -3684,6 +3966,8 @@ export interface components {
       step: number;
       sides?: null | components['schemas']['FlowSides'];
       usual?: null | components['schemas']['FlowUsual'];
+      proposed?: null | string;
+      nudges?: null | number[];
     };
     FlowQuestionFlowQuestionTap: {
       /** @enum {string} */
@@ -3719,7 +4003,19 @@ export interface components {
       transitions: components['schemas']['FlowTransition'][];
     };
     /** @enum {string} */
-    FlowStep: 'play' | 'guess' | 'measure' | 'hit' | 'missed' | 'write' | 'breathe' | 'walkIn' | 'putt' | 'judge';
+    FlowStep:
+      | 'play'
+      | 'guess'
+      | 'measure'
+      | 'hit'
+      | 'missed'
+      | 'write'
+      | 'breathe'
+      | 'walkIn'
+      | 'putt'
+      | 'judge'
+      | 'choose'
+      | 'finish';
     FlowText: {
       text: string;
       values?: null | components['schemas']['FlowValue'][];
@@ -3742,7 +4038,11 @@ export interface components {
       dividedBy?: null | string;
       inTenths?: boolean;
       /** Format: int32 */
+      plus?: number;
+      withoutSign?: boolean;
+      /** Format: int32 */
       decimals?: number;
+      table?: null | number[];
       words?: null | string[];
     };
     FocusChain: {
@@ -3765,6 +4065,16 @@ export interface components {
       least?: null | number;
       /** Format: double */
       most?: null | number;
+    };
+    Green: {
+      /** Format: double */
+      width?: number;
+      /** Format: double */
+      depth?: number;
+      left?: null | components['schemas']['TroubleKind'];
+      right?: null | components['schemas']['TroubleKind'];
+      front?: null | components['schemas']['TroubleKind'];
+      back?: null | components['schemas']['TroubleKind'];
     };
     GridCell: {
       club: components['schemas']['Club'];
@@ -3804,6 +4114,98 @@ export interface components {
     };
     /** @enum {string} */
     HitFrom: 'grass' | 'mat' | 'indoors';
+    Hole: {
+      /** Format: int32 */
+      par: number;
+      lengths: number[];
+      /** Format: double */
+      fairwayWidth?: null | number;
+      bend?: components['schemas']['Bend'];
+      left?: null | components['schemas']['TroubleKind'];
+      right?: null | components['schemas']['TroubleKind'];
+      across?: null | components['schemas']['Crossing'];
+      safeSide?: null | components['schemas']['TargetSide'];
+      green?: components['schemas']['Green'];
+      pin?: components['schemas']['Pin'];
+      /** Format: int32 */
+      playsLongerPercent?: number;
+    };
+    HoleCard: {
+      /** Format: int32 */
+      number: number;
+      /** Format: int32 */
+      par: number;
+      length: components['schemas']['MarkedLength'];
+      shots: components['schemas']['PlayedShot'][];
+      firstPutt?: null | components['schemas']['MarkedLength'];
+      /** Format: double */
+      putts?: null | number;
+      puttsAreExpected?: boolean;
+      isPickedUp?: boolean;
+      /** Format: int32 */
+      penalties?: number;
+      isOver?: boolean;
+      /** Format: double */
+      score?: null | number;
+      fairwayHit?: null | boolean;
+      greenInRegulation?: null | boolean;
+      upAndDown?: null | boolean;
+      isOnGreen?: boolean;
+      gained?: null | components['schemas']['PartGained'][];
+    };
+    HoleToPlay: components['schemas']['HoleToPlayDrawnHole'] | components['schemas']['HoleToPlayQuickHole'];
+    HoleToPlayDrawnHole: {
+      /** @enum {string} */
+      kind: 'drawn';
+      /** Format: int32 */
+      number: number;
+      hole: components['schemas']['Hole'];
+      /** Format: int32 */
+      strokesOfPar?: number;
+      pin?: null | components['schemas']['Pin'];
+    };
+    HoleToPlayQuickHole: {
+      /** @enum {string} */
+      kind: 'quick';
+      /** Format: int32 */
+      par: number;
+      bend?: components['schemas']['Bend'];
+      usuallyLeft: components['schemas']['MarkedLength'];
+      /** Format: int32 */
+      strokesOfPar?: number;
+      pin?: null | components['schemas']['Pin'];
+    };
+    HolesInput: {
+      play: components['schemas']['HolesToPlay'];
+      /** Format: uuid */
+      studentId?: null | string;
+    };
+    HolesToPlay: {
+      /** Format: uuid */
+      courseId?: null | string;
+      course?: string;
+      unit?: components['schemas']['LengthUnit'];
+      tee?: string;
+      /** Format: int32 */
+      teeIndex?: number;
+      /** Format: uuid */
+      ground?: null | string;
+      holes: components['schemas']['HoleToPlay'][];
+      way?: components['schemas']['WayToPlay'];
+      putts?: components['schemas']['PuttsBy'];
+      /** Format: double */
+      factor?: number;
+    };
+    HolesView: {
+      laid: null | components['schemas']['LaidHoles'];
+      lies: string[];
+      missing: null | string;
+      name: string;
+      /** Format: int32 */
+      usualMinutes: number;
+      /** Format: int32 */
+      usualBalls: number;
+    };
     Homework: {
       /** Format: uuid */
       segmentId: string;
@@ -3843,6 +4245,61 @@ export interface components {
       role: components['schemas']['AcademyRole'];
       studentName: null | string;
     };
+    LaidCrossing: {
+      kind: components['schemas']['TroubleKind'];
+      /** Format: int32 */
+      from: number;
+      /** Format: int32 */
+      to: number;
+    };
+    LaidFairway: {
+      left?: null | components['schemas']['FairwayEdge'];
+      right?: null | components['schemas']['FairwayEdge'];
+      centre?: string;
+      /** Format: double */
+      width: number;
+      /** Format: double */
+      wanted: number;
+    };
+    LaidHole: {
+      /** Format: int32 */
+      number: number;
+      /** Format: int32 */
+      par: number;
+      /** Format: int32 */
+      length: number;
+      bend?: components['schemas']['Bend'];
+      left?: null | components['schemas']['TroubleKind'];
+      right?: null | components['schemas']['TroubleKind'];
+      across?: null | components['schemas']['LaidCrossing'];
+      safeSide?: null | components['schemas']['TargetSide'];
+      green: components['schemas']['Green'];
+      pin: components['schemas']['Pin'];
+      fairway?: null | components['schemas']['LaidFairway'];
+      /** Format: double */
+      frontOfGreen?: number;
+      /** Format: double */
+      backOfGreen?: number;
+    };
+    LaidHoles: {
+      unit: components['schemas']['LengthUnit'];
+      holes: components['schemas']['LaidHole'][];
+      numbers: components['schemas']['ShotNumber'][];
+      wedgeNumbers?: number[];
+      targets?: components['schemas']['LaidTarget'][];
+      isMeasured?: boolean;
+      level: components['schemas']['Level'];
+      usualMiss?: null | components['schemas']['TargetSide'];
+      way?: components['schemas']['WayToPlay'];
+      putts?: components['schemas']['PuttsBy'];
+    };
+    LaidTarget: {
+      name: string;
+      /** Format: int32 */
+      distance: number;
+      /** Format: double */
+      bearingDegrees: number;
+    };
     LatestTextView: {
       plan: components['schemas']['SessionPlan'];
       /** Format: int32 */
@@ -3865,7 +4322,14 @@ export interface components {
     /** @enum {string} */
     Level: 'new' | 'improving' | 'singleFigure' | 'elite';
     /** @enum {string} */
+    Lie: 'tee' | 'fairway' | 'rough' | 'sand' | 'recovery' | 'green';
+    /** @enum {string} */
     LineTag: 'pull' | 'push' | 'curve';
+    ListedCourse: {
+      /** Format: uuid */
+      id: string;
+      course: components['schemas']['Course'];
+    };
     ListedPlace: {
       /** Format: uuid */
       id: string;
@@ -4153,6 +4617,11 @@ export interface components {
       sessions: components['schemas']['PaperSession'][];
       programmes: components['schemas']['ProgrammeStanding'][];
     };
+    PartGained: {
+      part: components['schemas']['StrokesPart'];
+      /** Format: double */
+      strokes: number;
+    };
     PatternStep: {
       shape: components['schemas']['ShotShape'];
       /** Format: int32 */
@@ -4184,6 +4653,20 @@ export interface components {
       /** Format: double */
       percentAfterWarmUp: null | number;
     };
+    Pin: {
+      side?: components['schemas']['PinSide'];
+      depth?: components['schemas']['PinDepth'];
+    };
+    /**
+     * @default middle
+     * @enum {string}
+     */
+    PinDepth: 'middle' | 'front' | 'back';
+    /**
+     * @default middle
+     * @enum {string}
+     */
+    PinSide: 'middle' | 'left' | 'right';
     Place: {
       name: string;
       kind: components['schemas']['PlaceKind'];
@@ -4197,6 +4680,8 @@ export interface components {
       greenSpeedOn?: null | string;
       equipment?: components['schemas']['Equipment'][];
       targets?: components['schemas']['RangeTarget'][];
+      /** Format: int32 */
+      carriesFurtherPercent?: number;
       walks?: components['schemas']['WalkTo'][];
       rules?: string;
     };
@@ -4391,6 +4876,18 @@ export interface components {
       modifiers?: components['schemas']['Modifiers'];
       goal?: null | components['schemas']['DrillGoal'];
     };
+    PlayedShot: {
+      with: string;
+      from: components['schemas']['Lie'];
+      left: components['schemas']['MarkedLength'];
+      finish: components['schemas']['Finish'];
+      then: null | components['schemas']['Lie'];
+      leftThen: null | components['schemas']['MarkedLength'];
+      /** Format: int32 */
+      penalty: number;
+      /** Format: double */
+      gained?: number;
+    };
     PracticeWindow: {
       weekday: components['schemas']['DayOfWeek'];
       /** Format: time */
@@ -4535,6 +5032,7 @@ export interface components {
       };
       measures: components['schemas']['Measure'][];
       said: components['schemas']['Message'];
+      card?: null | components['schemas']['Card'];
       text?: string;
       /** Format: int32 */
       misfitAt?: null | number;
@@ -4574,6 +5072,8 @@ export interface components {
       /** Format: int32 */
       sideInches: number;
     };
+    /** @enum {string} */
+    PuttsBy: 'holingOut' | 'expected';
     /** @enum {string} */
     RangeSurface: 'mat' | 'grass' | 'indoorBay';
     RangeTarget: {
@@ -4662,7 +5162,8 @@ export interface components {
       | components['schemas']['ScoringProtocolProximityLevels']
       | components['schemas']['ScoringProtocolMeasuredShots']
       | components['schemas']['ScoringProtocolRehearsedScenario']
-      | components['schemas']['ScoringProtocolUpAndDown'];
+      | components['schemas']['ScoringProtocolUpAndDown']
+      | components['schemas']['ScoringProtocolPlayedHoles'];
     ScoringProtocolBallRating: {
       /** @enum {string} */
       kind: 'ballRating';
@@ -4745,6 +5246,14 @@ export interface components {
       /** Format: int32 */
       length: number;
       unit: components['schemas']['LengthUnit'];
+    };
+    ScoringProtocolPlayedHoles: {
+      /** @enum {string} */
+      kind: 'holes';
+      toPlay: components['schemas']['HolesToPlay'];
+      laid: null | components['schemas']['LaidHoles'];
+      isMeasured: boolean;
+      missing: null | string;
     };
     ScoringProtocolProximityLevels: {
       /** @enum {string} */
@@ -4892,6 +5401,7 @@ export interface components {
       balls?: number;
       /** Format: int32 */
       holes?: null | number;
+      play?: null | components['schemas']['HolesToPlay'];
       clubs?: components['schemas']['Club'][];
       parts?: components['schemas']['SegmentPart'][];
       cue?: string;
@@ -5458,6 +5968,14 @@ export interface components {
     };
     /** @enum {string} */
     ShotHeight: 'low' | 'normal' | 'high';
+    ShotNumber: {
+      value: string;
+      club: components['schemas']['Club'];
+      swing?: null | components['schemas']['SwingLength'];
+      /** Format: int32 */
+      carry?: null | number;
+      isUnlike?: boolean;
+    };
     /** @enum {string} */
     ShotShape: 'straight' | 'draw' | 'fade';
     SignInView: {
@@ -5523,6 +6041,8 @@ export interface components {
       rangeBalls: number;
       someUnknown: boolean;
     };
+    /** @enum {string} */
+    StrokesPart: 'offTheTee' | 'approach' | 'aroundTheGreen' | 'putting';
     StudentChangeView: {
       /** Format: date-time */
       at: string;
@@ -5656,6 +6176,8 @@ export interface components {
       attempts?: null | number;
     };
     /** @enum {string} */
+    TroubleKind: 'sand' | 'trees' | 'water' | 'outOfBounds';
+    /** @enum {string} */
     Unwell: 'dizzy' | 'overheated';
     UpAndDownStation: {
       lie: string;
@@ -5710,6 +6232,8 @@ export interface components {
       sets: components['schemas']['WarmUpSet'][];
       aim: components['schemas']['WarmUpAim'];
     };
+    /** @enum {string} */
+    WayToPlay: 'wholeHoles' | 'teeShots';
     WedgeNumber: {
       club: components['schemas']['Club'];
       swing: components['schemas']['SwingLength'];

@@ -62,17 +62,19 @@ internal static class CareRules
         if (segments[at] is PracticeSegment practice && practice.Minutes > most)
         {
             var length = most - before >= BreakMinutes ? Math.Min(practice.Minutes / 2, most - before) : practice.Minutes / 2;
-            var first = practice.WithBalls(practice.Balls * length / practice.Minutes) with
-            {
-                Minutes = length,
-                Holes = practice.Holes is { } all ? Math.Max(1, all * length / practice.Minutes) : null,
-            };
+            var first = practice.WithBalls(practice.Balls * length / practice.Minutes) with { Minutes = length };
             var second = practice.WithBalls(practice.Balls - first.Balls) with
             {
                 Id = NewIds.From(practice.Id, plan),
                 Minutes = practice.Minutes - length,
-                Holes = practice.Holes is { } holes ? Math.Max(1, holes - first.Holes!.Value) : null,
             };
+            if (practice.Holes is { } holes)
+            {
+                var firstHoles = Math.Max(1, holes * length / practice.Minutes);
+                first = first.WithHoles(firstHoles);
+                second = second.WithHoles(Math.Max(1, holes - firstHoles), firstHoles);
+            }
+
             segments.RemoveAt(at);
             segments.InsertRange(at, [first, Water(practice.Id, plan), second]);
             if (before + length > most)

@@ -1,4 +1,5 @@
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Places;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
@@ -47,6 +48,23 @@ public sealed record PlanContext
         {
             Targets = [.. Places.Where(p => p.Place.Kind == place).SelectMany(p => p.Place.Targets)],
         };
+
+    /// <summary>What a drill or holes leave to the student, where a segment is done.</summary>
+    public PlayerNumbers PlayerIn(PracticeSegment segment) => segment.Play is { } play ? PlayerOn(play) : PlayerAt(segment.Place);
+
+    /// <summary>What holes leave to the student, on the range they name, or on the first with targets.</summary>
+    public PlayerNumbers PlayerOn(HolesToPlay play)
+    {
+        var ranges = Places.Where(p => p.Place.Kind == PlaceKind.Range).ToList();
+        var ground =
+            ranges.Find(p => p.Id == play.Ground) ?? ranges.Find(p => p.Place.Targets.Count > 0) ?? ranges.FirstOrDefault();
+        return PlayerNumbers.Of(Student ?? new StudentFile(), Hand, Level) with
+        {
+            Targets = ground?.Place.Targets ?? [],
+            Surface = ground?.Place.Surface,
+            CarriesFurtherPercent = ground?.Place.CarriesFurtherPercent ?? 0,
+        };
+    }
 
     /// <summary>The approach by which a plan is judged: its own, or else the student's; null where neither says.</summary>
     public Approach? ApproachOf(SessionPlan plan) => plan.Constraints.Approach ?? Student?.Coach.Approach;

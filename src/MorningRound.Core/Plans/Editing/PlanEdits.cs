@@ -36,7 +36,7 @@ internal static class PlanEdits
             return segment with { Minutes = minutes };
         var other = practice with { Minutes = minutes };
         if (practice.Holes is { } holes && UsualPace.FitsHoles(practice.Minutes, holes))
-            other = other with { Holes = Math.Clamp(holes, UsualPace.LeastHoles(minutes), UsualPace.MostHoles(minutes)) };
+            other = other.WithHoles(Math.Clamp(holes, UsualPace.LeastHoles(minutes), UsualPace.MostHoles(minutes)));
         // A drill with a number of strokes of its own keeps it, however long it has.
         if (practice.Balls == 0 || practice.Drill?.Protocol().OwnStrokes == practice.Balls)
             return other;

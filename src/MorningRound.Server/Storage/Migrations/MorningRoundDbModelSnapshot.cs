@@ -222,6 +222,32 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("calendar_feeds", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Courses.CourseRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_courses");
+
+                    b.ToTable("courses", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Drills.DrillRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
@@ -808,7 +834,6 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnName("measure");
 
                     b.Property<string>("Area")
-                        .IsRequired()
                         .HasMaxLength(24)
                         .HasColumnType("character varying(24)")
                         .HasColumnName("area");
@@ -1439,6 +1464,16 @@ namespace MorningRound.Server.Storage.Migrations
                         .IsRequired()
                         .HasConstraintName("fk_calendar_feeds_accounts_account_id")
                         .HasAnnotation("MorningRound:GoesWithParent", true);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Courses.CourseRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Academy", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_courses_academies_academy_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Drills.DrillRow", b =>

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { begin, displaysOf, promptOf, take, walkThrough, withoutLastAttempt, type DrillInput, type Flow } from './flow';
+import { begin, displaysOf, offersOf, promptOf, proposedOf, take, walkThrough, withoutLastAttempt, type DrillInput, type Flow } from './flow';
 
 interface SharedFlow {
   name: string;
@@ -15,11 +15,19 @@ const line = (flow: Flow, inputs: DrillInput[]) => {
   const walk = walkThrough(flow, inputs);
   const { state, attempts, isComplete, misfitAt } = walk;
   const where = `${state?.name ?? '-'} ${attempts} ${isComplete ? 'complete' : 'open'} ${misfitAt ?? 'fits'}`;
-  return [where, promptOf(walk), walk.said ?? '-', ...displaysOf(flow, walk)].join(' | ');
+  const offers = offersOf(flow, walk).map((o) => `${o.value}: ${o.note}`);
+  return [
+    where,
+    promptOf(walk),
+    walk.said ?? '-',
+    proposedOf(walk) ?? '-',
+    offers.join('; '),
+    ...displaysOf(flow, walk),
+  ].join(' | ');
 };
 
 describe('the phone’s walker', () => {
-  it('knows games of every protocol', () => expect(shared.length).toBeGreaterThanOrEqual(29));
+  it('knows games of every protocol', () => expect(shared.length).toBeGreaterThanOrEqual(33));
 
   it.each(shared.map((s) => [s.name, s] as const))('walks %s as the core does', (_, { flow, games }) => {
     for (const { inputs, shown } of games) {
@@ -45,5 +53,5 @@ describe('the phone’s walker', () => {
   });
 
   it('refuses a flow of another format', () =>
-    expect(() => begin({ ...(shared[0] as SharedFlow).flow, version: 3 })).toThrow('format 3'));
+    expect(() => begin({ ...(shared[0] as SharedFlow).flow, version: 4 })).toThrow('format 4'));
 });

@@ -19,7 +19,10 @@ export interface Walk {
   said: string | undefined;
 }
 
-const currentVersion = 2;
+const currentVersion = 3;
+
+/** More states than these are never passed with one input. */
+const mostPassed = 1000;
 
 export function begin(flow: Flow): Walk {
   if (flow.version < 1 || flow.version > currentVersion) throw new Error(`This flow has format ${flow.version}.`);
@@ -50,21 +53,33 @@ export function take(flow: Flow, walk: Walk, input: DrillInput): Walk {
   return next ? { ...next, taken: walk.taken + 1 } : misfit;
 }
 
-/** The walk after a state's transition, and after those of the states behind it that ask nothing; no value where none holds. */
+/** States by name, once for each flow: a phone walks through them at every tap. */
+const statesOf = new WeakMap<Flow, Map<string, FlowState>>();
+
+function stateNamed(flow: Flow, name: string): FlowState | undefined {
+  let states = statesOf.get(flow);
+  if (!states) statesOf.set(flow, (states = new Map(flow.states.map((s) => [s.name, s]))));
+  return states.get(name);
+}
+
+/**
+ * The walk after a state's transition, and after those of the states behind it that ask nothing; no value where none holds, or
+ * where so many ask nothing that they must go round in a circle.
+ */
 function through(flow: Flow, walk: Walk, state: FlowState, input: DrillInput): Walk | undefined {
-  const taken = state.transitions.find((t) => (t.when ?? []).every((guard) => holds(guard, input, walk)));
-  if (!taken) return undefined;
-  const registers = { ...walk.registers };
-  for (const effect of taken.then ?? []) carry(effect, input, registers);
-  const next: Walk = {
-    ...walk,
-    state: taken.to ? flow.states.find((s) => s.name === taken.to) : undefined,
-    registers,
-    attempts: walk.attempts + (taken.endsAttempt ? 1 : 0),
-    isComplete: !taken.to,
-  };
-  if (taken.says) next.said = filled(taken.says, next);
-  return next.state?.question.kind === 'nothing' ? through(flow, next, next.state, input) : next;
+  const next: Walk = { ...walk, registers: { ...walk.registers } };
+  let at = state;
+  for (let passed = 0; passed < mostPassed; passed++) {
+    const taken = at.transitions.find((t) => (t.when ?? []).every((guard) => holds(guard, input, next)));
+    if (!taken) return undefined;
+    for (const effect of taken.then ?? []) carry(effect, input, next.registers);
+    if (taken.endsAttempt) next.attempts++;
+    if (taken.says) next.said = filled(taken.says, next);
+    next.state = taken.to ? stateNamed(flow, taken.to) : undefined;
+    if (next.state?.question.kind !== 'nothing') return { ...next, isComplete: !taken.to };
+    at = next.state;
+  }
+  return undefined;
 }
 
 /** Whether a drill still wants something. */
@@ -114,15 +129,26 @@ function holds(guard: Schemas['FlowGuard'], input: DrillInput, walk: Walk): bool
   }
 }
 
-function operandOf(effect: Schemas['FlowEffect'], input: DrillInput, registers: Record<string, number>): number {
+type Registers = Record<string, number>;
+
+/** The name of a register, or of one of a row. */
+const inRow = (register: string, at: string | null | undefined, registers: Registers) =>
+  at ? `${register}${registers[at] ?? 0}` : register;
+
+/** How many of ascending numbers a number has reached. */
+const reached = (table: readonly number[], number: number) => table.filter((n) => number >= n).length;
+
+function operandOf(effect: Schemas['FlowEffect'], input: DrillInput, registers: Registers): number {
   const from = registers[effect.from ?? ''] ?? 0;
   switch (effect.kind) {
     case 'register':
-      return from;
+      return registers[inRow(effect.from ?? '', effect.fromAt, registers)] ?? 0;
     case 'product':
       return from * (registers[effect.by ?? ''] ?? 0);
-    case 'lookup':
-      return (effect.table ?? []).filter((n) => from >= n).length;
+    case 'lookup': {
+      const found = reached(effect.table ?? [], from);
+      return effect.values?.[found] ?? found;
+    }
     case 'input':
       return input.kind === 'number' ? input.tenths : 0;
     default:
@@ -130,10 +156,11 @@ function operandOf(effect: Schemas['FlowEffect'], input: DrillInput, registers: 
   }
 }
 
-function carry(effect: Schemas['FlowEffect'], input: DrillInput, registers: Record<string, number>) {
-  const before = registers[effect.register] ?? 0;
+function carry(effect: Schemas['FlowEffect'], input: DrillInput, registers: Registers) {
   const operand = operandOf(effect, input, registers) * (effect.negative ? -1 : 1);
-  registers[effect.register] =
+  const changed = inRow(effect.register, effect.registerAt, registers);
+  const before = registers[changed] ?? 0;
+  registers[changed] =
     effect.do === 'set' ? operand : effect.do === 'add' ? before + operand : Math.max(before, operand);
 }
 
@@ -141,24 +168,54 @@ function carry(effect: Schemas['FlowEffect'], input: DrillInput, registers: Reco
 export const filled = (text: Schemas['FlowText'], walk: Walk): string =>
   (text.values ?? []).reduce((line, value, i) => line.replaceAll(`{${i}}`, shown(value, walk)), text.text);
 
+/** An answer that is offered before the others, and what is said of it. */
+export interface Offer {
+  value: string;
+  note: string;
+}
+
+/** What is offered first of the answers a state takes; empty where nothing is. */
+export function offersOf(flow: Flow, walk: Walk): Offer[] {
+  const ask = walk.state?.question;
+  if (ask?.kind !== 'choice' || !ask.offersAt) return [];
+  const list = flow.offers?.[walk.registers[ask.offersAt] ?? -1] ?? [];
+  return list.map((offer) => ({
+    value: offer.value,
+    note: (offer.notes ?? [])
+      .map((n) => flow.notes?.[n])
+      .map((note) => (note ? filled(note, walk) : ''))
+      .join(' '),
+  }));
+}
+
+/** The number that a question begins from, in tenths; no value where none is proposed. */
+export function proposedOf(walk: Walk): number | undefined {
+  const ask = walk.state?.question;
+  if (ask?.kind !== 'number' || !ask.proposed) return undefined;
+  const number = walk.registers[ask.proposed] ?? 0;
+  return number >= ask.least && number <= ask.most && number % ask.step === 0 ? number : undefined;
+}
+
 export const promptOf = (walk: Walk): string => (walk.state ? filled(walk.state.prompt, walk) : '');
 
 export const displaysOf = (flow: Flow, walk: Walk): string[] => flow.displays.map((line) => filled(line, walk));
 
 /** Whole-number arithmetic only, rounded half away from zero, so that every walker shows the same digits. */
 function shown(value: Schemas['FlowValue'], walk: Walk): string {
+  const register = walk.registers[value.register] ?? 0;
   if (value.words) {
-    const word = Math.min(Math.max(walk.registers[value.register] ?? 0, 0), value.words.length - 1);
-    return value.words[word] ?? '';
+    const word = value.table ? reached(value.table, register) : register;
+    return value.words[Math.min(Math.max(word, 0), value.words.length - 1)] ?? '';
   }
   const divisor = (value.dividedBy ? (walk.registers[value.dividedBy] ?? 0) : 1) * (value.inTenths ? 10 : 1);
   if (divisor === 0) return '–';
   const decimals = value.decimals ?? 0;
   const scale = 10 ** decimals;
-  const numerator = (walk.registers[value.register] ?? 0) * scale;
+  const numerator = (register + (value.plus ?? 0)) * scale;
   const [n, d] = [Math.abs(numerator), Math.abs(divisor)];
   const rounded = Math.floor((2 * n + d) / (2 * d));
-  const sign = numerator < 0 !== divisor < 0 && rounded !== 0 ? '−' : '';
+  const isNegative = !value.withoutSign && numerator < 0 !== divisor < 0;
+  const sign = isNegative && rounded !== 0 ? '−' : '';
   const fraction = decimals === 0 ? '' : `.${String(rounded % scale).padStart(decimals, '0')}`;
   return `${sign}${Math.floor(rounded / scale)}${fraction}`;
 }

@@ -41,6 +41,26 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "courses",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_courses", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_courses_academies_academy_id",
+                        column: x => x.academy_id,
+                        principalTable: "academies",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "drills",
                 columns: table => new
                 {
@@ -710,7 +730,7 @@ namespace MorningRound.Server.Storage.Migrations
                     value = table.Column<double>(type: "double precision", nullable: true),
                     attempts = table.Column<int>(type: "integer", nullable: false),
                     rung = table.Column<int>(type: "integer", nullable: false),
-                    area = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    area = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: true),
                     shortfall = table.Column<double>(type: "double precision", nullable: true)
                 },
                 constraints: table =>
@@ -1008,6 +1028,9 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropTable(
                 name: "calendar_feeds");
+
+            migrationBuilder.DropTable(
+                name: "courses");
 
             migrationBuilder.DropTable(
                 name: "data_protection_keys");

@@ -1,0 +1,40 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using MorningRound.Core.Courses;
+using MorningRound.Server.Storage;
+
+namespace MorningRound.Server.Courses;
+
+/// <summary>A course that an academy plays.</summary>
+public sealed class CourseRow : IVersionedRow
+{
+    public Guid AcademyId { get; init; }
+
+    public Guid Id { get; init; }
+
+    public required Course Document { get; set; }
+
+    public int Version { get; set; }
+}
+
+internal sealed class CourseMapping : IEntityTypeConfiguration<CourseRow>
+{
+    internal static DocumentFormat<Course> Format { get; } = new("course");
+
+    public void Configure(EntityTypeBuilder<CourseRow> builder)
+    {
+        builder.ToTable("courses");
+        builder.HasKey(c => new { c.AcademyId, c.Id });
+        builder.HasOne<Academy>().WithMany().HasForeignKey(c => c.AcademyId);
+        builder.Property(c => c.Document).IsDocument(Format);
+        builder.Property(c => c.Version).IsConcurrencyToken();
+    }
+}
+
+internal static class CourseSets
+{
+    extension(MorningRoundDb db)
+    {
+        public DbSet<CourseRow> Courses => db.Set<CourseRow>();
+    }
+}
