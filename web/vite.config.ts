@@ -7,6 +7,7 @@ import { reactCompiler } from './reactCompiler.ts';
 const coachParts = [
   'BenchPage',
   'CallsFields',
+  'CoursesPage',
   'DayActs',
   'DraftDialog',
   'Drafted',
@@ -14,6 +15,7 @@ const coachParts = [
   'DrillEditorPage',
   'DrillPage',
   'HandOverDialog',
+  'HolesFields',
   'Head',
   'InvitationDialog',
   'LeaveDialog',

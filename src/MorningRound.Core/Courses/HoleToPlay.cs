@@ -27,6 +27,7 @@ public sealed record DrawnHole : HoleToPlay
     public required Hole Hole { get; init; }
 
     /// <inheritdoc/>
+    [JsonIgnore]
     public override int StrokesOfPar => Hole.Par;
 }
 
@@ -46,5 +47,6 @@ public sealed record QuickHole : HoleToPlay
     public required MarkedLength UsuallyLeft { get; init; }
 
     /// <inheritdoc/>
+    [JsonIgnore]
     public override int StrokesOfPar => Par;
 }

@@ -5,7 +5,7 @@ namespace MorningRound.Core.OnCourse;
 /// <summary>So many of so many.</summary>
 /// <param name="Count">How many did.</param>
 /// <param name="Of">How many could have.</param>
-public readonly record struct CountOf(int Count, int Of);
+public sealed record CountOf(int Count, int Of);
 
 /// <summary>What played holes gave together.</summary>
 public sealed record Card
@@ -18,27 +18,35 @@ public sealed record Card
     public IEnumerable<HoleCard> Over => Holes.Where(h => h.IsOver);
 
     /// <summary>Their par.</summary>
+    [JsonIgnore]
     public int Par => Over.Sum(h => h.Par);
 
     /// <summary>Their strokes.</summary>
+    [JsonIgnore]
     public double Score => Over.Sum(h => h.Score ?? 0);
 
     /// <summary>Their putts; those of holes that were picked up as far as they were hit.</summary>
+    [JsonIgnore]
     public double Putts => Over.Sum(h => h.Putts ?? 0);
 
     /// <summary>Penalty strokes.</summary>
+    [JsonIgnore]
     public int Penalties => Over.Sum(h => h.Penalties);
 
     /// <summary>Fairways hit, on holes of par 4 and more.</summary>
+    [JsonIgnore]
     public CountOf Fairways => Counted(Holes.Select(h => h.FairwayHit));
 
     /// <summary>Greens in regulation.</summary>
+    [JsonIgnore]
     public CountOf Greens => Counted(Over.Select(h => h.GreenInRegulation));
 
     /// <summary>Missed greens that were saved.</summary>
+    [JsonIgnore]
     public CountOf UpAndDowns => Counted(Over.Select(h => h.UpAndDown));
 
     /// <summary>Strokes gained by part, over the holes that are over and were not picked up.</summary>
+    [JsonIgnore]
     public IReadOnlyList<PartGained> Gained => PartGained.Added(Over.SelectMany(h => h.Gained));
 
     /// <summary>

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Units;
 
@@ -61,27 +62,32 @@ public sealed record HoleCard
     public bool IsPickedUp { get; init; }
 
     /// <summary>Penalty strokes.</summary>
+    [JsonIgnore]
     public int Penalties => Shots.Sum(s => s.Penalty);
 
     /// <summary>Whether the hole is over: the ball is in it, or was picked up.</summary>
+    [JsonIgnore]
     public bool IsOver => IsPickedUp || Putts is not null;
 
     /// <summary>
     /// The strokes it took: to the green, penalties and putts; picked up <see cref="ShotRules.PickedUp"/>. Null while it is not
     /// over.
     /// </summary>
+    [JsonIgnore]
     public double? Score =>
         IsPickedUp ? ShotRules.PickedUp(Par)
         : Putts is { } putts ? Shots.Count + Penalties + putts
         : null;
 
     /// <summary>Whether the tee shot found the fairway; null on a par 3 and while none was played.</summary>
+    [JsonIgnore]
     public bool? FairwayHit =>
         Par == 3 || Shots.Count == 0 ? null : Shots[0].Finish is Finish.Fairway or Finish.Green or Finish.Holed;
 
     /// <summary>
     /// Whether the green was reached in par less two, penalties counted; in the hole by then counts. Null while it is open.
     /// </summary>
+    [JsonIgnore]
     public bool? GreenInRegulation =>
         IsPickedUp ? false
         : IsOnGreen ? Shots.Count + Penalties <= Par - 2
@@ -89,14 +95,17 @@ public sealed record HoleCard
         : null;
 
     /// <summary>Whether a missed green was saved: the hole in par or better. Null where the green was hit, or while it is open.</summary>
+    [JsonIgnore]
     public bool? UpAndDown => GreenInRegulation is false && Score is { } score ? score <= Par : null;
 
     /// <summary>Whether the ball is on the green, or in the hole.</summary>
+    [JsonIgnore]
     public bool IsOnGreen => Shots.Count > 0 && Shots[^1].Then is null or Lie.Green;
 
     /// <summary>
     /// Strokes gained by part. Empty where the ball was picked up; without putting while a putt waits.
     /// </summary>
+    [JsonIgnore]
     public IReadOnlyList<PartGained> Gained => IsPickedUp ? [] : PartGained.Added(Parts());
 
     private IEnumerable<PartGained> Parts()

@@ -47,7 +47,7 @@ public sealed record ShotOffer
         : OnCourseSentences.Leaves.Of(carry, difference, unit);
 
     /// <summary>Where a ball comes to rest seen from the hole: past it, as far, short of it.</summary>
-    internal static readonly IReadOnlyList<string> Sides = ["past", "off", "short of"];
+    internal static readonly IReadOnlyList<string> Sides = ["past", "from", "short of"];
 
     private static string SideOf(int carry, int left) => Sides[Math.Sign(left - carry) + 1];
 }

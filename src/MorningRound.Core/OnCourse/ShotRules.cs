@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using MorningRound.Core.Units;
 
 namespace MorningRound.Core.OnCourse;
@@ -23,6 +24,7 @@ public sealed record PlayedShot(
     /// <summary>
     /// The strokes it gained: what was expected before, less what is expected after, less one, less its penalty strokes.
     /// </summary>
+    [JsonIgnore]
     public double Gained =>
         ExpectedStrokes.From(From, Left.ToLength())
         - (Then is { } lie && LeftThen is { } then ? ExpectedStrokes.From(lie, then.ToLength()) : 0)

@@ -2,7 +2,6 @@ using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
-using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Units;
@@ -91,7 +90,7 @@ public sealed record DrillResultView
     public required IReadOnlyList<Measure> Measures { get; init; }
 
     /// <summary>The card of holes that were played; null for any drill.</summary>
-    public required Card? Card { get; init; }
+    public required CardView? Card { get; init; }
 
     /// <summary>What was asked, in words; empty when nothing was.</summary>
     public required string Goal { get; init; }
@@ -149,7 +148,7 @@ public sealed record DrillResultView
                     ? "A warm-up keeps no score."
                     : result.Text,
             Measures = isWarmUp ? [] : result.Measures,
-            Card = result.Card,
+            Card = CardView.Of(result.Card),
             Goal = goal is null || set is null ? "" : set.Protocol.InWords(goal),
             GoalMet = goal is null || set is null ? null : set.Protocol.Meets(goal, result),
             Tags = Counted(inputs),

@@ -39,14 +39,14 @@ internal sealed class OfferedShots
         var lie = (Lie)scored.Counts.GetValueOrDefault("lie");
         return step switch
         {
-            FlowStep.Choose => Choosing(walk, hole, at, lie, left, isWhole),
+            FlowStep.Choose => Choosing(walk, hole, at, lie, left, scored.Counts.GetValueOrDefault("shot"), isWhole),
             FlowStep.Finish => Finishing(walk, hole, left, last, isWhole),
             FlowStep.Measure => Measuring(walk, left, last, before),
             _ => Putting(walk, scored),
         };
     }
 
-    private string? Choosing(FlowWalk walk, LaidHole hole, int at, Lie lie, int left, bool isWhole)
+    private string? Choosing(FlowWalk walk, LaidHole hole, int at, Lie lie, int left, int shot, bool isWhole)
     {
         if (!_known.TryGetValue((at, lie, left), out var wanted))
         {
@@ -59,12 +59,14 @@ internal sealed class OfferedShots
             return $"{offered}, not {wanted}";
         var unit = _laid.Unit.Sign();
         var isTee = lie == Lie.Tee && hole.Par > 3;
+        var status = isWhole
+            ? $"Hole {hole.Number}, par {hole.Par}, shot {shot + 1}: {left} {unit} left, {Words(lie)}"
+            : $"Hole {hole.Number}, par {hole.Par}, {hole.Length} {unit}";
+        if (walk.Displays.First() != status)
+            return $"{walk.Displays.First()}, not {status}";
         string[] said =
         [
-            $"Hole {hole.Number}, par {hole.Par}",
-            isTee || !isWhole
-                ? $"{hole.Length} {unit}. {HoleWords.HowItLies(hole, _laid)}"
-                : $"{left} {unit} left, {Words(lie)}.",
+            .. isTee || !isWhole ? [HoleWords.HowItLies(hole, _laid).In()] : Array.Empty<string>(),
             .. !isTee && isWhole && left >= 30 && left < 200 ? Aimed(hole, left, unit) : [],
         ];
         return said.FirstOrDefault(s => !walk.Prompt.Contains(s, StringComparison.Ordinal)) is { } missing
@@ -87,7 +89,13 @@ internal sealed class OfferedShots
         yield return $"Nearest target: {nearest.Name}, {Math.Abs(off)} {unit} {side}.";
     }
 
-    private static string Words(Lie lie) => lie == Lie.Recovery ? "trees" : lie.ToString().ToLowerInvariant();
+    private static string Words(Lie lie) =>
+        lie switch
+        {
+            Lie.Recovery => "in the trees",
+            Lie.Rough or Lie.Sand => $"in {lie.ToString().ToLowerInvariant()}",
+            _ => $"on the {lie.ToString().ToLowerInvariant()}",
+        };
 
     /// <summary>A green is offered as a place to finish where the club reaches it, and a fairway where it does not.</summary>
     private string? Finishing(FlowWalk walk, LaidHole hole, int left, DrillInput? last, bool isWhole)

@@ -16,6 +16,8 @@ export const studentKeys = {
 
 export const placeKeys = { all: ['places'] as const };
 
+export const courseKeys = { all: ['courses'] as const };
+
 export const drillKeys = {
   all: ['drills'] as const,
   shelves: ['drills', 'shelf'] as const,
@@ -35,6 +37,7 @@ export const planKeys = {
   context: (studentId: string | null) => ['plan-context', studentId] as const,
   templates: ['plan-templates'] as const,
   calls: (protocol: object, seed: number) => ['plan-calls', protocol, seed] as const,
+  holes: (play: object, studentId: string | null) => ['plan-holes', play, studentId] as const,
 };
 
 export const sessionKeys = {

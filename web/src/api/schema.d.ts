@@ -3277,18 +3277,24 @@ export interface components {
     CannotReason: 'ill' | 'hurt' | 'away' | 'weather' | 'noTime';
     Card: {
       holes: components['schemas']['HoleCard'][];
+    };
+    CardView: {
+      holes: components['schemas']['HoleCardView'][];
       /** Format: int32 */
-      par?: number;
-      /** Format: double */
-      score?: number;
-      /** Format: double */
-      putts?: number;
+      over: number;
       /** Format: int32 */
-      penalties?: number;
-      fairways?: components['schemas']['CountOf'];
-      greens?: components['schemas']['CountOf'];
-      upAndDowns?: components['schemas']['CountOf'];
-      gained?: null | components['schemas']['PartGained'][];
+      par: number;
+      /** Format: double */
+      score: number;
+      /** Format: double */
+      putts: number;
+      puttsAreExpected: boolean;
+      /** Format: int32 */
+      penalties: number;
+      fairways: components['schemas']['CountOf'];
+      greens: components['schemas']['CountOf'];
+      upAndDowns: components['schemas']['CountOf'];
+      gained: components['schemas']['PartGained'][];
     };
     /** @enum {string} */
     CauseTag: 'hurried' | 'decision' | 'read' | 'pace';
@@ -3422,9 +3428,9 @@ export interface components {
     };
     CountOf: {
       /** Format: int32 */
-      count?: number;
+      count: number;
       /** Format: int32 */
-      of?: number;
+      of: number;
     };
     CountedStudents: {
       /** Format: int32 */
@@ -3676,7 +3682,7 @@ export interface components {
       attempts: number;
       text: string;
       measures: components['schemas']['Measure'][];
-      card: null | components['schemas']['Card'];
+      card: null | components['schemas']['CardView'];
       goal: string;
       goalMet: null | boolean;
       tags: components['schemas']['TagCount'][];
@@ -4142,16 +4148,21 @@ export interface components {
       putts?: null | number;
       puttsAreExpected?: boolean;
       isPickedUp?: boolean;
+    };
+    HoleCardView: {
       /** Format: int32 */
-      penalties?: number;
-      isOver?: boolean;
+      number: number;
+      /** Format: int32 */
+      par: number;
+      length: components['schemas']['MarkedLength'];
       /** Format: double */
-      score?: null | number;
-      fairwayHit?: null | boolean;
-      greenInRegulation?: null | boolean;
-      upAndDown?: null | boolean;
-      isOnGreen?: boolean;
-      gained?: null | components['schemas']['PartGained'][];
+      score: null | number;
+      /** Format: double */
+      putts: null | number;
+      isPickedUp: boolean;
+      fairwayHit: null | boolean;
+      teeShotMissed: null | components['schemas']['TargetSide'];
+      greenInRegulation: null | boolean;
     };
     HoleToPlay: components['schemas']['HoleToPlayDrawnHole'] | components['schemas']['HoleToPlayQuickHole'];
     HoleToPlayDrawnHole: {
@@ -4160,8 +4171,6 @@ export interface components {
       /** Format: int32 */
       number: number;
       hole: components['schemas']['Hole'];
-      /** Format: int32 */
-      strokesOfPar?: number;
       pin?: null | components['schemas']['Pin'];
     };
     HoleToPlayQuickHole: {
@@ -4171,8 +4180,6 @@ export interface components {
       par: number;
       bend?: components['schemas']['Bend'];
       usuallyLeft: components['schemas']['MarkedLength'];
-      /** Format: int32 */
-      strokesOfPar?: number;
       pin?: null | components['schemas']['Pin'];
     };
     HolesInput: {
@@ -4885,8 +4892,6 @@ export interface components {
       leftThen: null | components['schemas']['MarkedLength'];
       /** Format: int32 */
       penalty: number;
-      /** Format: double */
-      gained?: number;
     };
     PracticeWindow: {
       weekday: components['schemas']['DayOfWeek'];

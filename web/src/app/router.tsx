@@ -53,6 +53,7 @@ export const router = createBrowserRouter([
           },
           { path: '/warm-up', lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage') },
           { path: '/my-file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
+          { path: '/courses', lazy: () => named(import('../features/courses/CoursesPage'), 'CoursesPage') },
           { path: '/places', lazy: () => named(import('../features/places/PlacesPage'), 'PlacesPage') },
           { path: '/drills', lazy: () => named(import('../features/drills/ShelfPage'), 'ShelfPage') },
           { path: '/drills/new', lazy: () => named(import('../features/drills/DrillEditorPage'), 'DrillEditorPage') },

@@ -320,6 +320,19 @@ export const compass: Record<string, string> = {
 
 export const sides: Record<Schemas['TargetSide'], string> = { left: 'Left', right: 'Right' };
 
+export const bends: Record<Schemas['Bend'], string> = { straight: 'Straight', left: 'Left', right: 'Right' };
+
+export const troubles: Record<Schemas['TroubleKind'], string> = {
+  sand: 'Sand',
+  trees: 'Trees',
+  water: 'Water',
+  outOfBounds: 'Out',
+};
+
+export const pinSides: Record<Schemas['PinSide'], string> = { middle: 'Middle', left: 'Left', right: 'Right' };
+
+export const pinDepths: Record<Schemas['PinDepth'], string> = { middle: 'Middle', front: 'Front', back: 'Back' };
+
 export const weekdays: Record<Schemas['DayOfWeek'], string> = {
   monday: 'Monday',
   tuesday: 'Tuesday',

@@ -43,7 +43,15 @@ internal sealed class HolesFlow
 
     private static readonly int[] Nudges = [-100, -50, 50, 100];
 
-    private static readonly string[] Lies = ["tee", "fairway", "rough", "sand", "trees"];
+    private static readonly string[] Lies =
+    [
+        "on the tee",
+        "on the fairway",
+        "in rough",
+        "in sand",
+        "in the trees",
+        "on the green",
+    ];
 
     private static readonly string[] PuttsFor = ["for birdie or better", "for par", "for bogey", "for more than bogey"];
 
@@ -95,6 +103,7 @@ internal sealed class HolesFlow
             .Registers("_wheres");
         if (!IsWhole)
         {
+            _flow.Display($"Hole {{0}}, par {{1}}, {{2}} {Unit}", HoleNumber(), Par, HoleLength);
             _flow.Display(
                 "{0} of {1} on the fairway; missed left {2}, right {3}",
                 Flow.Value("fairways"),
@@ -108,8 +117,19 @@ internal sealed class HolesFlow
 
         _flow
             .Register("left", 10 * first.Length)
+            .Display(
+                $"Hole {{0}}, par {{1}}, shot {{2}}: {{3}} {Unit} left, {{4}}",
+                HoleNumber(),
+                Par,
+                Flow.Value("shot") with
+                {
+                    Plus = 1,
+                },
+                Left,
+                LieNow
+            )
             .Registers("lie", "shot", "strokes", "penalties", "greens", "pickedUp", "over", "par")
-            .Registers("_with", "_carry", "_reach", "_putt", "_abs")
+            .Registers("_with", "_carry", "_reach", "_putt", "_abs", "_cost", "_penalty", "_lie")
             .Register("_beside", BesideGreen)
             .Registers("_near", "_far")
             .Register("_least", 10 * ShotRules.LeastLeft)
@@ -130,7 +150,7 @@ internal sealed class HolesFlow
                 .Registers("puttHundredths")
                 .Register("_hundred", 100)
                 .Display(
-                    "≈ {0} strokes over {1} of {2} holes",
+                    "≈ {0} strokes, {1} of {2} holes out",
                     Flow.Value("_shown") with
                     {
                         DividedBy = "_hundred",
@@ -147,7 +167,7 @@ internal sealed class HolesFlow
                 .Registers("putts", "waiting", "puttHole", "_want", "_feet", "_kind", "_next")
                 .Registers([.. Enumerable.Range(0, Count).SelectMany(i => new[] { $"_want{i}", $"_feet{i}" })])
                 .Display(
-                    "{0} strokes, {1} of {2} holes played out, {3} putts waiting",
+                    "{0} strokes, {1} of {2} holes out, {3} putts waiting",
                     Flow.Value("strokes"),
                     Flow.Value("over"),
                     Flow.Value("_holes"),
@@ -221,55 +241,46 @@ internal sealed class HolesFlow
 
     private FlowValue Par => Flow.Value("hole") with { Words = [.. _laid.Holes.Select(h => h.Par.ToString(Written.Culture))] };
 
+    private FlowValue HoleLength =>
+        Flow.Value("hole") with
+        {
+            Words = [.. _laid.Holes.Select(h => h.Length.ToString(Written.Culture))],
+        };
+
     private static FlowValue Left => Flow.Value("left") with { InTenths = true };
 
-    /// <summary>Asks for the club of a tee shot on a hole with a fairway.</summary>
+    /// <summary>Asks for the club of a tee shot on a hole with a fairway: how the hole lies.</summary>
     private FlowText FromTheTee =>
-        new(
-            $"Hole {{0}}, par {{1}}, {{2}} {Unit}. {{3}}",
-            [
-                HoleNumber(),
-                Par,
-                Flow.Value("hole") with
-                {
-                    Words = [.. _laid.Holes.Select(h => h.Length.ToString(Written.Culture))],
-                },
-                Flow.Value("hole") with
-                {
-                    Words = [.. _laid.Holes.Select(h => HoleWords.HowItLies(h, _laid).In())],
-                },
-            ]
-        );
-
-    /// <summary>Asks for the club of any other shot.</summary>
-    private FlowText Next(string then, params FlowValue[] values) =>
-        new($"Hole {{0}}, par {{1}}: {{2}} {Unit} left, {{3}}. {then}", [HoleNumber(), Par, Left, LieNow, .. values]);
+        new("{0}", [Flow.Value("hole") with { Words = [.. _laid.Holes.Select(h => HoleWords.HowItLies(h, _laid).In())] }]);
 
     private static FlowValue LieNow => Flow.Value("lie") with { Words = Lies };
 
+    /// <summary>Asks for the club of a shot at the green: where to aim, and what stands about there.</summary>
     private FlowText AtTheHole
     {
         get
         {
             var aims = Flow.Value("hole") with { Words = [.. _laid.Holes.Select(h => GreenAim.Of(h, _laid.UsualMiss).Why.In())] };
             return _laid.Targets.Count == 0
-                ? Next("{4}", aims)
-                : Next(
-                    $"{{4}} Nearest target: {{5}}, {{6}} {Unit} {{7}}.",
-                    aims,
-                    Flow.Value("_target") with
-                    {
-                        Words = [.. _laid.Targets.Select(t => t.Name)],
-                    },
-                    Flow.Value("_off") with
-                    {
-                        InTenths = true,
-                        WithoutSign = true,
-                    },
-                    Flow.Value("_offSide") with
-                    {
-                        Words = ["nearer than the hole", "off", "further than the hole"],
-                    }
+                ? new FlowText("{0}", [aims])
+                : new FlowText(
+                    $"{{0}} Nearest target: {{1}}, {{2}} {Unit} {{3}}.",
+                    [
+                        aims,
+                        Flow.Value("_target") with
+                        {
+                            Words = [.. _laid.Targets.Select(t => t.Name)],
+                        },
+                        Flow.Value("_off") with
+                        {
+                            InTenths = true,
+                            WithoutSign = true,
+                        },
+                        Flow.Value("_offSide") with
+                        {
+                            Words = ["nearer than the hole", "off", "further than the hole"],
+                        },
+                    ]
                 );
         }
     }
@@ -323,9 +334,9 @@ internal sealed class HolesFlow
             var (name, prompt) in new[]
             {
                 (Tee, FromTheTee),
-                (Long, Next("Choose what to leave.")),
+                (Long, new FlowText("Choose what to leave.")),
                 (Club, AtTheHole),
-                (Chip, Next("Choose the spot it is to land on.")),
+                (Chip, new FlowText("Choose the spot it is to land on.")),
             }
         )
         {
@@ -378,6 +389,7 @@ internal sealed class HolesFlow
                 Flow.Done(
                     Flow.Always,
                     [
+                        .. ShotIsCounted,
                         Flow.AddInput("left", negative: true),
                         Flow.SetRegister("_abs", "left"),
                         Flow.Max("left", "_abs").Negative(),
@@ -391,7 +403,7 @@ internal sealed class HolesFlow
                 "from",
                 "How far is it from the hole?",
                 Asked(FromHole, "From the hole", Unit, "_beside"),
-                Flow.Done(Flow.Always, [Flow.SetInput("left")], "after")
+                Flow.Done(Flow.Always, [.. ShotIsCounted, Flow.SetInput("left")], "after")
             )
             .At(0, step: FlowStep.Measure)
             .State(
@@ -401,8 +413,8 @@ internal sealed class HolesFlow
                 Flow.Done(
                     Flow.Always,
                     IsExpected
-                        ? [Flow.SetInput("_abs"), Flow.Found("_putt", "_abs", FeetTenths, Hundredths)]
-                        : [Flow.SetInput("_feet") with { RegisterAt = "hole" }],
+                        ? [.. ShotIsCounted, Flow.SetInput("_abs"), Flow.Found("_putt", "_abs", FeetTenths, Hundredths)]
+                        : [.. ShotIsCounted, Flow.SetInput("_feet") with { RegisterAt = "hole" }],
                     "onGreen"
                 )
             )
@@ -439,18 +451,27 @@ internal sealed class HolesFlow
         FlowEffect[] then =
         [
             .. CountTeeShot(finish),
-            Flow.Add("shot", 1 + rule.Penalty),
-            .. rule.Penalty > 0 ? [Flow.Add("penalties", rule.Penalty)] : Array.Empty<FlowEffect>(),
-            .. rule.Lie is { } lie ? [Flow.Set("lie", (int)lie)] : Array.Empty<FlowEffect>(),
+            Flow.Set("_cost", 1 + rule.Penalty),
+            Flow.Set("_penalty", rule.Penalty),
+            rule.Lie is { } lie ? Flow.Set("_lie", (int)lie) : Flow.SetRegister("_lie", "lie"),
         ];
+        FlowGuard[] said = Flow.Choice(NameOf(finish));
         return rule.Asked switch
         {
-            AskedNumber.Went => Flow.Part(Flow.Choice(NameOf(finish)), then, "went"),
-            AskedNumber.FromHole => Flow.Part(Flow.Choice(NameOf(finish)), then, "from"),
-            AskedNumber.Putt => Flow.Part(Flow.Choice(NameOf(finish)), then, "putt"),
-            _ => Flow.Done(Flow.Choice(NameOf(finish)), then, finish == Finish.Holed ? "holed" : "after"),
+            AskedNumber.Went => Flow.Part(said, then, "went"),
+            AskedNumber.FromHole => Flow.Part(said, then, "from"),
+            AskedNumber.Putt => Flow.Part(said, then, "putt"),
+            _ => Flow.Done(said, [.. then, .. ShotIsCounted], finish == Finish.Holed ? "holed" : "after"),
         };
     }
+
+    /// <summary>A shot counts once everything about it was said: until then what it was played from stands.</summary>
+    private static readonly FlowEffect[] ShotIsCounted =
+    [
+        Flow.AddRegister("shot", "_cost"),
+        Flow.AddRegister("penalties", "_penalty"),
+        Flow.SetRegister("lie", "_lie"),
+    ];
 
     /// <summary>Half the way from each target to the next, in tenths: from there on the next is nearer.</summary>
     private IReadOnlyList<int> Halfway =>

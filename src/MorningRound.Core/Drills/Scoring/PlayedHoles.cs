@@ -215,11 +215,7 @@ public sealed record PlayedHoles : ScoringProtocol
                 CountTeeShot(finish, tally);
             if (shots.Count == 0)
                 cards.Add(card);
-            strokes += 1 + rule.Penalty;
-            tally["penalties"] += rule.Penalty;
             var before = (Lie: lie, Left: left);
-            lie = rule.Lie ?? lie;
-            Stand();
             var feet = 0;
             switch (rule.Asked)
             {
@@ -240,6 +236,9 @@ public sealed record PlayedHoles : ScoringProtocol
                     break;
             }
 
+            strokes += 1 + rule.Penalty;
+            tally["penalties"] += rule.Penalty;
+            lie = rule.Lie ?? lie;
             var isHoled = finish == Finish.Holed;
             shots.Add(
                 new PlayedShot(

@@ -1,5 +1,7 @@
 import type { Schemas } from '../../api/client';
+import type { NewAnswer } from './FlowQuestion';
 import type { DrillInput, Flow, Walk } from './flow';
+import { HolePicture } from './HolePicture';
 import { Differences, Scene, Sealed, Steps, Trace } from './MindPictures';
 import { Around, Ladder, Run, Score, Sets, Zone } from './PuttingPictures';
 import type { Protocol } from './queries';
@@ -13,10 +15,12 @@ interface Props {
   /** The calls of called shots; empty for any other drill. */
   calls: readonly Schemas['ShotCall'][];
   isLeftHanded: boolean;
+  /** What a press on the picture answers; none where it only shows. */
+  onAnswer?: (answer: NewAnswer) => void;
 }
 
 /** Where the drill stands, as a picture of its own kind. Drawn from the flow's registers and the inputs; it judges nothing. */
-export function DrillPicture({ protocol, flow, walk, inputs, calls, isLeftHanded }: Props) {
+export function DrillPicture({ protocol, flow, walk, inputs, calls, isLeftHanded, onAnswer }: Props) {
   switch (protocol.kind) {
     case 'repetitions':
       return <Count protocol={protocol} walk={walk} />;
@@ -62,6 +66,8 @@ export function DrillPicture({ protocol, flow, walk, inputs, calls, isLeftHanded
       return <Band protocol={protocol} inputs={inputs} />;
     case 'upAndDown':
       return <StationCard protocol={protocol} inputs={inputs} />;
+    case 'holes':
+      return protocol.laid ? <HolePicture laid={protocol.laid} {...{ flow, walk, inputs, onAnswer }} /> : null;
     case 'rehearsedScenario':
       return <Scene walk={walk} inputs={inputs} />;
   }

@@ -1,8 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import type { Schemas } from '../../api/client';
 import { Field } from '../../ui/Field';
-import type { FlowState } from './flow';
+import type { FlowState, Offer } from './flow';
 import { Pacer } from './Pacer';
 
 const big = { minHeight: 64, fontSize: 19, borderRadius: 32 };
@@ -18,14 +19,20 @@ interface AskProps {
   ask: FlowState['question'];
   /** A timer after a timer, or after the words of a scene, starts by itself: breathing has no time for taps. */
   goesOn: boolean;
+  /** Answers that are offered before the others; none where all stand side by side. */
+  offers?: Offer[];
+  /** The number to begin from, in tenths; no value where it is typed from nothing. */
+  proposed?: number | undefined;
   onAnswer: (answer: NewAnswer) => void;
 }
 
 /** Whatever a state of a flow asks for, with targets for a thumb. */
-export function Ask({ ask, goesOn, onAnswer }: AskProps) {
+export function Ask({ ask, goesOn, offers = [], proposed, onAnswer }: AskProps) {
   switch (ask.kind) {
     case 'choice':
-      return (
+      return ask.offersAt ? (
+        <Offered options={ask.options} offers={offers} onAnswer={onAnswer} />
+      ) : (
         <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', gap: 1 }}>
           {ask.options.map((option, i) => (
             <Button
@@ -53,7 +60,7 @@ export function Ask({ ask, goesOn, onAnswer }: AskProps) {
       return ask.step === 10 && ask.most <= 100 ? (
         <Dial ask={ask} onAnswer={(tenths) => onAnswer({ kind: 'number', tenths })} />
       ) : (
-        <NumberEntry ask={ask} onAnswer={(tenths) => onAnswer({ kind: 'number', tenths })} />
+        <NumberEntry ask={ask} proposed={proposed} onAnswer={(tenths) => onAnswer({ kind: 'number', tenths })} />
       );
   }
 }
@@ -106,8 +113,79 @@ function Dial({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: number) =>
   );
 }
 
-function NumberEntry({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: number) => void }) {
-  const [text, setText] = useState('');
+/**
+ * What is offered, each with why it is, in the order of sense; every other answer a press away. Answers that say nothing for
+ * themselves stand side by side.
+ */
+function Offered({
+  options,
+  offers,
+  onAnswer,
+}: {
+  options: Schemas['FlowOption'][];
+  offers: Offer[];
+  onAnswer: (answer: NewAnswer) => void;
+}) {
+  const [showsAll, setShowsAll] = useState(offers.length === 0);
+  const haveNotes = offers.some((o) => o.note !== '');
+  const others = options.filter((o) => !offers.some((offer) => offer.value === o.value));
+  const choose = (value: string) => onAnswer({ kind: 'choice', value });
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: haveNotes ? '1fr' : 'repeat(2, 1fr)', gap: 1 }}>
+        {offers.map(({ value, note }, i) => (
+          <Button
+            key={value}
+            variant={i === 0 ? 'contained' : 'outlined'}
+            onClick={() => choose(value)}
+            sx={{
+              ...big,
+              borderRadius: 3,
+              ...(note && { display: 'block', textAlign: 'left', lineHeight: 1.25, py: 1 }),
+            }}
+          >
+            {options.find((o) => o.value === value)?.label}
+            {note && (
+              <Box component="span" sx={{ display: 'block', fontSize: 15, fontWeight: 400, mt: 0.25 }}>
+                {note}
+              </Box>
+            )}
+          </Button>
+        ))}
+      </Box>
+      {!showsAll && others.length > 0 && (
+        <Button aria-expanded={false} onClick={() => setShowsAll(true)} sx={{ minHeight: 56 }}>
+          Something else
+        </Button>
+      )}
+      {showsAll && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', gap: 1 }}>
+          {others.map((option) => (
+            <Button
+              key={option.value}
+              variant="outlined"
+              onClick={() => choose(option.value)}
+              sx={{ minHeight: 56, fontSize: 16, lineHeight: 1.15 }}
+            >
+              {option.label}
+            </Button>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function NumberEntry({
+  ask,
+  proposed,
+  onAnswer,
+}: {
+  ask: AskNumber;
+  proposed: number | undefined;
+  onAnswer: (tenths: number) => void;
+}) {
+  const [text, setText] = useState(proposed === undefined ? '' : String(proposed / 10));
   const [asked, setAsked] = useState<number>();
   const tenths = Math.round(Number(text.replace(',', '.')) * 10);
   const fits = text.trim() !== '' && tenths >= ask.least && tenths <= ask.most && tenths % ask.step === 0;
@@ -163,10 +241,17 @@ function NumberEntry({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: num
           ±
         </Button>
       )}
+      {ask.nudges && (
+        <Nudges
+          nudges={ask.nudges}
+          onNudge={(by) => setText(String(Math.min(ask.most, Math.max(ask.least, (fits ? tenths : 0) + by)) / 10))}
+        />
+      )}
       <Field
         label={`${ask.label}${ask.unit && `, ${ask.unit}`}`}
         value={text}
-        autoFocus
+        // A number that is proposed is mostly right or a tap away: no keyboard over the drawing.
+        autoFocus={proposed === undefined}
         inputProps={{ inputMode: 'decimal' }}
         onChange={(e) => setText(plainNumber(e.target.value))}
         hint={
@@ -182,6 +267,29 @@ function NumberEntry({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: num
       <Button type="submit" variant="contained" disabled={!fits} sx={{ ...big, minHeight: 56 }}>
         Enter
       </Button>
+    </Box>
+  );
+}
+
+/** A number that is nearly right is put right by taps. */
+function Nudges({ nudges, onNudge }: { nudges: number[]; onNudge: (tenths: number) => void }) {
+  return (
+    <Box
+      role="group"
+      aria-label="A little less or more"
+      sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: `repeat(${nudges.length}, 1fr)`, gap: 1 }}
+    >
+      {nudges.map((by) => (
+        <Button
+          key={by}
+          variant="outlined"
+          onClick={() => onNudge(by)}
+          sx={{ minWidth: 0, px: 0, minHeight: 56, fontSize: 18 }}
+        >
+          {by < 0 ? '−' : '+'}
+          {Math.abs(by) / 10}
+        </Button>
+      ))}
     </Box>
   );
 }

@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Ask, type NewAnswer } from './FlowQuestion';
 import { DrillPicture } from './DrillPicture';
-import { displaysOf, promptOf, walkThrough, type DrillInput, type Flow } from './flow';
+import { displaysOf, offersOf, promptOf, proposedOf, walkThrough, type DrillInput, type Flow } from './flow';
 import type { Protocol } from './queries';
 import { RoutineList } from './RoutineList';
 import { Tags } from './Tags';
@@ -36,6 +36,7 @@ const guides: Protocol['kind'][] = [
   'guessAndCheck',
   'zoneSets',
   'carryGrid',
+  'holes',
 ];
 
 /** Walks any drill: asks what the flow asks, draws where it stands, shows what it counts. */
@@ -59,10 +60,35 @@ export function FlowRun(props: Props) {
     onInput({ ...answer, attempt: walk.attempts + 1, ...(hasTags && { tags }) });
     setTags({});
   };
+  // What is left of a hole is looked at before anything else; elsewhere the count comes after the question.
+  const standsFirst = protocol.kind === 'holes' && walk.state !== undefined;
+  // While putts are holed out no shot is under way.
+  const isPutting = protocol.kind === 'holes' && (!walk.state || walk.state.at?.step === 'putt');
+  const lines = displaysOf(flow, walk).slice(isPutting ? 1 : 0);
+  const counts = (
+    <Box data-testid="flow-counts" role="status" sx={{ color: 'text.secondary', mt: standsFirst ? 0 : 1 }}>
+      {lines.map((line, i) => (
+        <Box
+          key={line}
+          sx={
+            standsFirst && i === 0 && lines.length > 1 ? { fontSize: 18, fontWeight: 650, color: 'text.primary' } : {}
+          }
+        >
+          {line}
+        </Box>
+      ))}
+    </Box>
+  );
+  // Every question of a hole begins at its top, however far down the last answer stood.
+  const top = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (standsFirst && walk.taken > 0) top.current?.scrollIntoView({ block: 'start' });
+  }, [standsFirst, walk.taken]);
   return (
-    <Box data-testid="flow">
+    <Box data-testid="flow" ref={top} sx={{ scrollMarginTop: 72 }}>
+      {standsFirst && !hidesCounts && counts}
       {(!hidesCounts || guides.includes(protocol.kind)) && (
-        <DrillPicture {...{ protocol, flow, walk, inputs, calls, isLeftHanded }} />
+        <DrillPicture {...{ protocol, flow, walk, inputs, calls, isLeftHanded }} onAnswer={give} />
       )}
       {walk.said && (
         <Typography
@@ -79,14 +105,16 @@ export function FlowRun(props: Props) {
           <Typography
             component="p"
             aria-live="polite"
-            sx={{ fontSize: walk.said ? 17 : 20, fontWeight: 620, mt: 1, mb: 1.5 }}
+            sx={{ fontSize: standsFirst ? 16 : walk.said ? 17 : 20, fontWeight: 620, mt: 1, mb: standsFirst ? 1 : 1.5 }}
           >
             {promptOf(walk)}
           </Typography>
           <Ask
             // What was typed belongs to one question; buttons stay, so that the next tap finds them without delay.
-            key={walk.state.question.kind === 'choice' ? 'choice' : walk.taken}
+            key={walk.state.question.kind === 'choice' ? walk.state.at?.step : walk.taken}
             ask={walk.state.question}
+            offers={offersOf(flow, walk)}
+            proposed={proposedOf(walk)}
             goesOn={['timer', 'text'].includes(inputs.at(-1)?.kind ?? '')}
             onAnswer={give}
           />
@@ -101,13 +129,7 @@ export function FlowRun(props: Props) {
           {planned && walk.attempts <= planned ? `${walk.attempts} of ${planned}` : `${walk.attempts} so far`}
         </Box>
       )}
-      {!hidesCounts && (
-        <Box data-testid="flow-counts" role="status" sx={{ color: 'text.secondary', mt: 1 }}>
-          {displaysOf(flow, walk).map((line) => (
-            <div key={line}>{line}</div>
-          ))}
-        </Box>
-      )}
+      {!hidesCounts && !standsFirst && counts}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', mx: -0.5, '& > button': { minHeight: 56, px: 1.25 } }}>
         <Button onClick={onUndo} disabled={inputs.length === 0}>
           Undo the last one

@@ -1,6 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { begin, displaysOf, offersOf, promptOf, proposedOf, take, walkThrough, withoutLastAttempt, type DrillInput, type Flow } from './flow';
+import {
+  begin,
+  displaysOf,
+  offersOf,
+  promptOf,
+  proposedOf,
+  take,
+  walkThrough,
+  withoutLastAttempt,
+  type DrillInput,
+  type Flow,
+} from './flow';
 
 interface SharedFlow {
   name: string;

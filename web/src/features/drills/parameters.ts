@@ -31,6 +31,8 @@ const puttUnit: Kind = { is: 'one', label: 'Unit', names: { feet: lengthUnits.fe
 /** The parameters of every way to score. What they may be is checked on the server; here they only have names. */
 export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
   repetitions: { count: maybe('How many') },
+  // Holes are set on the bench.
+  holes: {},
   timedSteps: {
     steps: {
       is: 'rows',

@@ -94,7 +94,7 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
           onChange={(kind) =>
             set({
               kind,
-              ...(kind !== 'range' && { surface: null, targets: [], facesDegrees: null }),
+              ...(kind !== 'range' && { surface: null, targets: [], facesDegrees: null, carriesFurtherPercent: 0 }),
               ...(kind !== 'puttingGreen' && { greenSpeedFeet: null, greenSpeedOn: null }),
             })
           }
@@ -114,6 +114,15 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
             options={[none, ...facingOptions(place.facesDegrees)]}
             error={errorAt('facesDegrees')}
             onChange={(degrees) => set({ facesDegrees: degrees === '' ? null : Number(degrees) })}
+          />
+        )}
+        {isRange && (
+          <NumberField
+            label="Carries further by, %"
+            hint="Wind, height, slope: as you know it. 0 says nothing."
+            value={place.carriesFurtherPercent ?? 0}
+            error={errorAt('carriesFurtherPercent')}
+            onChange={(percent) => set({ carriesFurtherPercent: Math.round(percent ?? 0) })}
           />
         )}
         {place.kind === 'puttingGreen' && (

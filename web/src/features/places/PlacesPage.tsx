@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { answer, api, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
@@ -29,6 +30,7 @@ export function PlacesPage() {
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 3, mb: 2, flexWrap: 'wrap' }}>
         <PageHeading sx={{ mr: 'auto' }}>Places</PageHeading>
+        <Link to="/courses">Courses</Link>
         <FileButtons
           fileName="places.json"
           download={() => answer(api.GET('/api/places/file'))}

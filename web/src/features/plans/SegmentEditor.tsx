@@ -17,6 +17,7 @@ const ClubsAndRoutine = onDemand(() => moreParts().then((m) => m.ClubsAndRoutine
 const Aids = onDemand(() => moreParts().then((m) => m.Aids));
 const Counting = onDemand(() => moreParts().then((m) => m.Counting));
 const PlannedDrillFields = onDemand(() => import('./PlannedDrillFields').then((m) => m.PlannedDrillFields));
+const HolesFields = onDemand(() => import('./HolesFields').then((m) => m.HolesFields));
 const CallsFields = onDemand(() => import('./CallsFields').then((m) => m.CallsFields));
 
 interface Props<S = Segment> extends PartProps<S> {
@@ -28,6 +29,7 @@ const names = {
   task: 'Task',
   how: 'How',
   drill: 'Drill',
+  holes: 'Holes',
   clubs: 'Clubs',
   aids: 'Aids',
   counted: 'Counting',
@@ -40,6 +42,7 @@ const fieldsOf: Record<Section, string[]> = {
   task: ['instruction', 'cue', 'focus'],
   how: ['exit.criterion'],
   drill: ['drill.rung', 'drill.goal.measure', 'drill.goal.limit', 'drill.modifiers.effortPercent'],
+  holes: ['play', 'place'],
   clubs: ['declaredRun'],
   aids: ['hideStages'],
   counted: ['parts', 'skill', 'criterion', 'fairwayYards', 'realFairwayYards'],
@@ -93,7 +96,7 @@ function Fields({
             error={errorAt('balls')}
           />
         )}
-        {segment.kind === 'practice' && segment.phase === 'onCourse' && (
+        {segment.kind === 'practice' && segment.phase === 'onCourse' && !segment.play && (
           <Stepper
             label="Holes"
             value={segment.holes ?? 0}
@@ -134,6 +137,7 @@ function phaseChange(segment: PracticeSegment, phase: PracticeSegment['phase']):
     phase,
     bridge: phase === 'warmUp' && segment.bridge,
     holes: phase === 'onCourse' ? (segment.holes ?? 3) : null,
+    play: phase === 'onCourse' ? segment.play : null,
   };
 }
 
@@ -193,7 +197,10 @@ function PracticeSections({
   const { segment, writtenFor, errorAt, onChange } = of;
   const { drill } = segment;
   const there = keysOf(names).filter(
-    (s) => (s !== 'drill' || drill !== null) && (s !== 'calls' || segment.phase === 'random'),
+    (s) =>
+      (s !== 'drill' || drill !== null) &&
+      (s !== 'calls' || segment.phase === 'random') &&
+      (s !== 'holes' || (segment.phase === 'onCourse' && drill === null)),
   );
   const shown = there.includes(section) ? section : 'task';
   return (
@@ -216,6 +223,7 @@ function PracticeSections({
           onChange={(planned) => onChange({ drill: planned })}
         />
       )}
+      {shown === 'holes' && <HolesFields {...of} />}
       {shown === 'clubs' && <ClubsAndRoutine {...of} />}
       {shown === 'aids' && <Aids {...of} />}
       {shown === 'counted' && <Counting {...of} />}

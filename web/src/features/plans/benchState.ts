@@ -22,6 +22,7 @@ const noFields = {
   area: null,
   balls: 0,
   holes: null,
+  play: null,
   clubs: [],
   parts: [],
   cue: '',

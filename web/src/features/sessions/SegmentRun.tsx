@@ -49,6 +49,8 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
   const drill = session.drills.find((d) => d.segmentId === segment.id);
   const next = open[open.indexOf(segment) + 1];
   const following = open.find((s) => s.id !== segment.id);
+  // Holes need the room: the hole itself, what is left and what to choose stand above the fold.
+  const isHoles = drill?.protocol.kind === 'holes';
   const [showsHow, setShowsHow] = useState(false);
   const cue = segment.kind === 'practice' ? segment.cue || (segment.drill?.drill.cues ?? [])[0] : undefined;
   const isRunning = log.running?.segmentId === segment.id;
@@ -104,9 +106,9 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
         </Typography>
       )}
 
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: 0.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: isHoles ? -0.5 : 0.5 }}>
         <Box
-          sx={{ fontSize: 34, fontWeight: 620, lineHeight: 1, letterSpacing: '-0.02em' }}
+          sx={{ fontSize: isHoles ? 20 : 34, fontWeight: 620, lineHeight: 1, letterSpacing: '-0.02em' }}
           role="timer"
           aria-label="Time in this segment"
           aria-live="off"

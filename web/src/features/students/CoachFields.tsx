@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../../api/client';
 import { Choice, Field, optionsOf } from '../../ui/Field';
-import { ages, approaches, areas, seasons } from '../../ui/format';
+import { ages, approaches, areas, seasons, sides } from '../../ui/format';
 import { ListField } from '../../ui/ListField';
 import { NumberField } from '../../ui/NumberField';
 import { Bag, Wedges } from './BagFields';
@@ -28,6 +28,7 @@ export const coachFieldNames: Record<keyof Schemas['CoachSection'], string> = {
   setUpBasics: 'set-up basics',
   bag: 'bag',
   wedgeGrid: 'wedge grid',
+  usualMiss: 'usual miss',
   painfulParts: 'care notes',
   guardian: 'guardian',
 };
@@ -63,6 +64,14 @@ export function CoachFields({ coach, bodyParts, gaps, errorAt, onChange }: Props
       />
       <Bag {...part} />
       <Wedges {...part} gaps={gaps} />
+      <Box sx={columns}>
+        <Choice
+          label="Mostly misses"
+          value={coach.usualMiss ?? ''}
+          options={[none, ...optionsOf(sides)]}
+          onChange={(side) => set({ usualMiss: side || null })}
+        />
+      </Box>
       <Care {...part} bodyParts={bodyParts} />
       <Guardian {...part} />
     </Box>
