@@ -116,15 +116,22 @@ internal static class DemoCourse
     /// <summary>The course, as a file that the academy reads in.</summary>
     public static CourseFile File => CourseFile.Of([new ListedCourse { Id = Id, Course = Island }]);
 
-    /// <summary>So many of its holes, from the first on.</summary>
-    public static HolesToPlay Holes(int holes) =>
+    /// <summary>So many of its holes.</summary>
+    /// <param name="holes">How many.</param>
+    /// <param name="from">The number of the first.</param>
+    public static HolesToPlay Holes(int holes, int from = 1) =>
         new()
         {
             CourseId = Id,
             Course = Island.Name,
             Unit = Island.Unit,
             Tee = Island.Tees[0],
-            Holes = [.. Island.Holes.Take(holes).Select((hole, i) => new DrawnHole { Number = i + 1, Hole = hole })],
+            Holes =
+            [
+                .. Enumerable
+                    .Range(from, holes)
+                    .Select(number => new DrawnHole { Number = number, Hole = Island.Holes[number - 1] }),
+            ],
         };
 
     private static Hole Hole(int par, double fromFerry, double fromMeadow, double? width = null) =>

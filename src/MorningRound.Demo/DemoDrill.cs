@@ -24,10 +24,12 @@ internal static class DemoDrill
         var walk = FlowWalk.Of(drill.Flow);
         var inputs = new List<DrillInput>();
         var isHoles = drill.Protocol is PlayedHoles;
+        // Holes take many draws; with some of their own they leave everything else of the demo as it is.
+        var ofHoles = new SplitMix64(BitConverter.DoubleToUInt64Bits(skill));
         while (walk.State is { } state && inputs.Count < (isHoles ? MostInputsOfHoles : MostInputs))
         {
             var input = isHoles
-                ? DemoHoles.Answer(walk, skill, random)
+                ? DemoHoles.Answer(walk, skill, ofHoles)
                 : Answer(drill, state, walk.Attempts + 1, skill, startDegrees, inputs, random);
             inputs.Add(input);
             walk = walk.Take(input);

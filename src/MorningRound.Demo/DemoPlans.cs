@@ -259,7 +259,7 @@ internal static class DemoPlans
             Drill("Off the tee without driver", Level.Improving, Phase.Random, 13, 10, Intent.Skill, [Club.Wood3, Club.Hybrid]),
             Holes(5, 20, 16, Area.Iron, [Club.Driver, Club.Hybrid, Club.Iron7, Club.PitchingWedge]),
             Water(3),
-            Holes(4, 16, 13, Area.Iron, [Club.Driver, Club.Hybrid, Club.Iron7, Club.PitchingWedge])
+            Holes(4, 16, 13, Area.Iron, [Club.Driver, Club.Hybrid, Club.Iron7, Club.PitchingWedge], from: 6)
         ),
         Plan(
             ShortOnes,
@@ -424,7 +424,7 @@ internal static class DemoPlans
     }
 
     /// <summary>Holes played on the range, one ball, with the whole routine.</summary>
-    private static PracticeSegment Holes(int holes, int minutes, int balls, Area area, Club[] clubs) =>
+    private static PracticeSegment Holes(int holes, int minutes, int balls, Area area, Club[] clubs, int from = 1) =>
         new()
         {
             Id = Guid.CreateVersion7(),
@@ -436,7 +436,7 @@ internal static class DemoPlans
             Minutes = minutes,
             Balls = balls,
             Holes = holes,
-            Play = DemoCourse.Holes(holes),
+            Play = DemoCourse.Holes(holes, from),
             Clubs = clubs,
             FullRoutine = true,
             Exit = new AfterMinutes(),

@@ -5254,7 +5254,7 @@ export interface components {
     };
     ScoringProtocolPlayedHoles: {
       /** @enum {string} */
-      kind: 'holes';
+      kind: 'playedHoles';
       toPlay: components['schemas']['HolesToPlay'];
       laid: null | components['schemas']['LaidHoles'];
       isMeasured: boolean;

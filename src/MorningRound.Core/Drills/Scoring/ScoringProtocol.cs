@@ -47,7 +47,7 @@ public enum CountBy
 [JsonDerivedType(typeof(MeasuredShots), "measuredShots")]
 [JsonDerivedType(typeof(RehearsedScenario), "rehearsedScenario")]
 [JsonDerivedType(typeof(UpAndDown), "upAndDown")]
-[JsonDerivedType(typeof(PlayedHoles), "holes")]
+[JsonDerivedType(typeof(PlayedHoles), "playedHoles")]
 public abstract record ScoringProtocol
 {
     /// <summary>More than any drill asks for; keeps flows small enough for a phone.</summary>

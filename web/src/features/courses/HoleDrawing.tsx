@@ -69,10 +69,10 @@ const asides: Record<string, number> = {
   fairway: 0,
   roughLeft: -52,
   roughRight: 52,
-  sandLeft: -104,
-  treesLeft: -104,
-  waterLeft: -104,
-  outLeft: -104,
+  sandLeft: -106,
+  treesLeft: -106,
+  waterLeft: -106,
+  outLeft: -106,
   sandRight: 104,
   treesRight: 104,
   waterRight: 104,
@@ -110,7 +110,7 @@ export function HoleDrawing({ hole, left, landing, places = [], onPlace, label }
         return kind === 'outOfBounds' ? (
           <path
             key={side}
-            d={path(0.05, 0.95, aside * 78)}
+            d={path(0.05, 0.95, aside * 62)}
             fill="none"
             stroke={ink}
             strokeWidth="2.5"
@@ -120,10 +120,11 @@ export function HoleDrawing({ hole, left, landing, places = [], onPlace, label }
         ) : (
           <path
             key={side}
-            d={path(0.08, 0.92, aside * 104)}
+            d={path(0.12, 0.86, aside * 84)}
             fill="none"
             stroke={`url(#${id}-${kind})`}
-            strokeWidth="58"
+            strokeWidth="56"
+            strokeLinecap="round"
           />
         );
       })}

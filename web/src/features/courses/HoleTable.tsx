@@ -56,8 +56,8 @@ export function HoleTable({ course, at, errorAt, onAt, onChange, onAdd }: Props)
         component="table"
         aria-label="Holes"
         sx={{
-          borderCollapse: 'separate',
-          borderSpacing: '3px 2px',
+          borderCollapse: 'collapse',
+          '& td, & tbody th': { p: '2px' },
           width: '100%',
           minWidth: 720,
           '& th': { fontWeight: 500, fontSize: 14, textAlign: 'left', color: 'text.secondary', whiteSpace: 'nowrap' },

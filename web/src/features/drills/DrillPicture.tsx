@@ -66,7 +66,7 @@ export function DrillPicture({ protocol, flow, walk, inputs, calls, isLeftHanded
       return <Band protocol={protocol} inputs={inputs} />;
     case 'upAndDown':
       return <StationCard protocol={protocol} inputs={inputs} />;
-    case 'holes':
+    case 'playedHoles':
       return protocol.laid ? <HolePicture laid={protocol.laid} {...{ flow, walk, inputs, onAnswer }} /> : null;
     case 'rehearsedScenario':
       return <Scene walk={walk} inputs={inputs} />;

@@ -136,6 +136,7 @@ function Offered({
         {offers.map(({ value, note }, i) => (
           <Button
             key={value}
+            data-value={value}
             variant={i === 0 ? 'contained' : 'outlined'}
             onClick={() => choose(value)}
             sx={{
@@ -163,6 +164,7 @@ function Offered({
           {others.map((option) => (
             <Button
               key={option.value}
+              data-value={option.value}
               variant="outlined"
               onClick={() => choose(option.value)}
               sx={{ minHeight: 56, fontSize: 16, lineHeight: 1.15 }}

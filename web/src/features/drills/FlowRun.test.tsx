@@ -67,7 +67,11 @@ function answer(flow: Flow, before: readonly DrillInput[], input: DrillInput) {
   const ask = walkThrough(flow, before).state?.question;
   if (!ask) throw new Error('Nothing is asked any more.');
   if (input.kind === 'stop') press('Stop here');
-  else if (ask.kind === 'choice')
+  else if (ask.kind === 'choice' && ask.offersAt && input.kind === 'choice') {
+    const offered = () => document.querySelector(`button[data-value="${input.value}"]`);
+    if (!offered()) press('Something else');
+    fireEvent.click(offered() as Element);
+  } else if (ask.kind === 'choice')
     press(ask.options.find((o) => input.kind === 'choice' && o.value === input.value)?.label ?? '');
   else if (ask.kind === 'tap') press(ask.label);
   else if (ask.kind === 'text' && input.kind === 'text') {

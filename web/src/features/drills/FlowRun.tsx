@@ -36,7 +36,7 @@ const guides: Protocol['kind'][] = [
   'guessAndCheck',
   'zoneSets',
   'carryGrid',
-  'holes',
+  'playedHoles',
 ];
 
 /** Walks any drill: asks what the flow asks, draws where it stands, shows what it counts. */
@@ -61,9 +61,9 @@ export function FlowRun(props: Props) {
     setTags({});
   };
   // What is left of a hole is looked at before anything else; elsewhere the count comes after the question.
-  const standsFirst = protocol.kind === 'holes' && walk.state !== undefined;
+  const standsFirst = protocol.kind === 'playedHoles' && walk.state !== undefined;
   // While putts are holed out no shot is under way.
-  const isPutting = protocol.kind === 'holes' && (!walk.state || walk.state.at?.step === 'putt');
+  const isPutting = protocol.kind === 'playedHoles' && (!walk.state || walk.state.at?.step === 'putt');
   const lines = displaysOf(flow, walk).slice(isPutting ? 1 : 0);
   const counts = (
     <Box data-testid="flow-counts" role="status" sx={{ color: 'text.secondary', mt: standsFirst ? 0 : 1 }}>

@@ -32,7 +32,7 @@ const puttUnit: Kind = { is: 'one', label: 'Unit', names: { feet: lengthUnits.fe
 export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
   repetitions: { count: maybe('How many') },
   // Holes are set on the bench.
-  holes: {},
+  playedHoles: {},
   timedSteps: {
     steps: {
       is: 'rows',

@@ -50,7 +50,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
   const next = open[open.indexOf(segment) + 1];
   const following = open.find((s) => s.id !== segment.id);
   // Holes need the room: the hole itself, what is left and what to choose stand above the fold.
-  const isHoles = drill?.protocol.kind === 'holes';
+  const isHoles = drill?.protocol.kind === 'playedHoles';
   const [showsHow, setShowsHow] = useState(false);
   const cue = segment.kind === 'practice' ? segment.cue || (segment.drill?.drill.cues ?? [])[0] : undefined;
   const isRunning = log.running?.segmentId === segment.id;
