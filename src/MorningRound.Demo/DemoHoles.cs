@@ -3,7 +3,9 @@ using MorningRound.Core.Statistics;
 
 namespace MorningRound.Demo;
 
-/// <summary>Makes up how holes went: mostly what is offered, mostly where it was meant to go, about as far as it carries.</summary>
+/// <summary>
+/// Makes up how holes went: mostly what is offered, mostly where it was meant to go, about as far as it carries.
+/// </summary>
 internal static class DemoHoles
 {
     /// <summary>The next answer of somebody who plays holes.</summary>

@@ -94,7 +94,7 @@ test('three quick holes without a signal, reloaded in the middle and undone over
   taps = 0;
 
   await expect(flow(phone)).toContainText('Hole 1, par 4, shot 1: 320 yd left, on the tee');
-  await isClean(phone);
+  await isClean(phone, 'a hole');
   await shot(phone, 'driver', 'roughLeft');
   await expect(flow(phone)).toContainText('shot 2: 94 yd left, in rough');
   await shot(phone, 'pitchingWedge', 'leftOfGreen', 14);
@@ -117,7 +117,7 @@ test('three quick holes without a signal, reloaded in the middle and undone over
 
   // The putt for birdie comes before the one for par; the holed shot has none.
   await expect(flow(phone)).toContainText('Hole 2, for birdie or better: 20 ft.');
-  await isClean(phone);
+  await isClean(phone, 'putts that wait');
   await flow(phone).getByRole('button', { name: '2', exact: true }).click();
   await expect(flow(phone)).toContainText('Hole 1, for par: 11 ft.');
   await flow(phone).getByRole('button', { name: '1', exact: true }).click();
@@ -159,7 +159,7 @@ test('a course is typed through with the keyboard, its holes drawn, and played o
   await comeIn(coach, 'coach');
   await coach.goto('/courses');
   await expect(coach.getByRole('heading', { level: 1, name: 'Courses' })).toBeVisible();
-  await isClean(coach);
+  await isClean(coach, 'courses');
   await coach.getByRole('button', { name: /^New course/ }).click();
   await coach.getByLabel('Name').fill('Three by the weir');
   await coach.getByLabel('Par, hole 1').fill('5');
@@ -184,7 +184,7 @@ test('a course is typed through with the keyboard, its holes drawn, and played o
   await coach.getByRole('button', { name: 'Hole 2 of Three by the weir, par 4' }).click();
   await expect(coach.getByText('2 holes of Three by the weir usually take 8 min and 6 balls.')).toBeVisible();
   await coach.getByRole('button', { name: 'Take that' }).click();
-  await expect(coach.getByLabel('Balls').first()).toHaveValue('6');
+  await expect(coach.getByRole('region', { name: 'Segment' }).getByLabel('Balls', { exact: true })).toHaveValue('6');
   await expect(coach.getByRole('img', { name: 'Hole 2, par 4, 318 long' })).toBeVisible();
-  await isClean(coach);
+  await isClean(coach, 'holes on the bench');
 });

@@ -136,8 +136,8 @@ public sealed record Hole
     public Pin Pin { get; init; } = Pin.InTheMiddle;
 
     /// <summary>
-    /// By how much longer than its length it plays, in per cent, because it climbs; negative where it falls. 0 where the coach has
-    /// said nothing, since a slope is never guessed.
+    /// By how much longer than its length it plays, in per cent, because it climbs; negative where it falls. 0 where the coach
+    /// has said nothing, since a slope is never guessed.
     /// </summary>
     public int PlaysLongerPercent { get; init; }
 

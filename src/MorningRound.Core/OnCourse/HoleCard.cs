@@ -94,7 +94,9 @@ public sealed record HoleCard
         : Shots.Count + Penalties >= Par - 2 ? false
         : null;
 
-    /// <summary>Whether a missed green was saved: the hole in par or better. Null where the green was hit, or while it is open.</summary>
+    /// <summary>
+    /// Whether a missed green was saved: the hole in par or better. Null where the green was hit, or while it is open.
+    /// </summary>
     [JsonIgnore]
     public bool? UpAndDown => GreenInRegulation is false && Score is { } score ? score <= Par : null;
 

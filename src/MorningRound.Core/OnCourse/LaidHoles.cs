@@ -85,7 +85,9 @@ public sealed record LaidHoles
     /// <summary>What shots can be played with, the longest first.</summary>
     public required IReadOnlyList<ShotNumber> Numbers { get; init; }
 
-    /// <summary>The numbers of the wedges that a leave is measured by, in units of the play; empty where there are none.</summary>
+    /// <summary>
+    /// The numbers of the wedges that a leave is measured by, in units of the play; empty where there are none.
+    /// </summary>
     public IReadOnlyList<int> WedgeNumbers { get; init; } = [];
 
     /// <summary>The targets of the ground, the nearest first; empty where none are on record.</summary>
@@ -111,8 +113,8 @@ public sealed record LaidHoles
     /// <summary>Why holes cannot be laid out for a player, in words; null when they can.</summary>
     public static string? WhatIsMissing(HolesToPlay holes, PlayerNumbers player) =>
         holes.Holes.Any(h => h is QuickHole { Par: > 3 }) && ShotNumbers.Of(player, player.Unit).All(n => n.Carry is null)
-            ? "a quick hole of par 4 or 5 is as long as the student's own clubs make it, and no carry is on record. Note what the "
-                + "longest club carries, or play holes of a course."
+            ? "a quick hole of par 4 or 5 is as long as the student's own clubs make it, and no carry is on record. "
+                + "Note what the longest club carries, or play holes of a course."
             : null;
 
     /// <summary>
@@ -239,7 +241,8 @@ public sealed record LaidHoles
     }
 
     /// <summary>
-    /// How far tee shots usually go at a level, to lay a fairway by where nobody measured. The product's own; never a club's number.
+    /// How far tee shots usually go at a level, to lay a fairway by where nobody measured. The product's own; never a club's
+    /// number.
     /// </summary>
     private static double UsualDrive(Level level, LengthUnit unit)
     {

@@ -50,10 +50,14 @@ public sealed class ShotChoices
 
     private const double NearTheGreenYards = 12;
 
-    /// <summary>A ball that finds water beside the hole has crossed into it after about this share of its carry. The product's own.</summary>
+    /// <summary>
+    /// A ball that finds water beside the hole has crossed into it after about this share of its carry. The product's own.
+    /// </summary>
     private const double DropAfter = 0.7;
 
-    /// <summary>Nobody hits a tee shot with less than this share of the longest club that may be hit. The product's own.</summary>
+    /// <summary>
+    /// Nobody hits a tee shot with less than this share of the longest club that may be hit. The product's own.
+    /// </summary>
     private const double ShortestFromTheTee = 0.6;
 
     /// <summary>Where a shot may be aimed beside the middle of the fairway, in deviations.</summary>
@@ -125,7 +129,9 @@ public sealed class ShotChoices
         ];
     }
 
-    /// <summary>How far off, in degrees to either side, and by what share of their length shots scatter. The product's own.</summary>
+    /// <summary>
+    /// How far off, in degrees to either side, and by what share of their length shots scatter. The product's own.
+    /// </summary>
     private static (double Degrees, double Depth) ScatterOf(Level level) =>
         level switch
         {
@@ -136,8 +142,8 @@ public sealed class ShotChoices
         };
 
     /// <summary>
-    /// Whether something is played from a lie: a driver from a tee alone, no wood from rough, no more than a middle iron from sand.
-    /// The product's own.
+    /// Whether something is played from a lie: a driver from a tee alone, no wood from rough, no more than a middle iron from
+    /// sand. The product's own.
     /// </summary>
     private static bool IsFor(ShotNumber number, Lie lie) =>
         lie switch
@@ -364,7 +370,9 @@ public sealed class ShotChoices
         return offers;
     }
 
-    /// <summary>Chips and bunker shots: the wedges that are there, the more lofted first where something lies in between.</summary>
+    /// <summary>
+    /// Chips and bunker shots: the wedges that are there, the more lofted first where something lies in between.
+    /// </summary>
     private IReadOnlyList<ShotOffer> AroundTheGreen(LaidHole hole, Lie lie)
     {
         var wedges = _laid.Numbers.Where(n => n is { Swing: null, Club: >= Club.Iron9 }).OrderBy(n => n.Club).ToList();

@@ -16,7 +16,9 @@ public sealed record ShotOffer
     /// <summary>Whether it goes for the hole, rather than leaving a distance.</summary>
     public bool IsForTheHole { get; init; }
 
-    /// <summary>Of ten such shots, how many about stay between the edges of the fairway; null where there is none in play.</summary>
+    /// <summary>
+    /// Of ten such shots, how many about stay between the edges of the fairway; null where there is none in play.
+    /// </summary>
     public int? OnFairwayOfTen { get; init; }
 
     /// <summary>The side of the fairway to aim at, away from what costs most there; null where the middle is best.</summary>

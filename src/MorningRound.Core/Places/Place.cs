@@ -71,8 +71,8 @@ public sealed record Place
     public IReadOnlyList<RangeTarget> Targets { get; init; } = [];
 
     /// <summary>
-    /// By how much further than measured clubs carry here, in per cent: thin air, a slope, a steady wind; negative where they carry
-    /// less. 0 where the coach has said nothing, since it is never guessed.
+    /// By how much further than measured clubs carry here, in per cent: thin air, a slope, a steady wind; negative where they
+    /// carry less. 0 where the coach has said nothing, since it is never guessed.
     /// </summary>
     public int CarriesFurtherPercent { get; init; }
 

@@ -70,6 +70,9 @@ public enum FindingId
     /// <summary>Sticks or gates left out while holes are played.</summary>
     AidsOut,
 
+    /// <summary>Other balls than the holes that are played usually take.</summary>
+    HoleBalls,
+
     /// <summary>Too long without a pause.</summary>
     NoBreak,
 
@@ -239,6 +242,15 @@ internal static class CheckSentences
         "The fairway is {0:0.#} yards wide here and {1:0.#} on the course; practise into a narrower one."
     );
     public static readonly Sentence Yards = new("check.yards", "{0:0.#} yards");
+    public static readonly Sentence HolesTooWide = new(
+        "check.holesTooWide",
+        "Fairways are laid {0:0} % as wide as they are; practise into narrower ones."
+    );
+    public static readonly Sentence Narrower = new("check.narrower", "{0:0} % of the real width");
+    public static readonly Sentence HoleBalls = new(
+        "check.holeBalls",
+        "These holes usually take about {0} balls; {1} are planned."
+    );
     public static readonly Sentence AidsOut = new("check.aidsOut", "Sticks or gates still lie there while holes are played.");
     public static readonly Sentence PutAway = new("check.putAway", "Put them away");
     public static readonly Sentence NoFocus = new("check.noFocus", "It works on technique and does not say on what.");

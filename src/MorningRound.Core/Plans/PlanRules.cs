@@ -1,6 +1,7 @@
 using System.Text.Json;
 using MorningRound.Core.Canonical;
 using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Validation;
 
@@ -191,7 +192,11 @@ public static class PlanRules
                     $"{path}.place",
                     "Holes are laid out on a range; what is played on a course itself is a round."
                 )
-                .Require(practice.Drill is null, $"{path}.drill", "A segment has a drill or plays holes, not both.")
+                .Require(
+                    practice.Drill is null or { Drill.Protocol: Repetitions },
+                    $"{path}.drill",
+                    "A drill with a count of its own cannot play holes besides."
+                )
                 .Require(
                     practice.Holes == play.Holes.Count,
                     $"{path}.holes",

@@ -214,7 +214,6 @@ public sealed record PracticeSegment : Segment
             Balls = play.UsualBalls,
             Minutes = Math.Max(1, play.UsualMinutes),
             Parts = [],
-            Drill = null,
         };
 
     /// <summary>
@@ -233,8 +232,8 @@ public sealed record PracticeSegment : Segment
 
     /// <summary>
     /// How its drill is scored here, before the student's own numbers are filled in: with a number of attempts that fits the
-    /// segment's balls, or its minutes where none are hit, as far as the drill leaves that to the segment. Holes that it plays are
-    /// scored as such. Null without either.
+    /// segment's balls, or its minutes where none are hit, as far as the drill leaves that to the segment. Holes that it plays
+    /// are scored as such. Null without either.
     /// </summary>
     public ScoringProtocol? Protocol()
     {

@@ -30,7 +30,9 @@ public sealed record PlayerNumbers
     /// <summary>What balls are hit from on the ground; null where it is no range, or nobody said.</summary>
     public RangeSurface? Surface { get; init; }
 
-    /// <summary>By how much further than measured the clubs carry on the ground, in per cent; 0 where the coach said nothing.</summary>
+    /// <summary>
+    /// By how much further than measured the clubs carry on the ground, in per cent; 0 where the coach said nothing.
+    /// </summary>
     public int CarriesFurtherPercent { get; init; }
 
     /// <summary>The side the player mostly misses on; null where nobody said.</summary>

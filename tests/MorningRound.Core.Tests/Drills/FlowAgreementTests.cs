@@ -62,21 +62,29 @@ public class FlowAgreementTests
     public void Walker_and_scorer_agree_after_every_input(string name)
     {
         var protocol = Named(name);
+        foreach (var inputs in HoleGames.WithEveryAnswer(protocol, protocol.Compile(1)))
+            AssertAgree(protocol, 1, inputs);
         for (ulong seed = 1; seed <= SequencesEach; seed++)
+            AssertAgree(
+                protocol,
+                seed,
+                Play.Through(protocol.Compile(seed), new SplitMix64(seed), constancy: seed % 4 / 3.5, mayStop: seed % 3 == 0)
+            );
+    }
+
+    private static void AssertAgree(ScoringProtocol protocol, ulong seed, IReadOnlyList<DrillInput> inputs)
+    {
+        var flow = protocol.Compile(seed);
+        var walk = FlowWalk.Of(flow);
+        var calls = CallsOf(protocol, seed);
+        var offered = OfferedShots.Of(protocol);
+        for (var taken = 0; taken <= inputs.Count; taken++)
         {
-            var flow = protocol.Compile(seed);
-            var inputs = Play.Through(flow, new SplitMix64(seed), constancy: seed % 4 / 3.5, mayStop: seed % 3 == 0);
-            var walk = FlowWalk.Of(flow);
-            var calls = CallsOf(protocol, seed);
-            var offered = OfferedShots.Of(protocol);
-            for (var taken = 0; taken <= inputs.Count; taken++)
-            {
-                if (taken > 0)
-                    walk = walk.Take(inputs[taken - 1]);
-                var scored = protocol.Score([.. inputs.Take(taken)], seed);
-                Assert.Null(Difference(walk, scored, calls));
-                Assert.Null(offered?.Difference(walk, scored, [.. inputs.Take(taken)]));
-            }
+            if (taken > 0)
+                walk = walk.Take(inputs[taken - 1]);
+            var scored = protocol.Score([.. inputs.Take(taken)], seed);
+            Assert.Null(Difference(walk, scored, calls));
+            Assert.Null(offered?.Difference(walk, scored, [.. inputs.Take(taken)]));
         }
     }
 

@@ -61,6 +61,7 @@ public class SharedFlowsTests
     private static string Shown(FlowWalk walk) =>
         $"{walk.State?.Name ?? "-"} {walk.Attempts} {(walk.IsComplete ? "complete" : "open")} "
         + $"{walk.MisfitAt?.ToString(null, null) ?? "fits"} | {walk.Prompt} | {walk.Said ?? "-"} | "
-        + $"{walk.Proposed?.ToString(null, null) ?? "-"} | {string.Join("; ", walk.Offers.Select(o => $"{o.Value}: {o.Note}"))} | "
+        + $"{walk.Proposed?.ToString(null, null) ?? "-"} | "
+        + $"{string.Join("; ", walk.Offers.Select(o => $"{o.Value}: {o.Note}"))} | "
         + $"{string.Join(" | ", walk.Displays)}";
 }

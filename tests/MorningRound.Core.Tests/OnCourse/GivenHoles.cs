@@ -42,7 +42,9 @@ internal static class GivenHoles
     /// <summary>A short hole, one with a fairway and a long one, from the player's own clubs.</summary>
     public static ScoringProtocol Quick => Of(new HolesToPlay { Holes = [QuickOf(4, 92), QuickOf(3, 148), QuickOf(5, 70)] });
 
-    /// <summary>A hole with trees and a boundary, and one with water across and around its green.</summary>
+    /// <summary>
+    /// A hole with trees and a boundary, one with water across and around its green, a short one, and the first again.
+    /// </summary>
     public static ScoringProtocol WithTrouble =>
         Of(
             new HolesToPlay
@@ -50,7 +52,7 @@ internal static class GivenHoles
                 Course = "Two of a course",
                 Tee = "white",
                 Putts = PuttsBy.Expected,
-                Holes = [Drawn(1, Wooded), Drawn(2, OverWater)],
+                Holes = [Drawn(1, Wooded), Drawn(2, OverWater), Drawn(3, Short), Drawn(4, Wooded)],
             },
             Player with
             {
@@ -58,10 +60,10 @@ internal static class GivenHoles
             }
         );
 
-    /// <summary>A hole in metres in a bay that measures.</summary>
+    /// <summary>Three holes in metres in a bay that measures.</summary>
     public static ScoringProtocol Measured =>
         Of(
-            new HolesToPlay { Unit = LengthUnit.Metres, Holes = [Drawn(1, Wooded)] },
+            new HolesToPlay { Unit = LengthUnit.Metres, Holes = [Drawn(1, Wooded), Drawn(2, Short), Drawn(3, Wooded)] },
             Player with
             {
                 Surface = RangeSurface.IndoorBay,
@@ -84,6 +86,8 @@ internal static class GivenHoles
             Right = TroubleKind.OutOfBounds,
             SafeSide = TargetSide.Left,
         };
+
+    public static Hole Short => new() { Par = 3, Lengths = [147] };
 
     public static Hole OverWater =>
         new()

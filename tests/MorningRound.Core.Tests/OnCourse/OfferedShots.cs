@@ -30,8 +30,10 @@ internal sealed class OfferedShots
     {
         var last = taken is [.., var l] ? l : null;
         var before = taken is [.., var b, _] ? b : null;
-        if (walk.State is not { At.Step: var step } || scored.MisfitAt is not null)
+        if (scored.MisfitAt is not null)
             return null;
+        if (walk.State is not { At.Step: var step })
+            return walk.IsComplete ? AtTheEnd(walk, scored) : null;
         var at = scored.Counts.GetValueOrDefault("hole");
         var hole = _laid.Holes[at];
         var isWhole = _laid.Way == WayToPlay.WholeHoles;
@@ -67,11 +69,30 @@ internal sealed class OfferedShots
         string[] said =
         [
             .. isTee || !isWhole ? [HoleWords.HowItLies(hole, _laid).In()] : Array.Empty<string>(),
-            .. !isTee && isWhole && left >= 30 && left < 200 ? Aimed(hole, left, unit) : [],
+            .. isTee || !isWhole ? []
+            : lie != Lie.Tee && left < _choices.ChipUpTo ? ["Choose the spot it is to land on."]
+            : lie != Lie.Tee && 10 * left > Reach(_laid.Numbers.Max(n => n.Carry)) ? ["Choose what to leave."]
+            : Aimed(hole, left, unit),
         ];
         return said.FirstOrDefault(s => !walk.Prompt.Contains(s, StringComparison.Ordinal)) is { } missing
             ? $"{walk.Prompt}, without {missing}"
             : null;
+    }
+
+    /// <summary>How far, in tenths, a club may reach a green; one without a number up to 200.</summary>
+    private static int Reach(int? carry) => carry is { } far ? (int)(11.0 * far) : 2_000;
+
+    /// <summary>In the end what is shown is what the card adds up to.</summary>
+    private string? AtTheEnd(FlowWalk walk, ProtocolResult scored)
+    {
+        var holes = _laid.Holes.Count;
+        var wanted =
+            scored.Card is not { Holes.Count: > 0 } card ? null
+            : _laid.Putts == PuttsBy.Expected
+                ? $"≈ {Math.Round(card.Score, 1, MidpointRounding.AwayFromZero):0.0} strokes, {holes} of {holes} holes out"
+            : $"{card.Score} strokes, {holes} of {holes} holes out, 0 putts waiting";
+        var shown = walk.Displays.Last();
+        return wanted is null || shown == wanted ? null : $"{shown}, not {wanted}";
     }
 
     private IEnumerable<string> Aimed(LaidHole hole, int left, string unit)
@@ -103,7 +124,7 @@ internal sealed class OfferedShots
         if (last is not ChoiceMade { Value: var with })
             return "no club was chosen";
         var carry = _laid.Numbers.Single(n => n.Value == with).Carry;
-        var reaches = isWhole && (carry is { } far ? (int)(11.0 * far) : 2_000) >= 10 * left;
+        var reaches = isWhole && Reach(carry) >= 10 * left;
         string[] wanted = reaches
             ? ["green", "shortOfGreen", "leftOfGreen", "rightOfGreen", "overGreen", .. Beside(hole), .. Across(hole), "holed"]
             : ["fairway", "roughLeft", "roughRight", .. Along(hole), .. Across(hole)];
@@ -133,7 +154,9 @@ internal sealed class OfferedShots
 
     private static string Small(Core.Courses.TroubleKind kind) => kind.ToString().ToLowerInvariant();
 
-    /// <summary>Where a green was hit or missed a number is proposed that goes by what was left before; otherwise the carry.</summary>
+    /// <summary>
+    /// Where a green was hit or missed a number is proposed that goes by what was left before; otherwise the carry.
+    /// </summary>
     private string? Measuring(FlowWalk walk, int left, DrillInput? last, DrillInput? before)
     {
         if (last is not ChoiceMade { Value: var where })

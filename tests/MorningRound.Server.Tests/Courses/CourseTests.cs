@@ -85,8 +85,8 @@ public class CourseTests(OneSchool fixture) : IClassFixture<OneSchool>
         var plan = School.Plan("Quick ones");
         var holes = JsonNode.Parse(
             """
-            {"kind":"practice","id":"00000009-0000-7000-8000-000000000009","title":"Quick ones","phase":"onCourse","intent":"performance",
-             "place":"range","minutes":8,"balls":6,"holes":1,"exit":{"kind":"minutes"},
+            {"kind":"practice","id":"00000009-0000-7000-8000-000000000009","title":"Quick ones",
+             "phase":"onCourse","intent":"performance","place":"range","minutes":8,"balls":6,"holes":1,"exit":{"kind":"minutes"},
              "play":{"holes":[{"kind":"quick","par":5,"usuallyLeft":{"value":80,"unit":"yards"}}]}}
             """
         )!;

@@ -3834,6 +3834,7 @@ export interface components {
       | 'sameCriterion'
       | 'simTooWide'
       | 'aidsOut'
+      | 'holeBalls'
       | 'noBreak'
       | 'place'
       | 'equipment'

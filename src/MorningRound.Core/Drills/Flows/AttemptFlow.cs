@@ -19,8 +19,8 @@ public sealed record AttemptFlow
 
     /// <summary>
     /// The format without offers, proposed numbers, rows of registers, tables with values of their own and numbers shown with
-    /// something added. A flow is written in the oldest format that has all it uses, so that a phone that has not been renewed goes
-    /// on walking it.
+    /// something added. A flow is written in the oldest format that has all it uses, so that a phone that has not been renewed
+    /// goes on walking it.
     /// </summary>
     public const int JudgingVersion = 2;
 
@@ -201,8 +201,8 @@ public abstract record FlowQuestion;
 public sealed record FlowQuestionChoice(IReadOnlyList<FlowOption> Options) : FlowQuestion
 {
     /// <summary>
-    /// The register that says which list of <see cref="AttemptFlow.Offers"/> is offered first; a number beyond them offers nothing.
-    /// Null where all answers stand side by side. Every answer is taken all the same.
+    /// The register that says which list of <see cref="AttemptFlow.Offers"/> is offered first; a number beyond them offers
+    /// nothing. Null where all answers stand side by side. Every answer is taken all the same.
     /// </summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? OffersAt { get; init; }

@@ -413,8 +413,8 @@ internal sealed class HolesFlow
                 Flow.Done(
                     Flow.Always,
                     IsExpected
-                        ? [.. ShotIsCounted, Flow.SetInput("_abs"), Flow.Found("_putt", "_abs", FeetTenths, Hundredths)]
-                        : [.. ShotIsCounted, Flow.SetInput("_feet") with { RegisterAt = "hole" }],
+                        ? [.. GreenIsHit, Flow.SetInput("_abs"), Flow.Found("_putt", "_abs", FeetTenths, Hundredths)]
+                        : [.. GreenIsHit, Flow.SetInput("_feet") with { RegisterAt = "hole" }],
                     "onGreen"
                 )
             )
@@ -453,7 +453,7 @@ internal sealed class HolesFlow
             .. CountTeeShot(finish),
             Flow.Set("_cost", 1 + rule.Penalty),
             Flow.Set("_penalty", rule.Penalty),
-            rule.Lie is { } lie ? Flow.Set("_lie", (int)lie) : Flow.SetRegister("_lie", "lie"),
+            .. rule.Lie is { } lie ? [Flow.Set("_lie", (int)lie)] : Array.Empty<FlowEffect>(),
         ];
         FlowGuard[] said = Flow.Choice(NameOf(finish));
         return rule.Asked switch
@@ -461,17 +461,21 @@ internal sealed class HolesFlow
             AskedNumber.Went => Flow.Part(said, then, "went"),
             AskedNumber.FromHole => Flow.Part(said, then, "from"),
             AskedNumber.Putt => Flow.Part(said, then, "putt"),
-            _ => Flow.Done(said, [.. then, .. ShotIsCounted], finish == Finish.Holed ? "holed" : "after"),
+            // The ball is in the hole, or the same shot is played again.
+            _ => Flow.Done(said, [.. then, .. StrokesAreCounted], finish == Finish.Holed ? "holed" : "after"),
         };
     }
 
-    /// <summary>A shot counts once everything about it was said: until then what it was played from stands.</summary>
-    private static readonly FlowEffect[] ShotIsCounted =
+    private static readonly FlowEffect[] StrokesAreCounted =
     [
         Flow.AddRegister("shot", "_cost"),
         Flow.AddRegister("penalties", "_penalty"),
-        Flow.SetRegister("lie", "_lie"),
     ];
+
+    private static readonly FlowEffect[] GreenIsHit = [Flow.Add("shot"), Flow.Set("lie", (int)Lie.Green)];
+
+    /// <summary>A shot counts once everything about it was said: until then what it was played from stands.</summary>
+    private static readonly FlowEffect[] ShotIsCounted = [.. StrokesAreCounted, Flow.SetRegister("lie", "_lie")];
 
     /// <summary>Half the way from each target to the next, in tenths: from there on the next is nearer.</summary>
     private IReadOnlyList<int> Halfway =>
@@ -491,8 +495,8 @@ internal sealed class HolesFlow
     }
 
     /// <summary>
-    /// Leads to the next club with what is offered for it: by hole from a tee, from trouble always the same, otherwise by hole, lie
-    /// and what is left.
+    /// Leads to the next club with what is offered for it: by hole from a tee, from trouble always the same, otherwise by hole,
+    /// lie and what is left.
     /// </summary>
     private IEnumerable<FlowTransition>[] Choosing(IReadOnlyList<int> fromTheTee)
     {
@@ -501,17 +505,13 @@ internal sealed class HolesFlow
         [
             Flow.Part([new RegisterIs("lie", (int)Lie.Recovery)], [Flow.Set("_offers", recovery)], Ask),
         ];
+        // A ball can be hit further past a hole than the hole is long.
+        var longest = Math.Max(Went.Most / 10, _laid.Holes.Max(h => h.Length));
         foreach (var lie in new[] { Lie.Sand, Lie.Rough, Lie.Fairway })
         {
             FlowGuard[] lies = [new RegisterIs("lie", (int)lie)];
-            if (_laid.Holes.Max(h => h.Length) is var longest && longest >= _choices.MayLayUpFrom)
-            {
-                FlowGuard[] isFar = [.. lies, new RegisterIs("left", 10 * _choices.MayLayUpFrom)];
-                transitions.AddRange(
-                    ByHole(isFar, "_far", _farKinds.Kinds, h => ByDistance(h, lie, _choices.MayLayUpFrom, longest))
-                );
-            }
-
+            FlowGuard[] isFar = [.. lies, new RegisterIs("left", 10 * _choices.MayLayUpFrom)];
+            transitions.AddRange(ByHole(isFar, "_far", _farKinds.Kinds, h => ByDistance(h, lie, _choices.MayLayUpFrom, longest)));
             transitions.AddRange(
                 ByHole(lies, "_near", _nearKinds.Kinds, h => ByDistance(h, lie, ShotRules.LeastLeft, _choices.MayLayUpFrom - 1))
             );
@@ -538,6 +538,10 @@ internal sealed class HolesFlow
                 Ask
             );
     }
+
+    /// <summary>Says of which kind the hole is, where there are several.</summary>
+    private static FlowEffect[] OfItsKind(string register, (IReadOnlyList<LaidHole> Kinds, IReadOnlyList<int> OfHoles) kinds) =>
+        kinds.Kinds.Count > 1 ? [Flow.Nth(register, "hole", kinds.OfHoles)] : [];
 
     /// <summary>The kinds of holes, each once, and of which kind each hole is.</summary>
     private (IReadOnlyList<LaidHole> Kinds, IReadOnlyList<int> OfHoles) KindsOf(Func<LaidHole, LaidHole> alike)
@@ -657,8 +661,8 @@ internal sealed class HolesFlow
                         Flow.Nth("_most", "hole", [.. _laid.Holes.Select(h => ShotRules.PickedUp(h.Par))]),
                         Flow.Nth("_inRegulation", "hole", [.. _laid.Holes.Select(h => h.Par - 2)]),
                         Flow.Nth("_offers", "hole", fromTheTee),
-                        Flow.Nth("_near", "hole", _nearKinds.OfHoles),
-                        Flow.Nth("_far", "hole", _farKinds.OfHoles),
+                        .. OfItsKind("_near", _nearKinds),
+                        .. OfItsKind("_far", _farKinds),
                         .. NearestTarget(),
                     ],
                     Ask
@@ -670,7 +674,9 @@ internal sealed class HolesFlow
     private FlowEffect[] Shown() =>
         IsExpected ? [Flow.Product("_shown", "strokes", "_hundred"), Flow.AddRegister("_shown", "puttHundredths")] : [];
 
-    /// <summary>Looks through the holes four times: for birdies, pars, bogeys and the rest, and asks for the putts of each.</summary>
+    /// <summary>
+    /// Looks through the holes four times: for birdies, pars, bogeys and the rest, and asks for the putts of each.
+    /// </summary>
     private void AddPuttingOut()
     {
         _flow
@@ -751,7 +757,9 @@ internal sealed class HolesFlow
     /// <summary>From these distances on, in tenths, a longer first putt is proposed.</summary>
     private static readonly int[] PuttFrom = [200, 500, 800, 1_100, 1_400, 1_700, 2_000];
 
-    /// <summary>The proposed first putt, in tenths of a foot: about as far off as shots of the length usually are. The product's own.</summary>
+    /// <summary>
+    /// The proposed first putt, in tenths of a foot: about as far off as shots of the length usually are. The product's own.
+    /// </summary>
     private static readonly int[] PuttFeetProposed = [60, 100, 150, 180, 220, 260, 320, 400];
 
     private static readonly int[] FeetTenths = [.. Enumerable.Range(2, 149).Select(f => 10 * f)];

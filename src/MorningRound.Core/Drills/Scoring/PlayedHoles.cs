@@ -11,8 +11,8 @@ using MorningRound.Core.Wording;
 namespace MorningRound.Core.Drills.Scoring;
 
 /// <summary>
-/// Holes, played with one ball: the next shot is what the last one left. Putts wait until the last hole and are then holed out, or
-/// what is usual stands for them. Or their tee shots alone, in or out.
+/// Holes, played with one ball: the next shot is what the last one left. Putts wait until the last hole and are then holed out,
+/// or what is usual stands for them. Or their tee shots alone, in or out.
 /// </summary>
 public sealed record PlayedHoles : ScoringProtocol
 {

@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 
 namespace MorningRound.Core.Plans.Checks;
 
@@ -10,15 +11,23 @@ internal static class RandomRules
     private const int MostWithOneClub = 20;
 
     /// <summary>A simulated fairway against the real one. The product's own number.</summary>
-    private const double SimulatedShare = 0.85;
+    private const double SimulatedShare = FairwayLayout.UsualFactor;
+
+    /// <summary>
+    /// So many balls, or such a share of them, is no other number of balls for holes. The product's own numbers.
+    /// </summary>
+    private const int LeastHoleBalls = 3;
+
+    private const double HoleBallsShare = 0.4;
 
     public static IEnumerable<PlanRule> All { get; } =
     [
         new(FindingId.SameClubRun, FindingLevel.Advice, SameClubRun),
         new(FindingId.RepeatedCall, FindingLevel.Advice, RepeatedCall),
         new(FindingId.NoTarget, FindingLevel.Advice, NoTarget),
-        new(FindingId.SimTooWide, FindingLevel.Note, SimTooWide),
+        new(FindingId.SimTooWide, FindingLevel.Note, input => SimTooWide(input).Concat(HolesTooWide(input))),
         new(FindingId.AidsOut, FindingLevel.Note, AidsOut),
+        new(FindingId.HoleBalls, FindingLevel.Note, HoleBalls),
     ];
 
     private static IEnumerable<RuleHit> SameClubRun(PlanInput input)
@@ -92,6 +101,27 @@ internal static class RandomRules
             CheckSentences.SimTooWide.Of(segment.FairwayYards!.Value, segment.RealFairwayYards!.Value),
             CheckSentences.Yards.Of(narrower),
             () => input.With(segment, s => s with { FairwayYards = narrower })
+        );
+
+    private static IEnumerable<RuleHit> HolesTooWide(PlanInput input) =>
+        from segment in input.Practice
+        where segment.Play is { Factor: > SimulatedShare + 1e-9 }
+        select new RuleHit(
+            segment.Id,
+            CheckSentences.HolesTooWide.Of(100 * segment.Play!.Factor),
+            CheckSentences.Narrower.Of(100 * SimulatedShare),
+            () => input.With(segment, s => s with { Play = s.Play! with { Factor = SimulatedShare } })
+        );
+
+    private static IEnumerable<RuleHit> HoleBalls(PlanInput input) =>
+        from segment in input.Practice
+        let usual = segment.Play?.UsualBalls ?? segment.Balls
+        where Math.Abs(segment.Balls - usual) > Math.Max(LeastHoleBalls, HoleBallsShare * usual)
+        select new RuleHit(
+            segment.Id,
+            CheckSentences.HoleBalls.Of(usual, segment.Balls),
+            CheckSentences.Balls.Of(usual),
+            () => input.With(segment, s => s.WithBalls(usual))
         );
 
     private static IEnumerable<RuleHit> AidsOut(PlanInput input) =>

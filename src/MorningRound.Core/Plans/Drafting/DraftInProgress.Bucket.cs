@@ -17,7 +17,7 @@ internal sealed partial class DraftInProgress
         var minutes = UsualPace.Of(segment) is { Least: > 0 } usual
             ? Math.Min(segment.Minutes, (int)(_ballsLeft / usual.Least))
             : segment.Minutes;
-        var shorter = segment with { Minutes = Math.Max(1, minutes), Holes = segment.Holes is null ? null : HolesIn(minutes) };
+        var shorter = WithHolesIn(segment with { Minutes = Math.Max(1, minutes) }, minutes);
         return shorter.WithBalls(Math.Min(_ballsLeft, BallsFor(shorter)));
     }
 

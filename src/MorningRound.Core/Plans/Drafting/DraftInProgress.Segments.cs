@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Places;
 using MorningRound.Core.Units;
 
@@ -39,6 +40,7 @@ internal sealed partial class DraftInProgress
             SlowRepetitions = IsSlow(drill, slot),
             FullRoutine = slot.Phase == Phase.OnCourse,
             Holes = isHoles ? HolesIn(minutes) : null,
+            Play = isHoles ? HolesFor(HolesIn(minutes)) : null,
             Exit =
                 drill.UsualBalls > 0 && protocol.CountBy is CountBy.Segment or CountBy.Drill
                     ? new AfterBalls()
@@ -215,9 +217,19 @@ internal sealed partial class DraftInProgress
     /// <summary>A segment of other length, with the balls and holes that fit it.</summary>
     private static PracticeSegment Resized(PracticeSegment segment, int minutes)
     {
-        var other = segment with { Minutes = minutes, Holes = segment.Holes is null ? null : HolesIn(minutes) };
+        var other = WithHolesIn(segment with { Minutes = minutes }, minutes);
         return other.WithBalls(segment.Drill is null ? segment.Balls * minutes / segment.Minutes : BallsFor(other));
     }
+
+    /// <summary>
+    /// Quick holes with the clubs that the draft is about, as long as the student's own clubs make them; null where no carry is
+    /// on record.
+    /// </summary>
+    private HolesToPlay? HolesFor(int holes) =>
+        QuickHoles.For(holes, _about.IsSet ? _about.Area : null, _context.PlayerAt(PlaceKind.Range), _context.Day.DayNumber % 4);
+
+    private static PracticeSegment WithHolesIn(PracticeSegment segment, int minutes) =>
+        segment.Holes is null ? segment : segment.WithHoles(HolesIn(minutes));
 
     private static int HolesIn(int minutes) => Math.Clamp(minutes / MinutesAHole, 1, PlanRules.MostHoles);
 }

@@ -1,10 +1,12 @@
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Students;
+using MorningRound.Core.Tests.OnCourse;
 
 namespace MorningRound.Core.Tests.Plans.Checks;
 
@@ -44,6 +46,13 @@ internal static class GivenPlan
         {
             Holes = 4,
             Clubs = [Club.Iron5, Club.PitchingWedge],
+        };
+
+    /// <summary>The segment with four quick holes of par 4, which usually take ten balls.</summary>
+    public static PracticeSegment Playing(PracticeSegment segment) =>
+        segment with
+        {
+            Play = new HolesToPlay { Holes = [.. Enumerable.Repeat(GivenHoles.QuickOf(4, 100), 4)] },
         };
 
     public static SessionPlan Clean { get; } =

@@ -327,6 +327,12 @@ public sealed class PlanCheckTests
             GivenPlan.With(Technique, s => s with { Aids = [Equipment.AlignmentSticks] })
         ),
         new(
+            FindingId.HoleBalls,
+            FindingLevel.Note,
+            GivenPlan.With(Holes, s => Playing(s) with { Balls = 15 }),
+            GivenPlan.With(Holes, s => Playing(s) with { Balls = 14 })
+        ),
+        new(
             FindingId.NoBreak,
             FindingLevel.Caution,
             Only(
@@ -606,6 +612,7 @@ public sealed class PlanCheckTests
     [InlineData(FindingId.SameCriterion)]
     [InlineData(FindingId.SimTooWide)]
     [InlineData(FindingId.AidsOut)]
+    [InlineData(FindingId.HoleBalls)]
     [InlineData(FindingId.NoBreak)]
     [InlineData(FindingId.CompetitionNear)]
     public void A_fix_is_offered(FindingId id)

@@ -29,7 +29,7 @@ const usuallyLeft: Record<3 | 4 | 5, number> = { 3: 140, 4: 105, 5: 75 };
 const ways = { wholeHoles: 'Whole holes', teeShots: 'Tee shots only' } as const;
 const putting = { holingOut: 'Holed out afterwards', expected: 'Expected, marked ≈' } as const;
 
-interface Props extends PartProps<PracticeSegment> {
+interface Props extends PartProps {
   writtenFor: Schemas['PlanContextView'] | undefined;
 }
 
@@ -44,7 +44,7 @@ export function HolesFields({ segment, writtenFor, errorAt, onChange }: Props) {
     onChange(
       next.holes.length === 0
         ? { play: null, holes: null }
-        : { play: next, holes: next.holes.length, place: 'range', drill: null },
+        : { play: next, holes: next.holes.length, place: 'range' },
     );
   };
   const add = (...holes: HoleToPlay[]) => {

@@ -200,7 +200,8 @@ function PracticeSections({
     (s) =>
       (s !== 'drill' || drill !== null) &&
       (s !== 'calls' || segment.phase === 'random') &&
-      (s !== 'holes' || (segment.phase === 'onCourse' && drill === null)),
+      (s !== 'holes' ||
+        (segment.phase === 'onCourse' && (drill === null || drill.drill.protocol.kind === 'repetitions'))),
   );
   const shown = there.includes(section) ? section : 'task';
   return (
