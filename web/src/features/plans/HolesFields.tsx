@@ -42,9 +42,7 @@ export function HolesFields({ segment, writtenFor, errorAt, onChange }: Props) {
   const set = (part: Partial<Play>) => {
     const next = { ...play, ...part };
     onChange(
-      next.holes.length === 0
-        ? { play: null, holes: null }
-        : { play: next, holes: next.holes.length, place: 'range' },
+      next.holes.length === 0 ? { play: null, holes: null } : { play: next, holes: next.holes.length, place: 'range' },
     );
   };
   const add = (...holes: HoleToPlay[]) => {
