@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { addStudent, comeIn, join, onPhone, setAndPublish, signIn, test, toStudent } from './people';
 
 test('pain that is sharp ends the session, says why, and the coach sees it first', async ({ page: coach, browser }) => {
@@ -76,9 +76,10 @@ test('without a connection everything is kept on the phone and sent afterwards',
   await expect(student.getByTestId('sync')).toHaveText('all sent');
   await student.context().setOffline(true);
   await student.getByRole('button', { name: 'Done, next' }).click();
-  await student.getByRole('button', { name: 'Five balls' }).click();
+  const first = (phone: Page) => phone.getByTestId('flow').locator('button[data-value]').first();
+  await first(student).click();
   await expect(student.getByTestId('sync')).toHaveText('3 entries kept on this phone, not sent yet');
-  await expect(student.getByTestId('balls')).toHaveText('5');
+  await expect(student.getByTestId('flow')).toContainText('Where did it go?');
   await student.context().setOffline(false);
   await expect(student.getByTestId('sync')).toHaveText('all sent', { timeout: 15_000 });
 
@@ -87,14 +88,16 @@ test('without a connection everything is kept on the phone and sent afterwards',
   await signIn(other, 'runa@phone.example');
   await expect(other.getByRole('listitem').first().getByRole('heading')).toHaveText(title);
   await other.getByRole('link', { name: 'Go on' }).first().click();
-  await expect(other.getByTestId('balls')).toHaveText('5');
+  await expect(other.getByTestId('flow')).toContainText('Where did it go?');
 
   // Both count on, each in its own log; of each segment the fuller one counts.
-  await student.getByRole('button', { name: 'One ball', exact: true }).click();
+  await first(student).click();
   await expect(student.getByTestId('sync')).toHaveText('all sent');
-  await other.getByRole('button', { name: 'Five balls' }).click();
+  await first(other).click();
+  await other.getByTestId('flow').getByRole('textbox').fill('150');
+  await other.getByTestId('flow').getByRole('button', { name: 'Enter' }).click();
   await expect(other.getByTestId('sync')).toHaveText('all sent', { timeout: 15_000 });
-  await expect(other.getByTestId('balls')).toHaveText('10');
+  await expect(other.getByTestId('flow')).toContainText('shot 2');
   await other.getByRole('link', { name: 'My week' }).click();
   await other.goto(student.url().replace('/practice/', '/sessions/'));
   await expect(other.getByRole('region', { name: /^Log of/ })).toHaveCount(1);

@@ -47,9 +47,9 @@ internal static class OnCourseSentences
     public static readonly Sentence LengthIsWorth = new("offer.lengthIsWorth", "The length gains more than its misses cost.");
     public static readonly Sentence TroubleCosts = new(
         "offer.troubleCosts",
-        "Shorter, for the {0} on the {1} costs more than the length gains."
+        "Shorter: the {0} on the {1} would cost more than the length gains."
     );
-    public static readonly Sentence NarrowCosts = new("offer.narrowCosts", "Shorter, for the fairway is narrow.");
+    public static readonly Sentence NarrowCosts = new("offer.narrowCosts", "Shorter: the fairway is narrow.");
     public static readonly Sentence Also = new("offer.also", "Costs a little more.");
     public static readonly Sentence LandsSoft = new("offer.landsSoft", "Lands soft: choose the spot it is to land on.");
     public static readonly Sentence RunsUp = new("offer.runsUp", "Low and running: first choice with nothing in between.");
@@ -91,4 +91,25 @@ internal static class OnCourseSentences
     public static readonly Sentence FairwaysFound = new("holes.fairwaysFound", "{0}. Missed left {1}, right {2}.");
     public static readonly Sentence OneHole = new("holes.one", "1 hole");
     public static readonly Sentence ManyHoles = new("holes.many", "{0} holes");
+
+    // What real rounds say.
+    public static readonly Sentence TooFewRounds = new("rounds.tooFew", "Not enough rounds to say: {0} noted, {1} are needed.");
+    public static readonly Sentence RoundsSayTooLittle = new(
+        "rounds.tooLittle",
+        "Greens, putts and penalties are noted in too few rounds to say where strokes are lost."
+    );
+    public static readonly Sentence NothingStandsOut = new(
+        "rounds.nothingStandsOut",
+        "Over the last {0} rounds nothing costs half a stroke more than is usual at this level (from memory)."
+    );
+    public static readonly Sentence LostMost = new(
+        "rounds.lostMost",
+        "Most is lost by {0}: about {1:0.0} strokes in 18 holes over the last {2} rounds, {3} (from memory)."
+    );
+    public static readonly Sentence LostOnGreens = new("rounds.greens", "greens missed");
+    public static readonly Sentence LostOnSaves = new("rounds.saves", "missed greens that are not saved");
+    public static readonly Sentence LostOnPutts = new("rounds.putts", "putts on greens that were hit");
+    public static readonly Sentence LostOnPenalties = new("rounds.penalties", "penalty strokes");
+    public static readonly Sentence FigureNow = new("rounds.figureNow", "{0:0.0} where {1:0.0} is usual at this level");
+    public static readonly Sentence ShareNow = new("rounds.shareNow", "{0:0} % where {1:0} % is usual at this level");
 }

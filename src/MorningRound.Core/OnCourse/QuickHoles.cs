@@ -18,7 +18,9 @@ public static class QuickHoles
     /// <param name="holes">1 to 18.</param>
     /// <param name="area">The part of the game that is worked on; null for all of it.</param>
     /// <param name="player">The player.</param>
-    /// <param name="turn">Where in their turn pars, bends and clubs begin, so that one day's holes are not the next day's.</param>
+    /// <param name="turn">
+    /// Where in their turn pars, bends and clubs begin, so that one day's holes are not the next day's.
+    /// </param>
     public static HolesToPlay? For(int holes, Area? area, PlayerNumbers player, int turn)
     {
         var numbers = ShotNumbers

@@ -196,7 +196,7 @@ public sealed class ShotChoices
     private IEnumerable<Choice> Leaving(LaidHole hole, Lie lie, int left, IReadOnlyList<ShotNumber> known)
     {
         var isFromTheTee = lie == Lie.Tee && hole.Par > 3;
-        var furthest = left - (isFromTheTee ? 0 : ShortestLeaveYards * _perYard);
+        var furthest = left - (isFromTheTee ? 0 : hole.FrontOfGreen);
         var clubs = known.Where(n => n.Carry <= furthest && n.Swing is null && IsOverOrShort(hole, left, n.Carry.Value)).ToList();
         foreach (var number in clubs.Where(n => !isFromTheTee || n.Carry >= ShortestFromTheTee * clubs[0].Carry))
         {
@@ -342,6 +342,7 @@ public sealed class ShotChoices
                 : lie == Lie.Tee && hole.Par > 3 ? WhyFromTheTee(hole, choice, rank, all)
                 : LeavesNoNumber(left - choice.Carry) ? OnCourseSentences.LeavesNoNumber.Of()
                 : rank == 0 && couldGo ? OnCourseSentences.NotWorthGoing.Of()
+                : rank > 0 && !HasNumber(left - choice.Carry) ? OnCourseSentences.Also.Of()
                 : HasNumber(left - choice.Carry) ? OnCourseSentences.LeavesGoodNumber.Of()
                 : OnCourseSentences.LeavesLess.Of(),
         };

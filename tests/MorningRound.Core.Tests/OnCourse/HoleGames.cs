@@ -24,7 +24,9 @@ internal static class HoleGames
             from every in new[] { 1, 2, 3 }
             select Game(flow, answer, every);
 
-    /// <summary>The answer every so many times that it can be given, otherwise the last one that goes on, or what is offered.</summary>
+    /// <summary>
+    /// The answer every so many times that it can be given, otherwise the last one that goes on, or what is offered.
+    /// </summary>
     private static List<DrillInput> Game(AttemptFlow flow, string answer, int every)
     {
         var walk = FlowWalk.Of(flow);

@@ -138,7 +138,7 @@ public class ShotChoicesTests
         var starting = Offers(hole, GivenHoles.Player with { Level = Level.New }, Lie.Tee, 350)[0];
         Assert.Equal("driver", elite);
         Assert.NotEqual("driver", starting.With);
-        Assert.Contains("costs more than the length gains", starting.Why.In(), StringComparison.Ordinal);
+        Assert.Contains("would cost more than the length gains", starting.Why.In(), StringComparison.Ordinal);
     }
 
     /// <summary>Common practice, no source: pin and trouble left, miss left: aim middle.</summary>

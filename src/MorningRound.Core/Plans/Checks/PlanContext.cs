@@ -55,7 +55,10 @@ public sealed record PlanContext
     /// <summary>What holes leave to the student, on the range they name, or on the first with targets.</summary>
     public PlayerNumbers PlayerOn(HolesToPlay play)
     {
-        var ranges = Places.Where(p => p.Place.Kind == PlaceKind.Range).ToList();
+        var ranges = Places
+            .Where(p => p.Place.Kind == PlaceKind.Range)
+            .OrderBy(p => p.Place.Name, StringComparer.Ordinal)
+            .ToList();
         var ground =
             ranges.Find(p => p.Id == play.Ground) ?? ranges.Find(p => p.Place.Targets.Count > 0) ?? ranges.FirstOrDefault();
         return PlayerNumbers.Of(Student ?? new StudentFile(), Hand, Level) with

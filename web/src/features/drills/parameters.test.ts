@@ -21,7 +21,8 @@ describe('the parameters of every way to score', () => {
     expect(kinds.map(nameOf).sort()).toEqual(described.sort());
   });
 
-  it.each(kinds)('of %s can all be written', (kind) => {
+  // Holes are set on the bench, not among the parameters of a drill.
+  it.each(kinds.filter((kind) => kind !== 'playedHoles'))('of %s can all be written', (kind) => {
     // Where each club aims is filled in from the ground, and the other clubs of an aim check from the bag.
     const properties = Object.keys(schemas[nameOf(kind)]?.properties ?? {}).filter(
       (name) => !['kind', 'aims', 'aimClubs'].includes(name),

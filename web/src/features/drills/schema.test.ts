@@ -46,3 +46,26 @@ describe('the published place schema', () => {
   it('refuses a distance without a unit', () =>
     expect(isPlaceFile(file({ ...place, targets: [{ name: 'Oak', distance: { value: 135 } }] }))).toBe(false));
 });
+
+describe('the published course schema', () => {
+  const isCourseFile = validator('docs/course-file.schema.json');
+  interface CourseFile {
+    courses: { course: { holes: Record<string, unknown>[] } }[];
+  }
+  const courses = () => read('tests/fixtures/courses.json') as CourseFile;
+  const hole = (file: CourseFile) => file.courses[0]?.course.holes[1] ?? {};
+
+  it('takes courses as the core writes them', () =>
+    expect(isCourseFile(courses()), JSON.stringify(isCourseFile.errors)).toBe(true));
+
+  it.each([
+    ['a hole without a par', (f: CourseFile) => delete hole(f)['par']],
+    ['lengths in words', (f: CourseFile) => (hole(f)['lengths'] = ['long'])],
+    ['trouble nobody knows', (f: CourseFile) => (hole(f)['left'] = 'dragons')],
+    ['a pin nobody can reach', (f: CourseFile) => (hole(f)['pin'] = { side: 'above' })],
+  ])('refuses %s', (_, spoil) => {
+    const file = courses();
+    spoil(file);
+    expect(isCourseFile(file)).toBe(false);
+  });
+});

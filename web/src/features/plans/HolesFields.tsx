@@ -27,7 +27,7 @@ const none = { value: '', label: '–' } as const;
 const usuallyLeft: Record<3 | 4 | 5, number> = { 3: 140, 4: 105, 5: 75 };
 
 const ways = { wholeHoles: 'Whole holes', teeShots: 'Tee shots only' } as const;
-const putting = { holingOut: 'Holed out afterwards', expected: 'Expected, marked ≈' } as const;
+const putting = { holingOut: 'Holed out', expected: 'Expected (≈)' } as const;
 
 interface Props extends PartProps {
   writtenFor: Schemas['PlanContextView'] | undefined;
@@ -121,7 +121,7 @@ export function HolesFields({ segment, writtenFor, errorAt, onChange }: Props) {
             onRemove={() => set({ holes: play.holes.filter((_, i) => i !== shown) })}
             isFull={play.holes.length >= most}
           />
-          <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))', gap: 1.5 }}>
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(180px, 1fr))', gap: 1.5 }}>
             <Choice
               label="What counts"
               value={play.way ?? 'wholeHoles'}
@@ -142,7 +142,7 @@ export function HolesFields({ segment, writtenFor, errorAt, onChange }: Props) {
               label="On"
               value={play.ground ?? ''}
               options={[
-                { value: '', label: 'the first range with targets' },
+                { value: '', label: 'first with targets' },
                 ...ranges.map((r) => ({ value: r.id, label: r.place.name })),
               ]}
               onChange={(ground) => set({ ground: ground || null })}

@@ -52,7 +52,8 @@ export function Paper({ session, onServer }: { session: Session; onServer: OnSer
   if (!log.isReady) return <Loading what="your log" />;
   const hasBegun = Object.keys(log.state.segments).length > 0;
   const set = (id: string, patch: Line) => setLines((old) => ({ ...old, [id]: { ...old[id], ...patch } }));
-  const drillOf = (id: string) => session.drills.find((d) => d.segmentId === id);
+  // A card of holes is no line of attempts: of them only how it was left is typed in.
+  const drillOf = (id: string) => session.drills.find((d) => d.segmentId === id && d.protocol.kind !== 'playedHoles');
   const readings = new Map(
     practised.flatMap((s) => {
       const drill = drillOf(s.id);

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
-import { clubs, count, dayName, equipment, minutes } from '../../ui/format';
+import { clubs, count, dayName, equipment, lengthUnits, minutes } from '../../ui/format';
 import { phases, PhaseSign } from '../../ui/phases';
 import { TinyStrip } from '../../ui/TinyStrip';
 import { callInWords } from '../drills/calls';
@@ -70,7 +70,8 @@ function Part({ segment, session }: { segment: PracticeSegment; session: Printed
   const over = session.exitRules.find((r) => r.segmentId === segment.id)?.text;
   const calls = drill && drill.calls.length > 0 ? drill.calls : segment.calls;
   const whole = segment.drill?.drill;
-  const start = drill && begin(drill.flow);
+  const laid = drill?.protocol.kind === 'playedHoles' ? drill.protocol.laid : undefined;
+  const start = drill && !laid ? begin(drill.flow) : undefined;
   // What is only counted has a line for the number, and no box for each.
   const isCounted = start?.state?.question.kind === 'tap' || start?.state?.question.kind === 'timer';
   const toWrite = start ? (
@@ -135,7 +136,20 @@ function Part({ segment, session }: { segment: PracticeSegment; session: Printed
           </div>
         </div>
       </div>
-      {segment.holes ? (
+      {laid ? (
+        <Box
+          component="ol"
+          aria-label="Holes"
+          sx={{ listStyle: 'none', m: 0, mt: 0.5, p: 0, columns: 2, columnGap: 2 }}
+        >
+          {laid.holes.map((hole, i) => (
+            <li key={i} style={{ breakInside: 'avoid' }}>
+              {hole.number}, par {hole.par}, {hole.length} {lengthUnits[laid.unit]}: strokes <span className="line" />{' '}
+              putts <span className="line" />
+            </li>
+          ))}
+        </Box>
+      ) : segment.holes ? (
         <Boxes count={segment.holes} label="Holes">
           {toWrite}
         </Boxes>

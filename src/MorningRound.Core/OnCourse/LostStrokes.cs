@@ -1,0 +1,140 @@
+using MorningRound.Core.Golf;
+using MorningRound.Core.Wording;
+
+namespace MorningRound.Core.OnCourse;
+
+/// <summary>A part of the game in which strokes are lost, by what rounds count.</summary>
+public enum LosingPart
+{
+    /// <summary>Greens missed.</summary>
+    Greens,
+
+    /// <summary>Missed greens that were not saved.</summary>
+    UpAndDowns,
+
+    /// <summary>Putts on greens that were hit.</summary>
+    Putting,
+
+    /// <summary>Penalty strokes.</summary>
+    Penalties,
+}
+
+/// <summary>What rounds say of one part.</summary>
+/// <param name="Part">The part.</param>
+/// <param name="Now">What it is over the last rounds, in eighteen holes; a share for up and down, putts a green for putting.</param>
+/// <param name="Before">What it was over the student's own rounds before those; null where there are fewer than three.</param>
+/// <param name="Usual">What is usual at the level, from memory.</param>
+/// <param name="Strokes">Strokes that are lost by it in eighteen holes against what is usual; below zero they are gained.</param>
+public sealed record PartOfRounds(LosingPart Part, double Now, double? Before, double Usual, double Strokes);
+
+/// <summary>Where strokes are lost, by the counts of real rounds.</summary>
+/// <param name="Rounds">How many of the last rounds it is read from.</param>
+/// <param name="Parts">The parts that are known, the one that costs most first.</param>
+/// <param name="Said">What follows, with its evidence; or that there are not enough rounds to say.</param>
+public sealed record LostStrokes(int Rounds, IReadOnlyList<PartOfRounds> Parts, Message Said)
+{
+    /// <summary>Fewer rounds say nothing. The same number is looked at, and as many before it. The product's own.</summary>
+    public const int Fewest = 3;
+
+    /// <summary>The most of the last rounds that are read together. The product's own.</summary>
+    public const int Most = 8;
+
+    /// <summary>Less than this many strokes in eighteen holes is nothing to work on. The product's own.</summary>
+    private const double WorthSaying = 0.5;
+
+    /// <summary>A green that is missed costs about this much, saved or not. The product's own.</summary>
+    private const double GreenCosts = 0.7;
+
+    /// <summary>Where strokes are lost over the last rounds, at most <see cref="Most"/> of them.</summary>
+    /// <param name="rounds">The student's rounds, in any order.</param>
+    /// <param name="level">The level whose usual counts stand beside.</param>
+    public static LostStrokes Of(IReadOnlyCollection<Round> rounds, Level level)
+    {
+        var known = rounds.OrderByDescending(r => r.Day).Select(r => (r.HolesPlayed, Totals: r.Totals())).ToList();
+        if (known.Count < Fewest)
+            return new LostStrokes(known.Count, [], OnCourseSentences.TooFewRounds.Of(known.Count, Fewest));
+        var last = known.Take(Math.Max(Fewest, Math.Min(Most, known.Count / 2))).ToList();
+        var before = known.Skip(last.Count).ToList();
+        IReadOnlyList<PartOfRounds> parts =
+        [
+            .. Enum.GetValues<LosingPart>()
+                .Select(part => PartOf(part, last, before, level))
+                .OfType<PartOfRounds>()
+                .OrderByDescending(p => p.Strokes),
+        ];
+        return new LostStrokes(
+            last.Count,
+            parts,
+            parts.Count == 0 ? OnCourseSentences.RoundsSayTooLittle.Of()
+                : parts[0].Strokes < WorthSaying ? OnCourseSentences.NothingStandsOut.Of(last.Count)
+                : OnCourseSentences.LostMost.Of(Named(parts[0].Part), parts[0].Strokes, last.Count, Shown(parts[0]))
+        );
+    }
+
+    /// <summary>
+    /// What is usual at a level in eighteen holes: greens, the share of missed ones saved, putts a green hit, penalty strokes. From
+    /// memory.
+    /// </summary>
+    private static (double Greens, double Saved, double Putts, double Penalties) UsualAt(Level level) =>
+        level switch
+        {
+            Level.New => (2, 0.08, 2.35, 4),
+            Level.Improving => (5, 0.2, 2.1, 2.5),
+            Level.SingleFigure => (9, 0.4, 1.93, 1.2),
+            _ => (12, 0.55, 1.82, 0.6),
+        };
+
+    private static PartOfRounds? PartOf(
+        LosingPart part,
+        IReadOnlyList<(int Holes, RoundTotals Totals)> last,
+        IReadOnlyList<(int Holes, RoundTotals Totals)> before,
+        Level level
+    )
+    {
+        if (Figure(part, last) is not { } now)
+            return null;
+        var usual = UsualAt(level);
+        var greens = Figure(LosingPart.Greens, last) ?? usual.Greens;
+        var (standard, strokes) = part switch
+        {
+            LosingPart.Greens => (usual.Greens, (usual.Greens - now) * GreenCosts),
+            LosingPart.UpAndDowns => (usual.Saved, (usual.Saved - now) * (18 - greens)),
+            LosingPart.Putting => (usual.Putts, (now - usual.Putts) * greens),
+            _ => (usual.Penalties, now - usual.Penalties),
+        };
+        return new PartOfRounds(part, now, before.Count >= Fewest ? Figure(part, before) : null, standard, strokes);
+    }
+
+    /// <summary>A figure over rounds, of those in which it was noted; null where it was noted in fewer than three.</summary>
+    private static double? Figure(LosingPart part, IReadOnlyList<(int Holes, RoundTotals Totals)> rounds)
+    {
+        (double Sum, double Of)? One((int Holes, RoundTotals Totals) round) =>
+            (part, round.Totals) switch
+            {
+                (LosingPart.Greens, { Greens: { } greens }) => (18.0 * greens, round.Holes),
+                (LosingPart.UpAndDowns, { UpAndDowns: { } saved }) => (saved.Count, saved.Of),
+                (LosingPart.Putting, { PuttsOnGreensHit: { } putts, Greens: { } greens }) => (putts, greens),
+                (LosingPart.Penalties, { Penalties: { } penalties }) => (18.0 * penalties, round.Holes),
+                _ => null,
+            };
+        var noted = rounds.Select(One).OfType<(double Sum, double Of)>().ToList();
+        var of = noted.Sum(n => n.Of);
+        return noted.Count < Fewest || of == 0 ? null : noted.Sum(n => n.Sum) / of;
+    }
+
+    private static Message Named(LosingPart part) =>
+        (
+            part switch
+            {
+                LosingPart.Greens => OnCourseSentences.LostOnGreens,
+                LosingPart.UpAndDowns => OnCourseSentences.LostOnSaves,
+                LosingPart.Putting => OnCourseSentences.LostOnPutts,
+                _ => OnCourseSentences.LostOnPenalties,
+            }
+        ).Of();
+
+    private static Message Shown(PartOfRounds part) =>
+        part.Part == LosingPart.UpAndDowns
+            ? OnCourseSentences.ShareNow.Of(100 * part.Now, 100 * part.Usual)
+            : OnCourseSentences.FigureNow.Of(part.Now, part.Usual);
+}
