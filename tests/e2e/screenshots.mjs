@@ -13,14 +13,15 @@ async function open(size, as) {
   await page.goto('/sign-in');
   const button = page.getByRole('button', { name: as === 'student' ? 'Come in as a student' : 'Come in as the coach' });
   await button.waitFor();
-  const shoot = async (name) => {
+  const shoot = async (name, top) => {
     await page.evaluate(() => document.fonts.ready);
     await page.waitForLoadState('networkidle');
     await page
       .getByText(/^(sending|Getting .*) …$/)
       .first()
       .waitFor({ state: 'hidden' });
-    await page.evaluate(() => window.scrollTo(0, 0));
+    if (top) await top.evaluate((e) => e.scrollIntoView());
+    else await page.evaluate(() => window.scrollTo(0, 0));
     // Nothing is pointed at.
     await page.mouse.move(0, 0);
     await page.screenshot({ path: `${folder}${name}.png` });
@@ -130,5 +131,5 @@ await student.page.getByRole('dialog').waitFor({ state: 'detached' });
 // On to the holes, the last thing of the session.
 while ((await student.page.getByText(/^Hole 1, par/).count()) === 0)
   await student.page.getByRole('button', { name: 'Done, next' }).click();
-await student.shoot('hole');
+await student.shoot('hole', student.page.getByTestId('flow'));
 await browser.close();
