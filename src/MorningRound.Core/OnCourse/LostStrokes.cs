@@ -21,7 +21,9 @@ public enum LosingPart
 
 /// <summary>What rounds say of one part.</summary>
 /// <param name="Part">The part.</param>
-/// <param name="Now">What it is over the last rounds, in eighteen holes; a share for up and down, putts a green for putting.</param>
+/// <param name="Now">
+/// What it is over the last rounds, in eighteen holes; a share for up and down, putts a green for putting.
+/// </param>
 /// <param name="Before">What it was over the student's own rounds before those; null where there are fewer than three.</param>
 /// <param name="Usual">What is usual at the level, from memory.</param>
 /// <param name="Strokes">Strokes that are lost by it in eighteen holes against what is usual; below zero they are gained.</param>
@@ -72,8 +74,8 @@ public sealed record LostStrokes(int Rounds, IReadOnlyList<PartOfRounds> Parts, 
     }
 
     /// <summary>
-    /// What is usual at a level in eighteen holes: greens, the share of missed ones saved, putts a green hit, penalty strokes. From
-    /// memory.
+    /// What is usual at a level in eighteen holes: greens, the share of missed ones saved, putts a green hit, penalty strokes.
+    /// From memory.
     /// </summary>
     private static (double Greens, double Saved, double Putts, double Penalties) UsualAt(Level level) =>
         level switch

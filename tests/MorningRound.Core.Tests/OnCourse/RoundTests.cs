@@ -103,8 +103,8 @@ public class RoundTests
         Assert.Equal([LosingPart.Penalties, LosingPart.Greens], lost.Parts.Select(p => p.Part));
         Assert.Equal(2.8, lost.Parts[0].Strokes, 9);
         Assert.Equal(
-            "Most is lost by penalty strokes: about 2.8 strokes in 18 holes over the last 3 rounds, 4.0 where 1.2 is usual at this "
-                + "level (from memory).",
+            "Most is lost by penalty strokes: about 2.8 strokes in 18 holes over the last 3 rounds, 4.0 where 1.2 is usual "
+                + "at this level (from memory).",
             lost.Said.In()
         );
         Assert.Null(lost.Parts[0].Before);
