@@ -29,6 +29,18 @@ public class CourseTests(OneSchool fixture) : IClassFixture<OneSchool>
     }
 
     [Fact]
+    public async Task Two_coaches_at_one_course_do_not_overwrite_each_other()
+    {
+        var id = Guid.CreateVersion7();
+        await _school.Coach.PutAsync($"/api/courses/{id}", School.Course());
+        await _school.Coach.PutAsync($"/api/courses/{id}", School.Course("Redrawn"), version: 1);
+        var stale = await _school.Owner.PutAsync($"/api/courses/{id}", School.Course("Drawn otherwise"), version: 1);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, stale.Status);
+        Assert.Equal("Redrawn", NameOf(stale.Body!["current"]!));
+        Assert.Equal("Redrawn", NameOf(Of(await _school.Coach.GetAsync("/api/courses"), id)));
+    }
+
+    [Fact]
     public async Task Courses_go_out_and_come_back_as_a_file_and_a_broken_one_imports_nothing()
     {
         var id = Guid.CreateVersion7();

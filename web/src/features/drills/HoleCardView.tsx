@@ -40,7 +40,7 @@ export function HoleCardView({ card }: { card: Card }) {
           width: '100%',
           maxWidth: 460,
           '& th, & td': { py: 0.4, px: 0.75, textAlign: 'right', borderBottom: '1px solid', borderColor: 'line' },
-          '& th:first-of-type, & td:first-of-type': { textAlign: 'left', pl: 0 },
+          '& th:first-of-type': { textAlign: 'left', pl: 0 },
           '& thead th': { fontWeight: 500, color: 'text.secondary', fontSize: 14 },
         }}
       >
