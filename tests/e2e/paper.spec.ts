@@ -17,7 +17,12 @@ interface Paper {
         drill?: { drill: { setUp: string } } | null;
       }[];
     };
-    drills: { segmentId: string; setUp: string; calls: { club: string }[] }[];
+    drills: {
+      segmentId: string;
+      setUp: string;
+      calls: { club: string }[];
+      protocol: { kind: string };
+    }[];
     boxes: { segmentId: string; boxes: number }[];
   }[];
 }
@@ -98,7 +103,10 @@ test('a sheet asks in the order in which it is typed in, with a box for every at
     const expected = plan.segments
       .filter((s) => s.kind === 'practice')
       .reduce((sum, s) => {
-        const calls = drills.find((d) => d.segmentId === s.id)?.calls.length ?? 0;
+        const drill = drills.find((d) => d.segmentId === s.id);
+        // Holes that are played have a line each for strokes and putts.
+        if (drill?.protocol.kind === 'playedHoles') return sum;
+        const calls = drill?.calls.length ?? 0;
         return sum + (s.holes ? s.holes : calls > 0 ? calls : (boxes.find((b) => b.segmentId === s.id)?.boxes ?? 0));
       }, 0);
     await expect(sheet.locator('.box')).toHaveCount(expected);
