@@ -9,6 +9,7 @@ const floors = [
   'places',
   'courses',
   'drills',
+  'onCourse',
   'plans',
   'sessions',
   'programmes',

@@ -116,6 +116,12 @@ internal static class DemoCourse
     /// <summary>The course, as a file that the academy reads in.</summary>
     public static CourseFile File => CourseFile.Of([new ListedCourse { Id = Id, Course = Island }]);
 
+    /// <summary>What it is called.</summary>
+    public static string Name => Island.Name;
+
+    /// <summary>The pars of its holes, in order.</summary>
+    public static IReadOnlyList<int> Pars { get; } = [.. Island.Holes.Select(h => h.Par)];
+
     /// <summary>So many of its holes.</summary>
     /// <param name="holes">How many.</param>
     /// <param name="from">The number of the first.</param>

@@ -10,6 +10,7 @@ using MorningRound.Server.Accounts;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Programmes;
@@ -38,6 +39,7 @@ internal sealed class DemoHistory
     private readonly TurnedClock _clock;
     private readonly StudentService _students;
     private readonly StudentFileService _files;
+    private readonly RoundService _rounds;
     private readonly PlaceService _places;
     private readonly CourseService _courses;
     private readonly DrillService _drills;
@@ -66,7 +68,8 @@ internal sealed class DemoHistory
         _today = clock.Today(TimeZone);
         _clock = new TurnedClock(clock);
         _students = new StudentService(db, _clock);
-        _files = new StudentFileService(db, _clock);
+        _rounds = new RoundService(db, _clock);
+        _files = new StudentFileService(db, _clock, _rounds);
         _places = new PlaceService(db, _clock);
         _courses = new CourseService(db, _clock);
         _drills = new DrillService(db, _clock, _files);
@@ -141,6 +144,7 @@ internal sealed class DemoHistory
         // The file is that of today: what has happened in it must not lie ahead of the clock.
         _clock.Turn(_today, 7);
         await _files.SaveAsync(_coach, id, DemoFiles.Of(student.Name, _today), new RowVersion(0), cancel);
+        await _rounds.ImportAsync(_coach, id, DemoRounds.Of(student, id, ThisWeek), cancel);
 
         if (student.Name == DemoSquad.SignedInStudent)
             await StartAsync(_shortPutts, ThisWeek.Plus(-2), cancel, studentId: id);

@@ -8,7 +8,11 @@ using MorningRound.Core.Units;
 namespace MorningRound.Server.Tests;
 
 /// <summary>An answer of the server, with its body read.</summary>
-public sealed record Answer(HttpStatusCode Status, JsonNode? Body, HttpResponseHeaders Headers)
+/// <param name="Status">How it ended.</param>
+/// <param name="Text">The body.</param>
+/// <param name="Body">The body as JSON; null where it is something else, or nothing.</param>
+/// <param name="Headers">What stands above it.</param>
+public sealed record Answer(HttpStatusCode Status, string Text, JsonNode? Body, HttpResponseHeaders Headers)
 {
     /// <summary>The fields a refusal names.</summary>
     public IEnumerable<string> Fields => Body?["errors"]?.AsObject().Select(e => e.Key) ?? [];
@@ -60,6 +64,6 @@ public sealed class Browser(HttpClient client)
         using var response = await client.SendAsync(request);
         var text = await response.Content.ReadAsStringAsync();
         var isJson = response.Content.Headers.ContentType?.MediaType?.Contains("json", StringComparison.Ordinal) == true;
-        return new Answer(response.StatusCode, isJson && text.Length > 0 ? JsonNode.Parse(text) : null, response.Headers);
+        return new Answer(response.StatusCode, text, isJson && text.Length > 0 ? JsonNode.Parse(text) : null, response.Headers);
     }
 }

@@ -61,6 +61,21 @@ public sealed class School
             coachNote = note,
         };
 
+    /// <summary>Eighteen holes of which nobody noted more than the score, and penalties where they are given.</summary>
+    public static object Round(int score = 88, int? penalties = null, string day = "2026-05-01") =>
+        new
+        {
+            day,
+            course = "Osier Island",
+            holesPlayed = 18,
+            noted = new
+            {
+                par = 72,
+                score,
+                penalties,
+            },
+        };
+
     public static object Course(string name = "Osier Island") =>
         new
         {
@@ -354,7 +369,7 @@ public sealed class School
     private static async Task<Guid> AccountAsync(Browser browser) =>
         Guid.Parse((await browser.GetAsync("/api/accounts/session")).Body!["person"]!["accountId"]!.GetValue<string>());
 
-    private static async Task<(Browser Browser, Guid Id)> AddStudentAsync(TestServer server, Browser coach, string email)
+    public static async Task<(Browser Browser, Guid Id)> AddStudentAsync(TestServer server, Browser coach, string email)
     {
         var id = Guid.CreateVersion7();
         await coach.PutAsync($"/api/students/{id}", StudentInput());

@@ -26,8 +26,10 @@ public enum LosingPart
 /// </param>
 /// <param name="Before">What it was over the student's own rounds before those; null where there are fewer than three.</param>
 /// <param name="Usual">What is usual at the level, from memory.</param>
+/// <param name="Count">The greens hit, saves, putts or penalty strokes of the last rounds that noted them.</param>
+/// <param name="Of">The holes, missed greens or greens hit that they are of.</param>
 /// <param name="Strokes">Strokes that are lost by it in eighteen holes against what is usual; below zero they are gained.</param>
-public sealed record PartOfRounds(LosingPart Part, double Now, double? Before, double Usual, double Strokes);
+public sealed record PartOfRounds(LosingPart Part, double Now, double? Before, double Usual, int Count, int Of, double Strokes);
 
 /// <summary>Where strokes are lost, by the counts of real rounds.</summary>
 /// <param name="Rounds">How many of the last rounds it is read from.</param>
@@ -40,6 +42,9 @@ public sealed record LostStrokes(int Rounds, IReadOnlyList<PartOfRounds> Parts, 
 
     /// <summary>The most of the last rounds that are read together. The product's own.</summary>
     public const int Most = 8;
+
+    /// <summary>The rounds that are looked at in all: the last ones, and as many before them.</summary>
+    public const int LookedAt = 2 * Most;
 
     /// <summary>Less than this many strokes in eighteen holes is nothing to work on. The product's own.</summary>
     private const double WorthSaying = 0.5;
@@ -74,6 +79,23 @@ public sealed record LostStrokes(int Rounds, IReadOnlyList<PartOfRounds> Parts, 
     }
 
     /// <summary>
+    /// The areas in which enough is lost to work on it, with the strokes in eighteen holes, the most first; of parts that more
+    /// than one area serves, the nearest area first. Empty where rounds do not say.
+    /// </summary>
+    public IEnumerable<(Area Area, double Strokes)> Areas() =>
+        Parts.Where(p => p.Strokes >= WorthSaying).SelectMany(p => AreasOf(p.Part).Select(area => (area, p.Strokes)));
+
+    /// <summary>The areas of practice that a part of the game is made of, the nearest first. The product's own.</summary>
+    private static Area[] AreasOf(LosingPart part) =>
+        part switch
+        {
+            LosingPart.Greens => [Area.Iron, Area.Wedge],
+            LosingPart.UpAndDowns => [Area.Chip, Area.Pitch, Area.Bunker],
+            LosingPart.Putting => [Area.Putting],
+            _ => [Area.Driver, Area.Wood],
+        };
+
+    /// <summary>
     /// What is usual at a level in eighteen holes: greens, the share of missed ones saved, putts a green hit, penalty strokes.
     /// From memory.
     /// </summary>
@@ -93,10 +115,11 @@ public sealed record LostStrokes(int Rounds, IReadOnlyList<PartOfRounds> Parts, 
         Level level
     )
     {
-        if (Figure(part, last) is not { } now)
+        if (Counted(part, last) is not { } counted)
             return null;
+        var now = Figure(part, counted);
         var usual = UsualAt(level);
-        var greens = Figure(LosingPart.Greens, last) ?? usual.Greens;
+        var greens = Counted(LosingPart.Greens, last) is { } hit ? Figure(LosingPart.Greens, hit) : usual.Greens;
         var (standard, strokes) = part switch
         {
             LosingPart.Greens => (usual.Greens, (usual.Greens - now) * GreenCosts),
@@ -104,25 +127,38 @@ public sealed record LostStrokes(int Rounds, IReadOnlyList<PartOfRounds> Parts, 
             LosingPart.Putting => (usual.Putts, (now - usual.Putts) * greens),
             _ => (usual.Penalties, now - usual.Penalties),
         };
-        return new PartOfRounds(part, now, before.Count >= Fewest ? Figure(part, before) : null, standard, strokes);
+        var earlier = Counted(part, before);
+        return new PartOfRounds(
+            part,
+            now,
+            earlier is null ? null : Figure(part, earlier),
+            standard,
+            counted.Count,
+            counted.Of,
+            strokes
+        );
     }
 
-    /// <summary>A figure over rounds, of those in which it was noted; null where it was noted in fewer than three.</summary>
-    private static double? Figure(LosingPart part, IReadOnlyList<(int Holes, RoundTotals Totals)> rounds)
+    /// <summary>What is counted over the rounds in which it was noted; null where it was noted in fewer than three.</summary>
+    private static CountOf? Counted(LosingPart part, IReadOnlyList<(int Holes, RoundTotals Totals)> rounds)
     {
-        (double Sum, double Of)? One((int Holes, RoundTotals Totals) round) =>
+        CountOf? One((int Holes, RoundTotals Totals) round) =>
             (part, round.Totals) switch
             {
-                (LosingPart.Greens, { Greens: { } greens }) => (18.0 * greens, round.Holes),
-                (LosingPart.UpAndDowns, { UpAndDowns: { } saved }) => (saved.Count, saved.Of),
-                (LosingPart.Putting, { PuttsOnGreensHit: { } putts, Greens: { } greens }) => (putts, greens),
-                (LosingPart.Penalties, { Penalties: { } penalties }) => (18.0 * penalties, round.Holes),
+                (LosingPart.Greens, { Greens: { } greens }) => new CountOf(greens, round.Holes),
+                (LosingPart.UpAndDowns, { UpAndDowns: { } saved }) => saved,
+                (LosingPart.Putting, { PuttsOnGreensHit: { } putts, Greens: { } greens }) => new CountOf(putts, greens),
+                (LosingPart.Penalties, { Penalties: { } penalties }) => new CountOf(penalties, round.Holes),
                 _ => null,
             };
-        var noted = rounds.Select(One).OfType<(double Sum, double Of)>().ToList();
+        var noted = rounds.Select(One).OfType<CountOf>().ToList();
         var of = noted.Sum(n => n.Of);
-        return noted.Count < Fewest || of == 0 ? null : noted.Sum(n => n.Sum) / of;
+        return noted.Count < Fewest || of == 0 ? null : new CountOf(noted.Sum(n => n.Count), of);
     }
+
+    /// <summary>In eighteen holes, or of one missed green, or putts a green.</summary>
+    private static double Figure(LosingPart part, CountOf counted) =>
+        (part is LosingPart.Greens or LosingPart.Penalties ? 18.0 : 1) * counted.Count / counted.Of;
 
     private static Message Named(LosingPart part) =>
         (
@@ -136,7 +172,13 @@ public sealed record LostStrokes(int Rounds, IReadOnlyList<PartOfRounds> Parts, 
         ).Of();
 
     private static Message Shown(PartOfRounds part) =>
-        part.Part == LosingPart.UpAndDowns
-            ? OnCourseSentences.ShareNow.Of(100 * part.Now, 100 * part.Usual)
-            : OnCourseSentences.FigureNow.Of(part.Now, part.Usual);
+        (
+            part.Part switch
+            {
+                LosingPart.Greens => OnCourseSentences.GreensNow,
+                LosingPart.UpAndDowns => OnCourseSentences.SavesNow,
+                LosingPart.Putting => OnCourseSentences.PuttsNow,
+                _ => OnCourseSentences.PenaltiesNow,
+            }
+        ).Of(part.Count, part.Of, part.Part == LosingPart.UpAndDowns ? 100 * part.Usual : part.Usual);
 }

@@ -110,6 +110,17 @@ internal static class OnCourseSentences
     public static readonly Sentence LostOnSaves = new("rounds.saves", "missed greens that are not saved");
     public static readonly Sentence LostOnPutts = new("rounds.putts", "putts on greens that were hit");
     public static readonly Sentence LostOnPenalties = new("rounds.penalties", "penalty strokes");
-    public static readonly Sentence FigureNow = new("rounds.figureNow", "{0:0.0} where {1:0.0} is usual at this level");
-    public static readonly Sentence ShareNow = new("rounds.shareNow", "{0:0} % where {1:0} % is usual at this level");
+    public static readonly Sentence GreensNow = new(
+        "rounds.greensNow",
+        "{0} of {1} greens hit where {2:0} of 18 are usual at this level"
+    );
+    public static readonly Sentence SavesNow = new("rounds.savesNow", "{0} of {1} saved where {2:0} % are usual at this level");
+    public static readonly Sentence PuttsNow = new(
+        "rounds.puttsNow",
+        "{0} on {1} greens where {2:0.00} a green are usual at this level"
+    );
+    public static readonly Sentence PenaltiesNow = new(
+        "rounds.penaltiesNow",
+        "{0} in {1} holes where {2:0.0} in 18 are usual at this level"
+    );
 }

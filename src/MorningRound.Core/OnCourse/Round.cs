@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using MorningRound.Core.Validation;
 
 namespace MorningRound.Core.OnCourse;
@@ -14,7 +15,10 @@ public sealed record RoundHole
     /// <summary>Whether the tee shot found the fairway; null on a par 3, and where nobody noted it.</summary>
     public bool? FairwayHit { get; init; }
 
-    /// <summary>Whether the green was reached in par less two; null where nobody noted it.</summary>
+    /// <summary>
+    /// Whether the green was reached in par less two, where somebody noted it; otherwise <see cref="GreenInRegulation"/> tells it
+    /// from the putts.
+    /// </summary>
     public bool? GreenHit { get; init; }
 
     /// <summary>Putts; null where nobody noted them.</summary>
@@ -22,6 +26,12 @@ public sealed record RoundHole
 
     /// <summary>Penalty strokes.</summary>
     public int Penalties { get; init; }
+
+    /// <summary>
+    /// Whether the green was reached in par less two: as noted, or by the strokes that were no putts. Null where neither is known.
+    /// </summary>
+    [JsonIgnore]
+    public bool? GreenInRegulation => GreenHit ?? (Putts is { } putts ? Score - putts <= Par - 2 : null);
 }
 
 /// <summary>What a round came to. Whatever nobody noted is null, which is not zero.</summary>
@@ -81,16 +91,16 @@ public sealed record Round
                 Fairways = Holes.Any(h => h.FairwayHit is not null)
                     ? new CountOf(Holes.Count(h => h.FairwayHit is true), Holes.Count(h => h.FairwayHit is not null))
                     : null,
-                Greens = Holes.All(h => h.GreenHit is not null) ? Holes.Count(h => h.GreenHit is true) : null,
-                UpAndDowns = Holes.All(h => h.GreenHit is not null)
+                Greens = Holes.All(h => h.GreenInRegulation is not null) ? Holes.Count(h => h.GreenInRegulation is true) : null,
+                UpAndDowns = Holes.All(h => h.GreenInRegulation is not null)
                     ? new CountOf(
-                        Holes.Count(h => h.GreenHit is false && h.Score <= h.Par),
-                        Holes.Count(h => h.GreenHit is false)
+                        Holes.Count(h => h.GreenInRegulation is false && h.Score <= h.Par),
+                        Holes.Count(h => h.GreenInRegulation is false)
                     )
                     : null,
                 Putts = Holes.All(h => h.Putts is not null) ? Holes.Sum(h => h.Putts) : null,
-                PuttsOnGreensHit = Holes.All(h => h.Putts is not null && h.GreenHit is not null)
-                    ? Holes.Where(h => h.GreenHit is true).Sum(h => h.Putts)
+                PuttsOnGreensHit = Holes.All(h => h.Putts is not null && h.GreenInRegulation is not null)
+                    ? Holes.Where(h => h.GreenInRegulation is true).Sum(h => h.Putts)
                     : null,
                 Penalties = Holes.Sum(h => h.Penalties),
             }
@@ -136,7 +146,12 @@ public sealed record Round
                     $"{at}.penalties",
                     "Fewer penalty strokes than strokes."
                 )
-                .Require(hole.FairwayHit is null || hole.Par > 3, $"{at}.fairwayHit", "A par 3 has no fairway to hit.");
+                .Require(hole.FairwayHit is null || hole.Par > 3, $"{at}.fairwayHit", "A par 3 has no fairway to hit.")
+                .Require(
+                    hole.GreenHit is not true || hole.Putts is not { } putts || hole.Score - putts <= hole.Par - 2,
+                    $"{at}.greenHit",
+                    "With these putts it took more strokes than that to reach the green."
+                );
         }
 
         if (Noted is not { } noted || Holes.Count > 0)
@@ -154,7 +169,28 @@ public sealed record Round
                 "noted.putts",
                 "Not more putts than strokes."
             )
-            .Require(noted.Penalties is null or >= 0, "noted.penalties", "None, or some.")
+            .Require(
+                noted.PuttsOnGreensHit is null
+                    || noted.PuttsOnGreensHit >= 0 && noted.PuttsOnGreensHit <= (noted.Putts ?? noted.Score),
+                "noted.puttsOnGreensHit",
+                "Not more than all putts."
+            )
+            .Require(
+                noted.Penalties is null || noted.Penalties >= 0 && noted.Penalties < noted.Score,
+                "noted.penalties",
+                "Fewer penalty strokes than strokes."
+            )
+            .Include(CheckCount(noted.Fairways, HolesPlayed, "noted.fairways"))
+            .Include(CheckCount(noted.UpAndDowns, HolesPlayed, "noted.upAndDowns"))
             .Found;
     }
+
+    private static IReadOnlyList<FieldError> CheckCount(CountOf? count, int holes, string path) =>
+        new FieldErrors()
+            .Require(
+                count is null || count.Count >= 0 && count.Count <= count.Of && count.Of <= holes,
+                path,
+                "So many of so many, and at most one a hole."
+            )
+            .Found;
 }

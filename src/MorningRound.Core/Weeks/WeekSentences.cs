@@ -33,6 +33,10 @@ internal static class WeekSentences
         "week.lossForgotten",
         "Nothing for {0}, where results fall shortest: {1:0} % is missing to the goals."
     );
+    public static readonly Sentence RoundsForgotten = new(
+        "week.roundsForgotten",
+        "Nothing for {0}, where rounds lose most: about {1:0.0} strokes in 18 holes."
+    );
     public static readonly Sentence BeliefForgotten = new(
         "week.beliefForgotten",
         "Nothing for {0}, which the student believes is weak."

@@ -6,7 +6,7 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Courses;
 
 /// <summary>A course that an academy plays.</summary>
-public sealed class CourseRow : IVersionedRow
+public sealed class CourseRow : IDocumentRow<Course>
 {
     public Guid AcademyId { get; init; }
 

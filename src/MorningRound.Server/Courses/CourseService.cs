@@ -67,27 +67,12 @@ public sealed class CourseService(MorningRoundDb db, DomainClock clock)
         var errors = file.Check(rows.Keys);
         if (errors.Count > 0)
             throw ApiProblemException.Invalid(errors);
-        var (added, changed) = (0, 0);
-        foreach (var listed in file.Courses)
-        {
-            if (!rows.TryGetValue(listed.Id, out var row))
-            {
-                row = RowOf(caller, listed.Id, listed.Course);
-                row.Version = 1;
-                db.Courses.Add(row);
-                added++;
-            }
-            else if (!StoredDocuments.Same(row.Document, listed.Course))
-            {
-                row.Document = listed.Course;
-                row.Version++;
-                changed++;
-            }
-        }
-
-        if (!await db.SavedAsync(cancel))
-            return await ImportAsync(caller, file, cancel);
-        return new ImportView(added, changed, file.Courses.Count - added - changed);
+        return await db.ImportAsync(
+                rows,
+                [.. file.Courses.Select(l => (l.Id, l.Course))],
+                (id, course) => RowOf(caller, id, course),
+                cancel
+            ) ?? await ImportAsync(caller, file, cancel);
     }
 
     private static CourseRow RowOf(Caller caller, Guid id, Course course) =>

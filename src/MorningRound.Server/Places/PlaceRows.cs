@@ -6,7 +6,7 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Places;
 
 /// <summary>A ground of an academy.</summary>
-public sealed class PlaceRow : IVersionedRow
+public sealed class PlaceRow : IDocumentRow<Place>
 {
     public Guid AcademyId { get; init; }
 

@@ -48,15 +48,7 @@ public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
                 expected,
                 Guarded(caller, id, cancel) with
                 {
-                    Create = () =>
-                        Task.FromResult(
-                            new PlaceRow
-                            {
-                                AcademyId = caller.AcademyId,
-                                Id = id,
-                                Document = place,
-                            }
-                        ),
+                    Create = () => Task.FromResult(RowOf(caller, id, place)),
                     IsSame = row => StoredDocuments.Same(row.Document, place),
                     Change = row => row.Document = place,
                 },
@@ -106,34 +98,21 @@ public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
         var errors = file.Check(rows.Keys, clock.Today(caller.TimeZone));
         if (errors.Count > 0)
             throw ApiProblemException.Invalid(errors);
-        var (added, changed) = (0, 0);
-        foreach (var listed in file.Places)
-        {
-            if (!rows.TryGetValue(listed.Id, out var row))
-            {
-                db.Places.Add(
-                    new PlaceRow
-                    {
-                        AcademyId = caller.AcademyId,
-                        Id = listed.Id,
-                        Document = listed.Place,
-                        Version = 1,
-                    }
-                );
-                added++;
-            }
-            else if (!StoredDocuments.Same(row.Document, listed.Place))
-            {
-                row.Document = listed.Place;
-                row.Version++;
-                changed++;
-            }
-        }
-
-        if (!await db.SavedAsync(cancel))
-            return await ImportAsync(caller, file, cancel);
-        return new ImportView(added, changed, file.Places.Count - added - changed);
+        return await db.ImportAsync(
+                rows,
+                [.. file.Places.Select(l => (l.Id, l.Place))],
+                (id, place) => RowOf(caller, id, place),
+                cancel
+            ) ?? await ImportAsync(caller, file, cancel);
     }
+
+    private static PlaceRow RowOf(Caller caller, Guid id, Place place) =>
+        new()
+        {
+            AcademyId = caller.AcademyId,
+            Id = id,
+            Document = place,
+        };
 
     private IQueryable<PlaceRow> Rows(Caller caller) => db.Places.Where(p => p.AcademyId == caller.AcademyId);
 

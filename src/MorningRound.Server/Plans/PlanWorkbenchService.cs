@@ -10,6 +10,7 @@ using MorningRound.Core.Sessions;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.OnCourse;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
 
@@ -23,7 +24,8 @@ public sealed class PlanWorkbenchService(
     DomainClock clock,
     PlanContextService contexts,
     IPracticeHistory history,
-    StudentService students
+    StudentService students,
+    RoundService rounds
 )
 {
     public async Task<PlanCheckView> CheckAsync(Caller caller, PlanCheckInput input, CancellationToken cancel)
@@ -139,6 +141,9 @@ public sealed class PlanWorkbenchService(
             context with
             {
                 Losses = record.Losses,
+                Lost = (await rounds.LostAsync(caller, new Dictionary<Guid, Level> { [studentId] = context.Level }, cancel))[
+                    studentId
+                ],
                 RecentAreas = record.RecentAreas,
             },
             input.Request with

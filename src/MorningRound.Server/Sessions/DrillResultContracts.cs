@@ -2,6 +2,7 @@ using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Units;
@@ -92,6 +93,11 @@ public sealed record DrillResultView
     /// <summary>The card of holes that were played; null for any drill.</summary>
     public required CardView? Card { get; init; }
 
+    /// <summary>
+    /// The card's figures beside the same holes last time and beside real rounds; empty where nothing stands beside.
+    /// </summary>
+    public required IReadOnlyList<FigureBeside> Beside { get; init; }
+
     /// <summary>What was asked, in words; empty when nothing was.</summary>
     public required string Goal { get; init; }
 
@@ -113,14 +119,23 @@ public sealed record DrillResultView
         SessionPlan plan,
         IReadOnlyList<PublishedDrill> drills,
         IReadOnlyList<(Guid Id, SessionLog Log)> logs,
-        ILookup<string, PastResult> earlier
+        ILookup<string, PastResult> earlier,
+        IReadOnlyList<Round> rounds
     ) =>
         [
             .. from segment in plan.Practice()
             from log in logs
             from kept in log.Log.Segments
             where kept.SegmentId == segment.Id && kept.Result is not null
-            select Of(log.Id, segment, drills.FirstOrDefault(d => d.SegmentId == segment.Id), kept.Inputs, kept.Result!, earlier),
+            select Of(
+                log.Id,
+                segment,
+                drills.FirstOrDefault(d => d.SegmentId == segment.Id),
+                kept.Inputs,
+                kept.Result!,
+                earlier,
+                rounds
+            ),
         ];
 
     private static DrillResultView Of(
@@ -129,7 +144,8 @@ public sealed record DrillResultView
         PublishedDrill? set,
         IReadOnlyList<DrillInput> inputs,
         ProtocolResult result,
-        ILookup<string, PastResult> earlier
+        ILookup<string, PastResult> earlier,
+        IReadOnlyList<Round> rounds
     )
     {
         var isWarmUp = segment.Phase == Phase.WarmUp;
@@ -149,6 +165,10 @@ public sealed record DrillResultView
                     : result.Text,
             Measures = isWarmUp ? [] : result.Measures,
             Card = CardView.Of(result.Card),
+            Beside =
+                result.Card is { } card && set is not null
+                    ? PlayedHoles.Beside(card, earlier[set.ComparabilityKey].FirstOrDefault(), rounds)
+                    : [],
             Goal = goal is null || set is null ? "" : set.Protocol.InWords(goal),
             GoalMet = goal is null || set is null ? null : set.Protocol.Meets(goal, result),
             Tags = Counted(inputs),

@@ -9,6 +9,7 @@ using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.OnCourse;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
@@ -16,7 +17,13 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Sessions;
 
 /// <summary>The sessions students practise, and the logs they leave.</summary>
-public sealed class SessionService(MorningRoundDb db, DomainClock clock, SessionLogService logs, PainService pain)
+public sealed class SessionService(
+    MorningRoundDb db,
+    DomainClock clock,
+    SessionLogService logs,
+    PainService pain,
+    RoundService rounds
+)
 {
     /// <summary>A session with its plan and everything that was logged of it.</summary>
     public async Task<SessionView> GetAsync(Caller caller, Guid assignmentId, CancellationToken cancel)
@@ -82,7 +89,10 @@ public sealed class SessionService(MorningRoundDb db, DomainClock clock, Session
                 row.Document,
                 drills,
                 read,
-                await EarlierAsync(caller, row.StudentId, opened.Logs, drills, cancel)
+                await EarlierAsync(caller, row.StudentId, opened.Logs, drills, cancel),
+                read.Any(r => r.Log.Segments.Any(s => s.Result?.Card is not null))
+                    ? await rounds.LastAsync(caller, row.StudentId, cancel)
+                    : []
             ),
         };
     }

@@ -3,6 +3,7 @@ using MorningRound.Server.Calendars;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Programmes;
@@ -35,6 +36,7 @@ public static class MorningRoundServer
         api.MapStudents();
         api.MapPlaces();
         api.MapCourses();
+        api.MapRounds();
         api.MapDrills();
         api.MapPlans();
         api.MapProgrammes();

@@ -12,6 +12,7 @@ using MorningRound.Server.Calendars;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Programmes;
@@ -65,6 +66,7 @@ internal static class ServiceRegistration
             .AddScoped<IStudentNames>(provider => provider.GetRequiredService<StudentService>());
         services.AddScoped<PlaceService>();
         services.AddScoped<CourseService>();
+        services.AddScoped<RoundService>().AddScoped<ILostStrokes>(provider => provider.GetRequiredService<RoundService>());
         services.AddScoped<DrillService>().AddScoped<IAcademySetUp>(provider => provider.GetRequiredService<DrillService>());
         services
             .AddScoped<PlanService>()

@@ -77,6 +77,9 @@ public sealed record StudentFileView : IVersioned
     /// <summary>Whether the caller may change the coach's part too.</summary>
     public required bool CanChangeAll { get; init; }
 
+    /// <summary>Where the last real rounds lose strokes, in words.</summary>
+    public required string LostStrokes { get; init; }
+
     /// <summary>The latest changes, newest first.</summary>
     public required IReadOnlyList<StudentChangeView> Changes { get; init; }
 }

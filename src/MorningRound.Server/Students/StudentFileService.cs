@@ -13,15 +13,19 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Students;
 
 /// <summary>The students' files. A coach may change all of one, a student their own part of their own.</summary>
-public sealed class StudentFileService(MorningRoundDb db, DomainClock clock)
+public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILostStrokes rounds)
 {
     private const int ChangesShown = 12;
 
     public async Task<StudentFileView> GetAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {
         caller.EnsureCanAccess(studentId, "student");
-        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel))
-            throw ApiProblemException.NotFound("student");
+        var level =
+            await db
+                .Students.Where(s => s.AcademyId == caller.AcademyId && s.Id == studentId)
+                .Select(s => (Level?)s.Level)
+                .SingleOrDefaultAsync(cancel)
+            ?? throw ApiProblemException.NotFound("student");
         var row = await RowsOf(caller, studentId).AsNoTracking().SingleOrDefaultAsync(cancel);
         var file = row?.Document ?? new StudentFile();
         var changes = await (
@@ -43,6 +47,7 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock)
             BodyParts = PainPart.All,
             MayBePublishedTo = file.MayBePublishedTo,
             CanChangeAll = caller.IsCoach,
+            LostStrokes = await rounds.InWordsAsync(caller, studentId, level, cancel),
             Changes = changes,
         };
     }

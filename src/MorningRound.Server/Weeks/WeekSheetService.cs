@@ -9,6 +9,7 @@ using MorningRound.Core.Weeks;
 using MorningRound.Core.Weeks.Checking;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.OnCourse;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Programmes;
 using MorningRound.Server.Sessions;
@@ -29,7 +30,8 @@ public sealed class WeekSheetService(
     PlanContextService contexts,
     PracticeHistoryService history,
     ProgrammeRunService programmes,
-    DraftTexts texts
+    DraftTexts texts,
+    RoundService rounds
 )
 {
     /// <summary>The most rows of one answer.</summary>
@@ -142,6 +144,7 @@ public sealed class WeekSheetService(
         var squad = await contexts.SquadAsync(caller, week.Monday, students, cancel);
         var lately = await loads.OfAsync(caller, students, week, cancel);
         var losses = await history.LossesAsync(caller, students, week.Sunday, cancel);
+        var lost = await rounds.LostAsync(caller, squad.ToDictionary(one => one.Id, one => one.Context.Level), cancel);
         var rows = await db
             .Assignments.AsNoTracking()
             .Where(a =>
@@ -167,6 +170,7 @@ public sealed class WeekSheetService(
                         {
                             Load = lately.GetValueOrDefault(one.Id)?.Load.ForPlanning(),
                             Losses = [.. losses[one.Id]],
+                            Lost = lost[one.Id],
                         },
                         Sessions =
                         [

@@ -103,11 +103,56 @@ public class RoundTests
         Assert.Equal([LosingPart.Penalties, LosingPart.Greens], lost.Parts.Select(p => p.Part));
         Assert.Equal(2.8, lost.Parts[0].Strokes, 9);
         Assert.Equal(
-            "Most is lost by penalty strokes: about 2.8 strokes in 18 holes over the last 3 rounds, 4.0 where 1.2 is usual "
-                + "at this level (from memory).",
+            "Most is lost by penalty strokes: about 2.8 strokes in 18 holes over the last 3 rounds, 12 in 54 holes where "
+                + "1.2 in 18 are usual at this level (from memory).",
             lost.Said.In()
         );
         Assert.Null(lost.Parts[0].Before);
+        // Long clubs lose penalties, irons and wedges greens.
+        Assert.Equal([Area.Driver, Area.Wood, Area.Iron, Area.Wedge], lost.Areas().Select(a => a.Area));
+    }
+
+    /// <summary>Par less two for the green, so that a score and its putts tell whether it was hit.</summary>
+    [Theory]
+    [InlineData(4, 4, 2, true)]
+    [InlineData(4, 4, 1, false)]
+    [InlineData(5, 6, 3, true)]
+    [InlineData(3, 3, 2, true)]
+    [InlineData(3, 3, 1, false)]
+    public void A_green_that_nobody_noted_is_told_from_the_putts(int par, int score, int putts, bool isHit) =>
+        Assert.Equal(
+            isHit,
+            new RoundHole
+            {
+                Par = par,
+                Score = score,
+                Putts = putts,
+            }.GreenInRegulation
+        );
+
+    [Fact]
+    public void A_green_that_the_putts_contradict_is_named()
+    {
+        var hole = new RoundHole
+        {
+            Par = 4,
+            Score = 5,
+            Putts = 2,
+            GreenHit = true,
+        };
+        var wrong = Given([.. Enumerable.Repeat(hole, 9)]);
+        Assert.Contains(wrong.Check(Today), e => e.Path == "holes[8].greenHit");
+    }
+
+    [Fact]
+    public void Totals_that_cannot_be_are_named()
+    {
+        var wrong = Totals(84, greens: 19, putts: 90, penalties: -1);
+        wrong = wrong with { Noted = wrong.Noted! with { Fairways = new CountOf(9, 8), PuttsOnGreensHit = 91 } };
+        Assert.Equal(
+            ["noted.fairways", "noted.greens", "noted.penalties", "noted.putts", "noted.puttsOnGreensHit"],
+            wrong.Check(Today).Select(e => e.Path).Order(StringComparer.Ordinal)
+        );
     }
 
     [Fact]

@@ -1,8 +1,10 @@
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
+using MorningRound.Core.Tests.OnCourse;
 using MorningRound.Core.Tests.Plans.Checks;
 using MorningRound.Core.Weeks;
 using MorningRound.Core.Weeks.Checking;
@@ -127,6 +129,24 @@ public class WeekCheckTests
         Assert.Equal(2, Check([On(0), On(1, Putting) with { IsOver = true, IsExcused = true }], context).Week.Count);
         // Two results say nothing yet.
         Assert.Empty(Check([On(0)], GivenPlan.Context with { Losses = [new AreaLoss(Area.Putting, 0.4, 2)] }).Week);
+    }
+
+    [Fact]
+    public void What_rounds_lose_wants_minutes_in_any_area_that_serves_it()
+    {
+        // Penalties are the driver's or the woods': 2.5 of them are usual for an improving player, five cost 2.5 strokes.
+        var context = GivenPlan.Context with
+        {
+            Lost = LostStrokes.Of([.. Enumerable.Repeat(GivenRounds.WithPenalties(5), 3)], Level.Improving),
+        };
+        var week = Check([On(0)], context);
+        Assert.Equal(
+            ["Nothing for driver, where rounds lose most: about 2.5 strokes in 18 holes."],
+            week.Week.Select(f => f.Why)
+        );
+        Assert.Equal(2.5, week.Areas.Single(a => a.Area == Area.Driver).StrokesLost!.Value, 9);
+        var woods = Putting with { Segments = [.. Putting.Practice().Select(s => s with { Area = Area.Wood })] };
+        Assert.Empty(Check([On(0), On(1, woods)], context).Week);
     }
 
     [Fact]

@@ -25,6 +25,7 @@ public class CapabilityTests
         "Places",
         "Courses",
         "Drills",
+        "OnCourse",
         "Plans",
         "Sessions",
         "Programmes",

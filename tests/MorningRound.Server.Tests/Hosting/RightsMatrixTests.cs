@@ -91,6 +91,8 @@ public class RightsMatrixTests
 
         public Guid Course => Put("courses", School.Course());
 
+        public Guid Round => Put($"rounds/{Student}", School.Round());
+
         public Guid Drill => Put("drills", School.Drill());
 
         public Guid Squad => Put("squads", new { name = "Squad", members = Array.Empty<Guid>() });
@@ -239,6 +241,42 @@ public class RightsMatrixTests
                     }
                 ),
             CoachesOfAny
+        ),
+        new("GET", "/api/rounds/{studentId:guid}/", i => ($"/api/rounds/{i.Student}", null), OwnAndCoaches),
+        new(
+            "PUT",
+            "/api/rounds/{studentId:guid}/{id:guid}",
+            i => ($"/api/rounds/{i.Student}/{i.Round}", ("If-Match", School.Round(80 + i.Count))),
+            OwnAndCoaches
+        ),
+        new(
+            "DELETE",
+            "/api/rounds/{studentId:guid}/{id:guid}",
+            i => ($"/api/rounds/{i.Student}/{i.Round}", ("If-Match", (object?)null)),
+            [401, 204, 204, 204, 404, 404, 404]
+        ),
+        new("GET", "/api/rounds/{studentId:guid}/file", i => ($"/api/rounds/{i.Student}/file", null), OwnAndCoaches),
+        new(
+            "POST",
+            "/api/rounds/{studentId:guid}/file",
+            i =>
+                (
+                    $"/api/rounds/{i.Student}/file",
+                    new
+                    {
+                        format = "morning-round-rounds",
+                        version = 1,
+                        rounds = new[] { new { id = i.New, round = School.Round() } },
+                    }
+                ),
+            OwnAndCoaches
+        ),
+        new("GET", "/api/rounds/{studentId:guid}/csv", i => ($"/api/rounds/{i.Student}/csv", null), OwnAndCoaches),
+        new(
+            "POST",
+            "/api/rounds/{studentId:guid}/csv",
+            i => ($"/api/rounds/{i.Student}/csv", new { text = "day,course,par,score\n2026-05-01,Osier Island,72,88\n" }),
+            OwnAndCoaches
         ),
         new("GET", "/api/drills/", _ => ("/api/drills?minutes=10", null), CoachesOfAny),
         new("GET", "/api/drills/protocols", _ => ("/api/drills/protocols", null), CoachesOfAny),

@@ -92,6 +92,7 @@ public class DocumentCorpusTests(OneDemo demo) : IClassFixture<OneDemo>
         {
             ["place"] = "SELECT document FROM places",
             ["course"] = "SELECT document FROM courses",
+            ["round"] = "SELECT document FROM rounds",
             ["plan"] = "SELECT document FROM plans",
             ["programme"] = "SELECT document FROM programmes",
             ["plan-listing"] = "SELECT listing FROM plans",

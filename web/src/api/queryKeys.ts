@@ -18,6 +18,12 @@ export const placeKeys = { all: ['places'] as const };
 
 export const courseKeys = { all: ['courses'] as const };
 
+export const roundKeys = {
+  all: ['rounds'] as const,
+  of: (studentId: string) => ['rounds', studentId] as const,
+  list: (studentId: string, rows: number) => ['rounds', studentId, rows] as const,
+};
+
 export const drillKeys = {
   all: ['drills'] as const,
   shelves: ['drills', 'shelf'] as const,

@@ -957,6 +957,229 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/rounds/{studentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          rows?: number;
+        };
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RoundsView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/rounds/{studentId}/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Round'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RoundView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/rounds/{studentId}/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RoundFile'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['RoundFile'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ImportView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/rounds/{studentId}/csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['RoundCsvInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ImportView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/drills': {
     parameters: {
       query?: never;
@@ -3175,6 +3398,8 @@ export interface components {
       minutes: number;
       /** Format: double */
       shortfall: null | number;
+      /** Format: double */
+      strokesLost: null | number;
       isBelievedWeak: boolean;
     };
     AssignmentInput: {
@@ -3278,6 +3503,8 @@ export interface components {
     Card: {
       holes: components['schemas']['HoleCard'][];
     };
+    /** @enum {string} */
+    CardFigure: 'toPar' | 'fairways' | 'greens' | 'upAndDowns' | 'putts' | 'penalties';
     CardView: {
       holes: components['schemas']['HoleCardView'][];
       /** Format: int32 */
@@ -3683,6 +3910,7 @@ export interface components {
       text: string;
       measures: components['schemas']['Measure'][];
       card: null | components['schemas']['CardView'];
+      beside: components['schemas']['FigureBeside'][];
       goal: string;
       goalMet: null | boolean;
       tags: components['schemas']['TagCount'][];
@@ -3800,6 +4028,15 @@ export interface components {
     FieldError: {
       path: string;
       message: string;
+    };
+    FigureBeside: {
+      figure: components['schemas']['CardFigure'];
+      /** Format: double */
+      now: number;
+      /** Format: double */
+      lastTime: null | number;
+      /** Format: double */
+      inRounds: null | number;
     };
     Finding: {
       id: components['schemas']['FindingId'];
@@ -4343,6 +4580,11 @@ export interface components {
       id: string;
       place: components['schemas']['Place'];
     };
+    ListedRound: {
+      /** Format: uuid */
+      id: string;
+      round: components['schemas']['Round'];
+    };
     /** @enum {string} */
     LoadBand: 'light' | 'usual' | 'busy' | 'caution';
     /** @enum {string} */
@@ -4384,6 +4626,14 @@ export interface components {
       clockLeftRunning: boolean;
       /** Format: date-time */
       mendableUntil: null | string;
+    };
+    /** @enum {string} */
+    LosingPart: 'greens' | 'upAndDowns' | 'putting' | 'penalties';
+    LostStrokesView: {
+      /** Format: int32 */
+      rounds: number;
+      parts: components['schemas']['PartOfRounds'][];
+      text: string;
     };
     /** @enum {string} */
     MailState: 'waiting' | 'sent' | 'shown';
@@ -4627,6 +4877,17 @@ export interface components {
     };
     PartGained: {
       part: components['schemas']['StrokesPart'];
+      /** Format: double */
+      strokes: number;
+    };
+    PartOfRounds: {
+      part: components['schemas']['LosingPart'];
+      /** Format: double */
+      now: number;
+      /** Format: double */
+      before: null | number;
+      /** Format: double */
+      usual: number;
       /** Format: double */
       strokes: number;
     };
@@ -4884,6 +5145,10 @@ export interface components {
       modifiers?: components['schemas']['Modifiers'];
       goal?: null | components['schemas']['DrillGoal'];
     };
+    PlayedCourse: {
+      name: string;
+      pars: number[];
+    };
     PlayedShot: {
       with: string;
       from: components['schemas']['Lie'];
@@ -5137,6 +5402,69 @@ export interface components {
       day: null | string;
       status: components['schemas']['SessionStatus'];
       strip: components['schemas']['StripSegment'][];
+    };
+    Round: {
+      /** Format: date */
+      day: string;
+      course: string;
+      /** Format: int32 */
+      holesPlayed: number;
+      noted?: null | components['schemas']['RoundTotals'];
+      holes?: components['schemas']['RoundHole'][];
+    };
+    RoundCsvInput: {
+      text: string;
+    };
+    RoundFile: {
+      format: string;
+      /** Format: int32 */
+      version: number;
+      rounds: components['schemas']['ListedRound'][];
+    };
+    RoundHole: {
+      /** Format: int32 */
+      par: number;
+      /** Format: int32 */
+      score: number;
+      fairwayHit?: null | boolean;
+      greenHit?: null | boolean;
+      /** Format: int32 */
+      putts?: null | number;
+      /** Format: int32 */
+      penalties?: number;
+    };
+    RoundTotals: {
+      /** Format: int32 */
+      par: number;
+      /** Format: int32 */
+      score: number;
+      fairways?: null | components['schemas']['CountOf'];
+      /** Format: int32 */
+      greens?: null | number;
+      upAndDowns?: null | components['schemas']['CountOf'];
+      /** Format: int32 */
+      putts?: null | number;
+      /** Format: int32 */
+      puttsOnGreensHit?: null | number;
+      /** Format: int32 */
+      penalties?: null | number;
+    };
+    RoundView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      round: components['schemas']['Round'];
+      totals: components['schemas']['RoundTotals'];
+      makesSense: null | boolean;
+    };
+    RoundsView: {
+      studentName: string;
+      /** Format: int32 */
+      count: number;
+      rounds: components['schemas']['RoundView'][];
+      lost: components['schemas']['LostStrokesView'];
+      courses: components['schemas']['PlayedCourse'][];
     };
     /** @enum {string} */
     RoutineTag: 'done' | 'partly' | 'notDone';
@@ -6073,6 +6401,7 @@ export interface components {
       bodyParts: components['schemas']['PainPart'][];
       mayBePublishedTo: boolean;
       canChangeAll: boolean;
+      lostStrokes: string;
       changes: components['schemas']['StudentChangeView'][];
     };
     StudentInput: {

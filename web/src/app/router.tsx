@@ -52,6 +52,8 @@ export const router = createBrowserRouter([
             lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage'),
           },
           { path: '/warm-up', lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage') },
+          { path: '/students/:id/rounds', lazy: () => named(import('../features/onCourse/RoundsPage'), 'RoundsPage') },
+          { path: '/my-rounds', lazy: () => named(import('../features/onCourse/RoundsPage'), 'RoundsPage') },
           { path: '/my-file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
           { path: '/courses', lazy: () => named(import('../features/courses/CoursesPage'), 'CoursesPage') },
           { path: '/places', lazy: () => named(import('../features/places/PlacesPage'), 'PlacesPage') },

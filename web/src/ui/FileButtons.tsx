@@ -12,39 +12,53 @@ interface Props {
   fileName: string;
   download: () => Promise<unknown>;
   upload: (content: unknown) => Promise<Imported>;
+  /** The same as a table, where there is one. */
+  table?: { fileName: string; download: () => Promise<string>; upload: (text: string) => Promise<Imported> };
   onImported: () => void;
 }
 
-/** Saves everything as a JSON file, and takes such a file in: all of it or nothing. */
-export function FileButtons({ fileName, download, upload, onImported }: Props) {
+function saveAs(fileName: string, type: string, text: string) {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = fileName;
+  link.click();
+  URL.revokeObjectURL(url);
+}
+
+/** Saves everything as a JSON file, or as a table, and takes such a file in: all of it or nothing. */
+export function FileButtons({ fileName, download, upload, table, onImported }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const save = useMutation({
-    mutationFn: download,
-    onSuccess: (content) => {
-      const url = URL.createObjectURL(new Blob([JSON.stringify(content, null, 2)], { type: 'application/json' }));
-      const link = document.createElement('a');
-      link.href = url;
-      link.download = fileName;
-      link.click();
-      URL.revokeObjectURL(url);
+    mutationFn: async (as: 'json' | 'csv') => {
+      if (table && as === 'csv') saveAs(table.fileName, 'text/csv', await table.download());
+      else saveAs(fileName, 'application/json', JSON.stringify(await download(), null, 2));
     },
   });
   const take = useMutation({
-    mutationFn: async (file: File) => upload(parsed(await file.text())),
+    mutationFn: async (file: File) => {
+      const text = await file.text();
+      return table && /\.csv$/i.test(file.name) ? table.upload(text) : upload(parsed(text));
+    },
     onSuccess: onImported,
   });
   return (
     <>
-      <Button onClick={() => save.mutate()} disabled={save.isPending}>
+      <Button onClick={() => save.mutate('json')} disabled={save.isPending}>
         Save as a file
       </Button>
+      {table && (
+        <Button onClick={() => save.mutate('csv')} disabled={save.isPending}>
+          Save as a table
+        </Button>
+      )}
       <Button onClick={() => input.current?.click()} disabled={take.isPending}>
         Take a file in
       </Button>
       <input
         ref={input}
         type="file"
-        accept="application/json,.json"
+        accept={table ? 'application/json,.json,text/csv,.csv' : 'application/json,.json'}
         aria-label="File to take in"
         hidden
         onChange={(e) => {

@@ -354,3 +354,9 @@ export const keysOf = <K extends string>(names: Record<K, string>) => Object.key
 /** What was done of a week of what was due by today: "40 of 60 min due by today"; empty where nothing was due. */
 export const dueInWords = ({ dueMinutes, dueDoneMinutes }: Schemas['Completed']) =>
   dueMinutes ? `${Math.round(dueDoneMinutes ?? 0)} of ${dueMinutes} min due by today` : '';
+
+/** A number with its sign, as strokes are gained and lost. */
+export const signed = (n: number, decimals = 2) => {
+  const text = Math.abs(n).toFixed(decimals);
+  return Number(text) === 0 ? text : n < 0 ? `−${text}` : `+${text}`;
+};

@@ -63,6 +63,7 @@ public sealed record PlayedHoles : ScoringProtocol
                 new("saves", "up and down", "%", Better.Higher),
                 new("putts", "putts", "", Better.Lower, IsExpected ? 1 : 0),
                 new("penalties", "penalty strokes", "", Better.Lower),
+                new("over", "holes played out", "", Better.None),
             ]
             :
             [
@@ -141,6 +142,33 @@ public sealed record PlayedHoles : ScoringProtocol
 
         foreach (var question in IsWhole && !IsExpected ? PuttOut(laid, cards, tally) : [])
             yield return question;
+    }
+
+    /// <summary>
+    /// A card beside the last time the same holes were played, where as many were played out, and beside real rounds.
+    /// </summary>
+    /// <param name="card">The card.</param>
+    /// <param name="lastTime">What the measures were the last time; null where there was none.</param>
+    /// <param name="rounds">The student's last real rounds.</param>
+    public static IReadOnlyList<FigureBeside> Beside(Card card, PastResult? lastTime, IReadOnlyCollection<Round> rounds)
+    {
+        double? Before(string measure) => lastTime?.Value(measure);
+        (CardFigure Figure, string Measure)[] measured =
+        [
+            (CardFigure.ToPar, "toPar"),
+            (CardFigure.Fairways, "fairways"),
+            (CardFigure.Greens, "greens"),
+            (CardFigure.UpAndDowns, "saves"),
+            (CardFigure.Putts, "putts"),
+            (CardFigure.Penalties, "penalties"),
+        ];
+        return FigureBeside.Of(
+            card,
+            Before("over") == card.Over.Count()
+                ? measured.Where(m => Before(m.Measure) is not null).ToDictionary(m => m.Figure, m => Before(m.Measure)!.Value)
+                : null,
+            rounds
+        );
     }
 
     private static ScorerQuestionChoice ChooseClub(LaidHoles laid) => new([.. laid.Numbers.Select(n => n.Value), PickUp]);
@@ -328,6 +356,7 @@ public sealed record PlayedHoles : ScoringProtocol
             "saves" => Share(card.UpAndDowns),
             "putts" => card.Over.Any() ? card.Putts : null,
             "penalties" => card.Penalties,
+            "over" => card.Over.Count(),
             _ => tally[measure],
         };
     }

@@ -36,6 +36,9 @@ public sealed record PlanContext
     /// <summary>How far results fall short of their goals, by area; empty where nothing is known.</summary>
     public IReadOnlyList<AreaLoss> Losses { get; init; } = [];
 
+    /// <summary>Where real rounds lose strokes; null where nobody looked.</summary>
+    public LostStrokes? Lost { get; init; }
+
     /// <summary>The areas of the last two sessions; empty where nothing is known.</summary>
     public IReadOnlyList<Area> RecentAreas { get; init; } = [];
 

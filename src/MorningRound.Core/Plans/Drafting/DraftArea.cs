@@ -36,8 +36,8 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
         a == b || a == Area.Mind || b == Area.Mind || Pairs.Contains((a, b)) || Pairs.Contains((b, a));
 
     /// <summary>
-    /// The first that the places allow and that spares what hurts: what was asked for, the coach's focus, where results lose
-    /// most, what is believed weak, what was not done lately, what the first place is for. Whoever is coming back from something
+    /// The first that the places allow and that spares what hurts: what was asked for, the coach's focus, where rounds lose
+    /// most, where results do, what is believed weak, what was not done lately, what the first place is for. Whoever is coming back from something
     /// begins with the wedges, and with the long clubs only where a coach says so.
     /// </summary>
     public static DraftArea Of(DraftRequest request, PlanContext context)
@@ -69,6 +69,13 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
                     ? DraftSentences.FocusSkill.Of(Named(set), focus.Skill)
                     : DraftSentences.FocusArea.Of(Named(set)),
                 IsSet: true
+            );
+        var inRounds = context.Lost?.Areas().Cast<(Area Area, double Strokes)?>().FirstOrDefault(l => IsChosen(l!.Value.Area));
+        if (inRounds is { } round)
+            return new DraftArea(
+                round.Area,
+                DraftSentences.RoundsLose.Of(Named(round.Area), round.Strokes, context.Lost!.Rounds),
+                IsSet: false
             );
         var lost = context
             .Losses.Where(l => l.Results >= FewestResults && l.Shortfall >= LeastShortfall && IsChosen(l.Area))

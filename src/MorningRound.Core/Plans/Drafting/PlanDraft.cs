@@ -83,6 +83,7 @@ public static class PlanDraft
             Load = null,
             LastPractised = students.Select(s => s.LastPractised).Min(),
             Losses = [],
+            Lost = null,
             RecentAreas = [],
             Student = files[0] with
             {

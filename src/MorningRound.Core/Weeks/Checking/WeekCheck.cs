@@ -70,6 +70,7 @@ public static class WeekCheck
             .GroupBy(s => s.EffectiveArea!.Value)
             .ToDictionary(g => g.Key, g => g.Sum(s => s.Minutes));
         var weak = week.Context.Student?.Own.BelievedWeaknesses ?? [];
+        var lost = (week.Context.Lost?.Areas() ?? []).ToLookup(l => l.Area, l => (double?)l.Strokes);
         return
         [
             .. Enum.GetValues<Area>()
@@ -77,9 +78,10 @@ public static class WeekCheck
                     area,
                     planned.GetValueOrDefault(area),
                     week.Context.Losses.FirstOrDefault(l => l.Area == area && l.Results >= LeastResults)?.Shortfall,
+                    lost[area].FirstOrDefault(),
                     weak.Contains(area)
                 ))
-                .Where(a => a.Minutes > 0 || a.Shortfall is not null || a.IsBelievedWeak),
+                .Where(a => a.Minutes > 0 || a.Shortfall is not null || a.StrokesLost is not null || a.IsBelievedWeak),
         ];
     }
 
@@ -153,7 +155,22 @@ public static class WeekCheck
                     FindingLevel.Advice,
                     WeekSentences.LossForgotten.Of(most.Area, 100 * most.Shortfall!.Value)
                 );
-            foreach (var area in areas.Where(a => a is { IsBelievedWeak: true, Minutes: 0 } && a != most))
+            // A part of the game that several areas serve is served by any of them.
+            var inRounds = areas.Where(a => a.StrokesLost is not null).GroupBy(a => a.StrokesLost).MaxBy(g => g.Key);
+            if (inRounds is not null && inRounds.All(a => a.Minutes == 0) && !inRounds.Contains(most))
+                yield return new WeekFinding(
+                    WeekFindingId.AreaForgotten,
+                    FindingLevel.Advice,
+                    WeekSentences.RoundsForgotten.Of(
+                        week.Context.Lost!.Areas().First(l => l.Strokes == inRounds.Key).Area,
+                        inRounds.Key!.Value
+                    )
+                );
+            foreach (
+                var area in areas.Where(a =>
+                    a is { IsBelievedWeak: true, Minutes: 0 } && a != most && inRounds?.Contains(a) is not true
+                )
+            )
                 yield return new WeekFinding(
                     WeekFindingId.AreaForgotten,
                     FindingLevel.Note,

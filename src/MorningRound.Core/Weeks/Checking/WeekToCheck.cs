@@ -107,13 +107,16 @@ public sealed record SessionFindings(Guid Id, DateOnly? Day, IReadOnlyList<Findi
 /// <param name="Area">The part.</param>
 /// <param name="Minutes">Planned minutes after warming up, of all sessions of the week that count.</param>
 /// <param name="Shortfall">The mean share that was missing to goals lately, 0 to 1; null where no result says anything.</param>
+/// <param name="StrokesLost">
+/// Strokes that real rounds lose by it in eighteen holes; null where they do not say, or nothing worth working on.
+/// </param>
 /// <param name="IsBelievedWeak">Whether the student believes it is weak.</param>
-public sealed record AreaOfWeek(Area Area, int Minutes, double? Shortfall, bool IsBelievedWeak);
+public sealed record AreaOfWeek(Area Area, int Minutes, double? Shortfall, double? StrokesLost, bool IsBelievedWeak);
 
 /// <summary>A week looked over.</summary>
 /// <param name="Sessions">Each session's findings, in the order of the week's list.</param>
 /// <param name="Week">What is to be said of all of it, the heaviest first.</param>
-/// <param name="Areas">Minutes by part of the game: those with minutes, with losses, or believed weak.</param>
+/// <param name="Areas">Minutes by part of the game: those with minutes, with losses in results or rounds, or believed weak.</param>
 /// <param name="Minutes">Planned minutes of the sessions that are not over.</param>
 /// <param name="LoadRatio">
 /// The week's load with them over the mean of the four weeks before; null with less history.

@@ -297,6 +297,43 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("drills", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.OnCourse.RoundRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("date")
+                        .HasColumnName("day");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.HasKey("AcademyId", "StudentId", "Id")
+                        .HasName("pk_rounds");
+
+                    b.HasIndex("AcademyId", "StudentId", "Day")
+                        .HasDatabaseName("ix_rounds_academy_id_student_id_day");
+
+                    b.ToTable("rounds", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Places.PlaceRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
@@ -1484,6 +1521,16 @@ namespace MorningRound.Server.Storage.Migrations
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
                         .HasConstraintName("fk_drills_academies_academy_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.OnCourse.RoundRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_rounds_students_academy_id_student_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Places.PlaceRow", b =>

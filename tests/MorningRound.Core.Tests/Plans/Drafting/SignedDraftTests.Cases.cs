@@ -1,11 +1,13 @@
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Plans.Drafting;
 using MorningRound.Core.Students;
+using MorningRound.Core.Tests.OnCourse;
 using MorningRound.Core.Tests.Plans.Checks;
 using MorningRound.Core.Units;
 
@@ -71,6 +73,29 @@ public sealed partial class SignedDraftTests
                 Student(and: c => c with { Losses = [new AreaLoss(Area.Wedge, 0.35, 8), new AreaLoss(Area.Iron, 0.1, 12)] }),
                 Wish(60, 90, PlaceKind.Range),
                 d => MostlyOf(d, Area.Wedge, Area.Pitch, Area.Iron) && Says(d, "35 % short of what was asked, over 8 results")
+            ),
+            new(
+                "Rounds lose most by penalties: it is for the driver, before what drills say, and says how much",
+                Student(and: c =>
+                    c with
+                    {
+                        Lost = LostStrokes.Of([.. Enumerable.Repeat(GivenRounds.WithPenalties(5), 3)], Level.Improving),
+                        Losses = [new AreaLoss(Area.Wedge, 0.35, 8)],
+                    }
+                ),
+                Wish(60, 90, PlaceKind.Range),
+                d => MostlyOf(d, Area.Driver, Area.Wood) && Says(d, "Rounds lose strokes with the driver: about 2.5 in 18 holes")
+            ),
+            new(
+                "Two rounds say nothing yet",
+                Student(and: c =>
+                    c with
+                    {
+                        Lost = LostStrokes.Of([.. Enumerable.Repeat(GivenRounds.WithPenalties(5), 2)], Level.Improving),
+                    }
+                ),
+                Wish(60, 90, PlaceKind.Range),
+                d => !Says(d, "Rounds lose strokes")
             ),
             new(
                 "Two results say nothing yet",

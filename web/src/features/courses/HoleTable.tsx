@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { Fragment, useState, type KeyboardEvent } from 'react';
+import { Fragment, type KeyboardEvent } from 'react';
 import { bends, lengthUnits, troubles } from '../../ui/format';
+import { cell, NumberCell, step } from '../../ui/tableCells';
 import type { Course, Hole } from './queries';
 
 interface Props {
@@ -12,35 +13,6 @@ interface Props {
   onAt: (at: number) => void;
   onChange: (index: number, part: Partial<Hole>) => void;
   onAdd: () => void;
-}
-
-const cell = {
-  width: '100%',
-  minWidth: 0,
-  height: 34,
-  px: 0.5,
-  font: 'inherit',
-  fontSize: 15,
-  border: '1px solid',
-  borderColor: 'line',
-  borderRadius: 0.75,
-  bgcolor: 'background.paper',
-  color: 'text.primary',
-};
-
-/** The same field a row further up or down, as in any table that is typed through. */
-function step(e: KeyboardEvent<HTMLElement>, onLast: () => void) {
-  const by = e.key === 'ArrowUp' ? -1 : e.key === 'ArrowDown' || e.key === 'Enter' ? 1 : 0;
-  // An arrow in a list of choices chooses.
-  if (by === 0 || (e.currentTarget.tagName === 'SELECT' && e.key !== 'Enter')) return;
-  e.preventDefault();
-  const column = e.currentTarget.dataset.column ?? '';
-  const row = Number(e.currentTarget.dataset.row) + by;
-  const next = e.currentTarget
-    .closest('table')
-    ?.querySelector<HTMLElement>(`[data-row="${row}"][data-column="${column}"]`);
-  if (next) next.focus();
-  else if (by > 0 && e.key === 'Enter') onLast();
 }
 
 /** The holes of a course as a table that is typed through with the keyboard: Tab goes on, Enter and the arrows go down and up. */
@@ -230,47 +202,3 @@ function Row({
 }
 
 const empty = <td />;
-
-function NumberCell({
-  row,
-  column,
-  label,
-  value,
-  error,
-  onChange,
-  onLast,
-}: {
-  row: number;
-  column: string;
-  label: string;
-  value: number | null | undefined;
-  error: string | undefined;
-  onChange: (value: number | null) => void;
-  onLast: () => void;
-}) {
-  const [typed, setTyped] = useState<string>();
-  return (
-    <>
-      <Box
-        component="input"
-        inputMode="decimal"
-        aria-label={label}
-        aria-invalid={error !== undefined}
-        title={error}
-        data-row={row}
-        data-column={column}
-        value={typed ?? value ?? ''}
-        onFocus={(e: React.FocusEvent<HTMLInputElement>) => e.target.select()}
-        onBlur={() => setTyped(undefined)}
-        onKeyDown={(e: KeyboardEvent<HTMLElement>) => step(e, onLast)}
-        onChange={(e: React.ChangeEvent<HTMLInputElement>) => {
-          const text = e.target.value.replace(',', '.').replace(/[^\d.]/g, '');
-          setTyped(text);
-          onChange(text === '' ? null : Number(text));
-        }}
-        sx={{ ...cell, width: 58, ...(error && { borderColor: 'error.main', borderWidth: 2 }) }}
-      />
-      {error && <Box sx={{ color: 'error.main', fontSize: 13, maxWidth: 120 }}>{error}</Box>}
-    </>
-  );
-}

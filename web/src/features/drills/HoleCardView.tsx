@@ -1,18 +1,14 @@
 import Box from '@mui/material/Box';
 import type { Schemas } from '../../api/client';
-import { lengthUnits } from '../../ui/format';
+import { lengthUnits, signed } from '../../ui/format';
+import { StrokeBars } from '../../ui/StrokeBars';
 
 type Card = Schemas['CardView'];
+type Beside = Schemas['FigureBeside'];
 type HoleCard = Schemas['HoleCardView'];
 
 const shown = (n: number, isExpected = false) =>
   isExpected ? n.toFixed(1) : String(Math.round(n * 10) / 10).replace('-', '−');
-
-/** A number with its sign, as strokes are gained and lost. */
-const signed = (n: number, decimals = 2) => {
-  const text = Math.abs(n).toFixed(decimals);
-  return Number(text) === 0 ? text : n < 0 ? `−${text}` : `+${text}`;
-};
 
 const against = (score: number, par: number, isExpected: boolean) => {
   const over = score - par;
@@ -29,7 +25,7 @@ const partNames: Record<Schemas['StrokesPart'], string> = {
 const ofCount = ({ count, of }: Schemas['CountOf']) => (of === 0 ? '–' : `${count} of ${of}`);
 
 /** What was played, hole by hole as it would stand on paper, what it adds up to, and where strokes were gained and lost. */
-export function HoleCardView({ card }: { card: Card }) {
+export function HoleCardView({ card, beside = [] }: { card: Card; beside?: Beside[] }) {
   const isExpected = card.puttsAreExpected;
   return (
     <Box data-testid="hole-card" sx={{ mt: 1, breakInside: 'avoid' }}>
@@ -83,6 +79,7 @@ export function HoleCardView({ card }: { card: Card }) {
         Up and down {ofCount(card.upAndDowns)}
         {card.penalties > 0 && `, ${card.penalties} penalty ${card.penalties === 1 ? 'stroke' : 'strokes'}`}
       </Box>
+      {beside.length > 0 && <BesideOthers beside={beside} holes={card.over} isExpected={isExpected} />}
       {card.gained.length > 0 && (
         <Gained gained={card.gained} leavesOut={card.holes.filter((h) => h.isPickedUp).length} />
       )}
@@ -118,67 +115,78 @@ function Row({ hole, isExpected }: { hole: HoleCard; isExpected: boolean }) {
   );
 }
 
-/** Strokes gained as bars to either side of nothing; the parts add up to the whole. */
+const figureNames: Record<Schemas['CardFigure'], string> = {
+  toPar: 'Against par',
+  fairways: 'Fairways',
+  greens: 'Greens',
+  upAndDowns: 'Up and down',
+  putts: 'Putts',
+  penalties: 'Penalties',
+};
+
+/** What a figure is, on a card or in rounds: a share, strokes against par, or a number with a decimal where it is a mean. */
+function figure(kind: Schemas['CardFigure'], n: number | null, decimals: number) {
+  if (n === null) return '–';
+  if (kind === 'toPar') return signed(n, decimals);
+  return kind === 'fairways' || kind === 'greens' || kind === 'upAndDowns' ? `${Math.round(n)} %` : n.toFixed(decimals);
+}
+
+/** The card beside the same holes last time, and beside real rounds for as many holes. */
+function BesideOthers({ beside, holes, isExpected }: { beside: Beside[]; holes: number; isExpected: boolean }) {
+  const hasLast = beside.some((b) => b.lastTime !== null);
+  const hasRounds = beside.some((b) => b.inRounds !== null);
+  return (
+    <Box
+      component="table"
+      sx={{
+        mt: 1.5,
+        borderCollapse: 'collapse',
+        width: '100%',
+        maxWidth: 460,
+        '& th, & td': { py: 0.3, px: 0.75, textAlign: 'right' },
+        '& th:first-of-type': { textAlign: 'left', pl: 0, fontWeight: 400 },
+        '& thead th': { fontWeight: 500, color: 'text.secondary', fontSize: 14 },
+      }}
+    >
+      <Box component="caption" sx={{ textAlign: 'left', fontWeight: 620, pb: 0.5 }}>
+        Beside {[hasLast && 'the same holes last time', hasRounds && 'real rounds'].filter(Boolean).join(' and ')}
+      </Box>
+      <thead>
+        <tr>
+          <th scope="col">
+            {holes} {holes === 1 ? 'hole' : 'holes'}
+          </th>
+          <th scope="col">Here</th>
+          {hasLast && <th scope="col">Last time</th>}
+          {hasRounds && <th scope="col">Real rounds</th>}
+        </tr>
+      </thead>
+      <tbody>
+        {beside.map((b) => (
+          <tr key={b.figure}>
+            <th scope="row">{figureNames[b.figure]}</th>
+            <td>{figure(b.figure, b.now, isExpected ? 1 : 0)}</td>
+            {hasLast && <td>{figure(b.figure, b.lastTime, isExpected ? 1 : 0)}</td>}
+            {hasRounds && <td>{figure(b.figure, b.inRounds, 1)}</td>}
+          </tr>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+/** Strokes gained by part; the parts add up to the whole. */
 function Gained({ gained, leavesOut }: { gained: Card['gained']; leavesOut: number }) {
   const whole = gained.reduce((sum, g) => sum + g.strokes, 0);
-  const longest = Math.max(1, ...gained.map((g) => Math.abs(g.strokes)));
-  const rows = [
-    ...gained.map((g) => ({ name: partNames[g.part], strokes: g.strokes })),
-    { name: 'In all', strokes: whole },
-  ];
   return (
     <Box sx={{ mt: 1.5, maxWidth: 460 }}>
       <Box sx={{ fontWeight: 620 }}>Strokes gained</Box>
-      <Box
-        component="dl"
-        sx={{ m: 0, mt: 0.5, display: 'grid', gridTemplateColumns: 'auto 1fr auto', columnGap: 1, rowGap: 0.5 }}
-      >
-        {rows.map(({ name, strokes }, i) => (
-          <Box
-            key={name}
-            sx={{
-              display: 'contents',
-              '& > *': { fontWeight: i === gained.length ? 650 : 400 },
-            }}
-          >
-            <dt>{name}</dt>
-            <Box
-              component="dd"
-              aria-hidden
-              sx={{
-                m: 0,
-                alignSelf: 'center',
-                height: 14,
-                position: 'relative',
-                borderLeft: '1px solid transparent',
-                '&::before': {
-                  content: '""',
-                  position: 'absolute',
-                  insetBlock: -3,
-                  left: '50%',
-                  width: '1.5px',
-                  bgcolor: 'text.primary',
-                },
-                '&::after': {
-                  content: '""',
-                  position: 'absolute',
-                  insetBlock: 0,
-                  ...(strokes < 0 ? { right: '50%' } : { left: '50%' }),
-                  width: `${(50 * Math.min(longest, Math.abs(strokes))) / longest}%`,
-                  border: '1.5px solid',
-                  borderColor: 'text.primary',
-                  bgcolor: strokes < 0 ? 'transparent' : 'text.primary',
-                  boxSizing: 'border-box',
-                  display: Math.abs(strokes) < 0.005 ? 'none' : 'block',
-                },
-              }}
-            />
-            <Box component="dd" sx={{ m: 0, textAlign: 'right' }}>
-              {signed(strokes)}
-            </Box>
-          </Box>
-        ))}
-      </Box>
+      <StrokeBars
+        rows={[
+          ...gained.map((g) => ({ name: partNames[g.part], strokes: g.strokes })),
+          { name: 'In all', strokes: whole, isSum: true },
+        ]}
+      />
       <Box sx={{ mt: 0.5, fontSize: 14, color: 'text.secondary' }}>
         Against what a professional takes from there, by a published table as we remember it: look at which part stands
         out, not at the whole.

@@ -69,3 +69,26 @@ describe('the published course schema', () => {
     expect(isCourseFile(file)).toBe(false);
   });
 });
+
+describe('the published round schema', () => {
+  const isRoundFile = validator('docs/round-file.schema.json');
+  interface RoundFile {
+    rounds: { id: string; round: Record<string, unknown> & { holes: Record<string, unknown>[] } }[];
+  }
+  const rounds = () => read('tests/fixtures/rounds.json') as RoundFile;
+  const first = (file: RoundFile) => file.rounds[0] as RoundFile['rounds'][number];
+
+  it('takes rounds as the core writes them', () =>
+    expect(isRoundFile(rounds()), JSON.stringify(isRoundFile.errors)).toBe(true));
+
+  it.each([
+    ['a round without a day', (f: RoundFile) => delete first(f).round['day']],
+    ['a day that is none', (f: RoundFile) => (first(f).round['day'] = 7)],
+    ['a score in words', (f: RoundFile) => ((first(f).round.holes[0] ?? {})['score'] = 'five')],
+    ['a fairway hit by half', (f: RoundFile) => ((first(f).round.holes[1] ?? {})['fairwayHit'] = 'half')],
+  ])('refuses %s', (_, spoil) => {
+    const file = rounds();
+    spoil(file);
+    expect(isRoundFile(file)).toBe(false);
+  });
+});

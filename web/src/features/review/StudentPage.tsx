@@ -51,6 +51,9 @@ export function StudentPage() {
           <Button component={Link} to={`/students/${id}/warm-up`} variant="outlined">
             Warm-up
           </Button>
+          <Button component={Link} to={`/students/${id}/rounds`} variant="outlined">
+            Rounds
+          </Button>
           <Button component={Link} to={`/students/${id}/file`} variant="outlined">
             File
           </Button>

@@ -55,7 +55,7 @@ function Words({ result: r }: { result: Result }) {
       </Box>
       <Typography>{r.text}</Typography>
       {r.lastTimes && <Typography sx={{ color: 'text.secondary' }}>{r.lastTimes}</Typography>}
-      {r.card ? <HoleCardView card={r.card} /> : <Measures measures={r.measures} />}
+      {r.card ? <HoleCardView card={r.card} beside={r.beside} /> : <Measures measures={r.measures} />}
       {r.tags.length > 0 && <Typography sx={{ color: 'text.secondary' }}>Noticed: {inWords(r.tags)}</Typography>}
       {r.status === 'doesNotFit' && (
         <Box component="code" sx={{ display: 'block', mt: 0.5, overflowWrap: 'anywhere', fontSize: 14 }}>

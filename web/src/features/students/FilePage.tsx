@@ -102,9 +102,12 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
           Save<Key>Ctrl S</Key>
         </Button>
       </Box>
-      <Typography sx={{ color: 'text.secondary', mb: 2 }}>
+      <Typography sx={{ color: 'text.secondary' }}>
         {seasons[current.season]}
         {!current.mayBePublishedTo && ' · nothing can be published before a guardian has consented'}
+      </Typography>
+      <Typography sx={{ mb: 2 }}>
+        {current.lostStrokes} <Link to={back ? `${back}/rounds` : '/my-rounds'}>Rounds</Link>
       </Typography>
       <LocalDraftNotices
         wasRestored={draft.wasRestored}

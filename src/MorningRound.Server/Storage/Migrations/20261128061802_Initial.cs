@@ -542,6 +542,28 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "rounds",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    day = table.Column<DateOnly>(type: "date", nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_rounds", x => new { x.academy_id, x.student_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_rounds_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "squad_members",
                 columns: table => new
                 {
@@ -905,6 +927,11 @@ namespace MorningRound.Server.Storage.Migrations
                 columns: new[] { "academy_id", "student_id" });
 
             migrationBuilder.CreateIndex(
+                name: "ix_rounds_academy_id_student_id_day",
+                table: "rounds",
+                columns: new[] { "academy_id", "student_id", "day" });
+
+            migrationBuilder.CreateIndex(
                 name: "ix_session_entries_academy_id_log_id_drill_segment_id",
                 table: "session_entries",
                 columns: new[] { "academy_id", "log_id", "drill_segment_id" },
@@ -1064,6 +1091,9 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropTable(
                 name: "reminder_rounds");
+
+            migrationBuilder.DropTable(
+                name: "rounds");
 
             migrationBuilder.DropTable(
                 name: "session_entries");

@@ -1,0 +1,53 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
+import { roundKeys, studentKeys } from '../../api/queryKeys';
+
+export type Round = Schemas['Round'];
+export type RoundHole = Schemas['RoundHole'];
+export type RoundView = Schemas['RoundView'];
+
+/** The latest rounds of a student. */
+export const useRounds = (studentId: string, rows: number) =>
+  useQuery({
+    queryKey: roundKeys.list(studentId, rows),
+    queryFn: () => answer(api.GET('/api/rounds/{studentId}', { params: { path: { studentId }, query: { rows } } })),
+    placeholderData: keepPreviousData,
+  });
+
+/** What a changed round makes stale: the rounds, and the student's file, which says where strokes are lost. */
+export function useRefreshRounds(studentId: string) {
+  const queries = useQueryClient();
+  return () => {
+    void queries.invalidateQueries({ queryKey: studentKeys.file(studentId) });
+    return queries.invalidateQueries({ queryKey: roundKeys.of(studentId) });
+  };
+}
+
+export function useSaveRound(studentId: string, id: string) {
+  const refresh = useRefreshRounds(studentId);
+  return useMutation({
+    mutationFn: ({ round, version }: { round: Round; version: number | undefined }) =>
+      answer(
+        api.PUT('/api/rounds/{studentId}/{id}', {
+          params: { path: { studentId, id } },
+          body: round,
+          headers: version === undefined ? newRow : changesVersion(version),
+        }),
+      ),
+    onSuccess: refresh,
+  });
+}
+
+export function useRemoveRound(studentId: string) {
+  const refresh = useRefreshRounds(studentId);
+  return useMutation({
+    mutationFn: ({ id, version }: { id: string; version: number }) =>
+      answer(
+        api.DELETE('/api/rounds/{studentId}/{id}', {
+          params: { path: { studentId, id } },
+          headers: changesVersion(version),
+        }),
+      ),
+    onSuccess: refresh,
+  });
+}
