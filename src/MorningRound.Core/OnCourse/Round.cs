@@ -28,7 +28,8 @@ public sealed record RoundHole
     public int Penalties { get; init; }
 
     /// <summary>
-    /// Whether the green was reached in par less two: as noted, or by the strokes that were no putts. Null where neither is known.
+    /// Whether the green was reached in par less two: as noted, or by the strokes that were no putts. Null where neither is
+    /// known.
     /// </summary>
     [JsonIgnore]
     public bool? GreenInRegulation => GreenHit ?? (Putts is { } putts ? Score - putts <= Par - 2 : null);

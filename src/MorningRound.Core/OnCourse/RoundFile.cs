@@ -12,7 +12,9 @@ public sealed record ListedRound
     public required Round Round { get; init; }
 }
 
-/// <summary>One student's rounds as an open file: JSON of the core's own types. Its schema is published in <c>docs/</c>.</summary>
+/// <summary>
+/// One student's rounds as an open file: JSON of the core's own types. Its schema is published in <c>docs/</c>.
+/// </summary>
 public sealed record RoundFile
 {
     /// <summary>What the format calls itself.</summary>

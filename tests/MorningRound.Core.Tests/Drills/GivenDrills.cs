@@ -179,6 +179,13 @@ internal static class GivenDrills
                 ],
             }
         ),
+        (
+            "approach shots",
+            new ApproachShots
+            {
+                Targets = [new ApproachTarget { Distance = 74 }, new ApproachTarget { Name = "the oak", Distance = 128 }],
+            }
+        ),
         ("rehearsed scenario", new RehearsedScenario { Scenarios = 2 }),
         ("holes, quick ones on a range", GivenHoles.Quick),
         ("holes of a course, putts expected", GivenHoles.WithTrouble),

@@ -164,6 +164,22 @@ public class ProtocolParameterTests
                 }
             },
             {
+                "p.targets",
+                new ApproachShots { Targets = [] }
+            },
+            {
+                "p.targets[0].distance",
+                new ApproachShots { Targets = [new ApproachTarget { Distance = 12 }] }
+            },
+            {
+                "p.unit",
+                new ApproachShots { Targets = [new ApproachTarget { Distance = 90 }], Unit = LengthUnit.Feet }
+            },
+            {
+                "p.greenRadius",
+                new ApproachShots { Targets = [new ApproachTarget { Distance = 90 }], GreenRadius = 60 }
+            },
+            {
                 "p.stations",
                 new ParGame { Stations = 3 }
             },

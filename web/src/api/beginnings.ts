@@ -61,6 +61,10 @@ export const beginnings = {
       seconds: null,
       times: 5,
     },
+    'approachShots.targets': {
+      name: '',
+      distance: 100,
+    },
     'zoneSets.zones': {
       feet: 40,
       shortInches: 10,

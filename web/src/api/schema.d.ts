@@ -3385,6 +3385,11 @@ export interface components {
     };
     /** @enum {string} */
     Approach: 'evenSplit' | 'threeParts' | 'stepUp' | 'slowBuild' | 'playIt' | 'sharpen';
+    ApproachTarget: {
+      name?: string;
+      /** Format: double */
+      distance: number;
+    };
     /** @enum {string} */
     Area: 'putting' | 'chip' | 'pitch' | 'bunker' | 'wedge' | 'iron' | 'wood' | 'driver' | 'body' | 'mind';
     AreaMinutes: {
@@ -4888,6 +4893,10 @@ export interface components {
       before: null | number;
       /** Format: double */
       usual: number;
+      /** Format: int32 */
+      count: number;
+      /** Format: int32 */
+      of: number;
       /** Format: double */
       strokes: number;
     };
@@ -5497,7 +5506,18 @@ export interface components {
       | components['schemas']['ScoringProtocolMeasuredShots']
       | components['schemas']['ScoringProtocolRehearsedScenario']
       | components['schemas']['ScoringProtocolUpAndDown']
+      | components['schemas']['ScoringProtocolApproachShots']
       | components['schemas']['ScoringProtocolPlayedHoles'];
+    ScoringProtocolApproachShots: {
+      /** @enum {string} */
+      kind: 'approachShots';
+      targets: components['schemas']['ApproachTarget'][];
+      unit: components['schemas']['LengthUnit'];
+      /** Format: int32 */
+      greenRadius: number;
+      /** Format: int32 */
+      rounds: number;
+    };
     ScoringProtocolBallRating: {
       /** @enum {string} */
       kind: 'ballRating';

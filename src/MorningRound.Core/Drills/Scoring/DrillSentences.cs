@@ -121,6 +121,15 @@ internal static class DrillSentences
     );
     public static readonly Sentence ThenVerdict = new("before.thenVerdict", "{0} {1}");
 
+    // Approach shots.
+    public static readonly Sentence ApproachesGained = new(
+        "approaches.gained",
+        "{0} {1:0.00} strokes a shot over {2}: {3} on the green, {4:0.0} {5} from the target on average."
+    );
+    public static readonly Sentence Gained = new("approaches.gains", "Gained");
+    public static readonly Sentence Lost = new("approaches.loses", "Lost");
+    public static readonly Sentence NoShot = new("approaches.none", "No shot was measured.");
+
     public static readonly Counted Balls = new(new("count.ball", "{0} ball"), new("count.balls", "{0} balls"));
     public static readonly Counted Putts = new(new("count.putt", "{0} putt"), new("count.putts", "{0} putts"));
     public static readonly Counted Climbs = new(new("count.climb", "{0} climb"), new("count.climbs", "{0} climbs"));

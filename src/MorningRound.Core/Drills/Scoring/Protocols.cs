@@ -100,6 +100,18 @@ public static class Protocols
                 ],
             }
         ),
+        Choice(
+            "Shots at targets, each with how far from it the ball finished: strokes gained.",
+            new ApproachShots
+            {
+                Targets =
+                [
+                    new ApproachTarget { Distance = 90 },
+                    new ApproachTarget { Distance = 130 },
+                    new ApproachTarget { Distance = 110 },
+                ],
+            }
+        ),
         Choice("Situations in the student's words, breathing, and one putt each.", new RehearsedScenario()),
     ];
 
@@ -111,6 +123,7 @@ public static class Protocols
         new Dictionary<string, object>
         {
             ["timedSteps.steps"] = new TimedStep { Label = "", Times = 5 },
+            ["approachShots.targets"] = new ApproachTarget { Distance = 100 },
             ["zoneSets.zones"] = new PuttZone
             {
                 Feet = 40,

@@ -47,6 +47,7 @@ public enum CountBy
 [JsonDerivedType(typeof(MeasuredShots), "measuredShots")]
 [JsonDerivedType(typeof(RehearsedScenario), "rehearsedScenario")]
 [JsonDerivedType(typeof(UpAndDown), "upAndDown")]
+[JsonDerivedType(typeof(ApproachShots), "approachShots")]
 [JsonDerivedType(typeof(PlayedHoles), "playedHoles")]
 public abstract record ScoringProtocol
 {

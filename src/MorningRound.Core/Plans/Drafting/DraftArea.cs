@@ -37,8 +37,8 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
 
     /// <summary>
     /// The first that the places allow and that spares what hurts: what was asked for, the coach's focus, where rounds lose
-    /// most, where results do, what is believed weak, what was not done lately, what the first place is for. Whoever is coming back from something
-    /// begins with the wedges, and with the long clubs only where a coach says so.
+    /// most, where results do, what is believed weak, what was not done lately, what the first place is for. Whoever is coming
+    /// back from something begins with the wedges, and with the long clubs only where a coach says so.
     /// </summary>
     public static DraftArea Of(DraftRequest request, PlanContext context)
     {

@@ -116,7 +116,9 @@ public sealed record AreaOfWeek(Area Area, int Minutes, double? Shortfall, doubl
 /// <summary>A week looked over.</summary>
 /// <param name="Sessions">Each session's findings, in the order of the week's list.</param>
 /// <param name="Week">What is to be said of all of it, the heaviest first.</param>
-/// <param name="Areas">Minutes by part of the game: those with minutes, with losses in results or rounds, or believed weak.</param>
+/// <param name="Areas">
+/// Minutes by part of the game: those with minutes, with losses in results or rounds, or believed weak.
+/// </param>
 /// <param name="Minutes">Planned minutes of the sessions that are not over.</param>
 /// <param name="LoadRatio">
 /// The week's load with them over the mean of the four weeks before; null with less history.

@@ -5,7 +5,7 @@ import { HolePicture } from './HolePicture';
 import { Differences, Scene, Sealed, Steps, Trace } from './MindPictures';
 import { Around, Ladder, Run, Score, Sets, Zone } from './PuttingPictures';
 import type { Protocol } from './queries';
-import { Band, Bounds, Call, CallsDone, Circle, Count, Grid, Row, StationCard } from './RangePictures';
+import { Band, Bounds, Call, CallsDone, Circle, Closeness, Count, Grid, Row, StationCard } from './RangePictures';
 
 interface Props {
   protocol: Protocol;
@@ -66,6 +66,8 @@ export function DrillPicture({ protocol, flow, walk, inputs, calls, isLeftHanded
       return <Band protocol={protocol} inputs={inputs} />;
     case 'upAndDown':
       return <StationCard protocol={protocol} inputs={inputs} />;
+    case 'approachShots':
+      return <Closeness protocol={protocol} inputs={inputs} />;
     case 'playedHoles':
       return protocol.laid ? <HolePicture laid={protocol.laid} {...{ flow, walk, inputs, onAnswer }} /> : null;
     case 'rehearsedScenario':

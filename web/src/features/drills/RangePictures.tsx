@@ -398,3 +398,53 @@ export function StationCard({ protocol, inputs }: { protocol: Of<'upAndDown'>; i
     </Figure>
   );
 }
+
+/** How far from each target the balls finished, a row a target; shaded as far as the target's green goes. */
+export function Closeness({ protocol, inputs }: { protocol: Of<'approachShots'>; inputs: readonly DrillInput[] }) {
+  const { targets, unit = 'yards', greenRadius = 11 } = protocol;
+  const from = inputs.flatMap((i) => (i.kind === 'number' ? [i.tenths / 10] : []));
+  const most = Math.max(30, ...from);
+  const x = (n: number) => 92 + (n / most) * 218;
+  const height = targets.length * 34 + 22;
+  const sign = lengthUnits[unit];
+  return (
+    <Figure
+      label={`From the target: ${from.map((n, i) => `${n} ${sign} at ${targets[i % targets.length]?.distance ?? 0}`).join(', ')}`}
+      height={height}
+    >
+      {targets.map((target, row) => {
+        const y = row * 34 + 18;
+        const isNext = from.length % targets.length === row;
+        return (
+          <g key={row}>
+            <text x="86" y={y + 5} textAnchor="end" fontSize="15" fontWeight={isNext ? 650 : 400}>
+              {Math.round(target.distance)} {sign}
+            </text>
+            <rect x={x(0)} y={y - 10} width={x(greenRadius) - x(0)} height="20" fill="#bcd4a0" opacity="0.6" />
+            <path d={`M${x(0)} ${y}H${x(most)}`} stroke="currentColor" opacity="0.35" />
+            <path d={`M${x(0)} ${y - 10}v20`} stroke="currentColor" strokeWidth="2" />
+            {from.map((n, i) =>
+              i % targets.length === row ? (
+                <circle
+                  key={i}
+                  cx={x(n)}
+                  cy={y}
+                  r="5"
+                  fill={i === from.length - 1 ? 'currentColor' : 'none'}
+                  stroke="currentColor"
+                  strokeWidth="1.8"
+                />
+              ) : null,
+            )}
+          </g>
+        );
+      })}
+      <text x={x(0)} y={height - 3} fontSize="13">
+        at it
+      </text>
+      <text x={x(most)} y={height - 3} fontSize="13" textAnchor="end">
+        {Math.round(most)} {sign} off
+      </text>
+    </Figure>
+  );
+}

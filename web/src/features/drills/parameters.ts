@@ -174,5 +174,17 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
     },
     rounds: number('Times round'),
   },
+  approachShots: {
+    targets: {
+      is: 'rows',
+      label: 'Targets',
+      one: 'target',
+      row: { name: text('Target'), distance: number('Distance') },
+      fresh: rows['approachShots.targets'],
+    },
+    unit: yardsOrMetres,
+    greenRadius: number('Green, from the target'),
+    rounds: number('Times through'),
+  },
   rehearsedScenario: { scenarios: number('Scenarios') },
 };
