@@ -44,8 +44,9 @@ public static class HoleWords
     {
         if ((side == TargetSide.Left ? hole.Left : hole.Right) is not { } kind)
             yield break;
-        yield return (side == TargetSide.Left ? hole.Fairway?.Left : hole.Fairway?.Right) is { } edge
-            ? OnCourseSentences.TroubleBeyond.Of(kind, side, Edge(edge))
+        // An edge between two targets has just been named, and its name is long.
+        yield return (side == TargetSide.Left ? hole.Fairway?.Left : hole.Fairway?.Right) is { Targets: [var target] }
+            ? OnCourseSentences.TroubleBeyond.Of(kind, side, target)
             : OnCourseSentences.TroubleAlong.Of(kind, side);
     }
 

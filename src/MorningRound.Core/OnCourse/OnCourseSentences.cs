@@ -32,6 +32,7 @@ internal static class OnCourseSentences
         "offer.leavesOnFairway",
         "Carries {0}, leaves {1} {2}, about {3} of 10 on the fairway."
     );
+    public static readonly Sentence MeasuredElsewhere = new("offer.measuredElsewhere", "about {0} (measured elsewhere)");
     public static readonly Sentence ToTheHole = new("offer.toTheHole", "Carries {0}, {1} {2} {3} the hole.");
     public static readonly Sentence Nearest = new("offer.nearest", "Your nearest number.");
     public static readonly Sentence NextNearest = new("offer.nextNearest", "The next number.");

@@ -300,6 +300,7 @@ public sealed class ShotChoices
         {
             With = choice.Number.Value,
             Carry = choice.Carry,
+            IsAbout = choice.Number.IsUnlike,
             IsForTheHole = choice.IsForTheHole,
             Why = OnCourseSentences.Nearest.Of(),
         };

@@ -13,6 +13,9 @@ public sealed record ShotOffer
     /// <summary>How far that goes, in whole units of the play; null where no number stands behind it.</summary>
     public int? Carry { get; init; }
 
+    /// <summary>Whether the number was measured under other conditions than these, and is only about right here.</summary>
+    public bool IsAbout { get; init; }
+
     /// <summary>Whether it goes for the hole, rather than leaving a distance.</summary>
     public bool IsForTheHole { get; init; }
 
@@ -42,11 +45,15 @@ public sealed record ShotOffer
     /// </param>
     /// <param name="side">One of <see cref="Sides"/>, or a place for it.</param>
     /// <param name="unit">The sign of the unit.</param>
-    internal Message? Numbers(object difference, object side, string unit) =>
-        Carry is not { } carry ? null
-        : IsForTheHole ? OnCourseSentences.ToTheHole.Of(carry, difference, unit, side)
-        : OnFairwayOfTen is { } often ? OnCourseSentences.LeavesOnFairway.Of(carry, difference, unit, often)
-        : OnCourseSentences.Leaves.Of(carry, difference, unit);
+    internal Message? Numbers(object difference, object side, string unit)
+    {
+        if (Carry is not { } number)
+            return null;
+        object carry = IsAbout ? OnCourseSentences.MeasuredElsewhere.Of(number) : number;
+        return IsForTheHole ? OnCourseSentences.ToTheHole.Of(carry, difference, unit, side)
+            : OnFairwayOfTen is { } often ? OnCourseSentences.LeavesOnFairway.Of(carry, difference, unit, often)
+            : OnCourseSentences.Leaves.Of(carry, difference, unit);
+    }
 
     /// <summary>Where a ball comes to rest seen from the hole: past it, as far, short of it.</summary>
     internal static readonly IReadOnlyList<string> Sides = ["past", "from", "short of"];

@@ -254,6 +254,12 @@ public class ShotChoicesTests
         };
         var numbers = ShotNumbers.Of(player, LengthUnit.Yards);
         Assert.Equal([(165, true), (150, false), (null, false)], numbers.Select(n => (n.Carry, n.IsUnlike)));
+        // An offer says so: the number stands, and is no more than about right here.
+        Assert.StartsWith(
+            "Carries about 165 (measured elsewhere)",
+            Offers(Open, player, Lie.Fairway, 160)[0].Say(160, LengthUnit.Yards).In(),
+            StringComparison.Ordinal
+        );
         Assert.Equal(
             [150, 136, null],
             ShotNumbers.Of(player with { CarriesFurtherPercent = 0 }, LengthUnit.Yards).Select(n => n.Carry)

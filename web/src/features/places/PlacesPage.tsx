@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { answer, api, type Schemas } from '../../api/client';
@@ -13,12 +13,11 @@ import { Empty, Key, Loading, ErrorNotice } from '../../ui/states';
 import { bearingInWords, facingInWords } from './direction';
 import { PlaceForm } from './PlaceForm';
 import { usePlaces, useRefreshPlaces, useRemovePlace } from './queries';
-import { RangePlan } from './RangePlan';
 
 type PlaceView = Schemas['PlaceView'];
 
-/** The academy's grounds: the list to the left, the one in hand to the right. */
-export function PlacesPage() {
+/** The academy's grounds: the list to the left, the one in hand to the right, drawn as whoever puts the page together has it. */
+export function PlacesPage({ drawing }: { drawing: (place: PlaceView) => ReactNode }) {
   const places = usePlaces();
   const refresh = useRefreshPlaces();
   const [chosen, setChosen] = useState<string>();
@@ -91,6 +90,7 @@ export function PlacesPage() {
               key={current.id}
               view={current}
               all={places.data ?? []}
+              drawing={drawing(current)}
               onEdit={() => setEditing({ id: current.id, isNew: false })}
             />
           )
@@ -100,7 +100,17 @@ export function PlacesPage() {
   );
 }
 
-function About({ view, all, onEdit }: { view: PlaceView; all: PlaceView[]; onEdit: () => void }) {
+function About({
+  view,
+  all,
+  drawing,
+  onEdit,
+}: {
+  view: PlaceView;
+  all: PlaceView[];
+  drawing: ReactNode;
+  onEdit: () => void;
+}) {
   const remove = useRemovePlace();
   const { place } = view;
   const walks = [
@@ -139,9 +149,7 @@ function About({ view, all, onEdit }: { view: PlaceView; all: PlaceView[]; onEdi
           {place.rules}
         </Box>
       )}
-      <Box sx={{ mt: 2 }}>
-        <RangePlan place={place} />
-      </Box>
+      <Box sx={{ mt: 2 }}>{drawing}</Box>
       {(place.targets ?? []).length > 0 && (
         <Typography sx={{ color: 'text.secondary', mt: 0.5 }}>
           {count(place.targets?.length ?? 0, 'target')}:{' '}

@@ -14,8 +14,18 @@ export interface Spot {
   bearing: number;
 }
 
+/** A fairway laid between two bearings, with what lies beyond its edges. */
+export interface FairwayOnRange {
+  left: number;
+  right: number;
+  beyondLeft?: string | undefined;
+  beyondRight?: string | undefined;
+}
+
 interface Props {
   place: Place;
+  /** The fairway of a hole that is laid on this range. */
+  fairway?: FairwayOnRange | undefined;
   /** Given where the picture is written in: what is in hand, and what a press on the ground or on a target does. */
   hand?: {
     at: number | undefined;
@@ -36,7 +46,7 @@ const leastWritten = 200;
 const round = (n: number, to: number) => Math.round(n / to) * to;
 
 /** The range from above: its targets where they stand, arcs every fifty of the unit most of them are marked in. */
-export function RangePlan({ place, hand }: Props) {
+export function RangePlan({ place, fairway, hand }: Props) {
   const targets = place.targets ?? [];
   if (targets.length === 0 && !hand) return null;
   const unit = targets.filter((t) => t.distance.unit === 'metres').length * 2 > targets.length ? 'metres' : 'yards';
@@ -96,6 +106,28 @@ export function RangePlan({ place, hand }: Props) {
           </text>
         </g>
       ))}
+      {fairway && (
+        <g>
+          <path
+            d={`M${bays.x} ${bays.y}L${at(far * 1.05, fairway.left).x} ${at(far * 1.05, fairway.left).y}L${at(far * 1.05, fairway.right).x} ${at(far * 1.05, fairway.right).y}Z`}
+            fill="#1e3b30"
+            fillOpacity="0.14"
+            stroke="#1e3b30"
+            strokeWidth="1.5"
+          />
+          {[
+            { bearing: fairway.left - 4, words: fairway.beyondLeft, anchor: 'end' as const },
+            { bearing: fairway.right + 4, words: fairway.beyondRight, anchor: 'start' as const },
+          ].map(
+            ({ bearing, words, anchor }) =>
+              words && (
+                <text key={anchor} {...at(far * 0.62, bearing)} textAnchor={anchor} fontWeight="650">
+                  {words}
+                </text>
+              ),
+          )}
+        </g>
+      )}
       <path d="M150 278H250" stroke="#1e3b30" strokeWidth="3" />
       {targets.map((t, i) => {
         const { x, y } = at(inUnit(t), t.bearingDegrees ?? 0);
