@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { isClean } from './clean';
+import { Middleman } from './middleman';
 import { addStudent, comeIn, join, onPhone, test } from './people';
 
 test.describe.configure({ timeout: 120_000 });
@@ -13,7 +14,13 @@ const bag = Object.entries({ driver: 226, hybrid: 189, iron6: 157, iron8: 133, p
 );
 
 /** A student with a bag, and a session of holes alone in this week, published. */
-async function studentWithHoles(coach: Page, phone: Page, name: string, play: { holes: object[]; way?: string }) {
+async function studentWithHoles(
+  coach: Page,
+  phone: Page,
+  name: string,
+  play: { holes: object[]; way?: string },
+  range = 'River range',
+) {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, name);
   const students = (await (await coach.request.get('/api/students')).json()) as { id: string; name: string }[];
@@ -29,7 +36,7 @@ async function studentWithHoles(coach: Page, phone: Page, name: string, play: { 
   });
   expect(kept.status()).toBe(200);
   const places = (await (await coach.request.get('/api/places')).json()) as { id: string; place: { name: string } }[];
-  const ground = places.find((p) => p.place.name === 'River range')?.id;
+  const ground = places.find((p) => p.place.name === range)?.id;
   const [planId, sessionId] = [randomUUID(), randomUUID()];
   const segment = {
     kind: 'practice',
@@ -78,6 +85,26 @@ async function shot(phone: Page, club: string, where: string, number?: number | 
   if (number !== undefined) await flow(phone).getByRole('textbox').fill(String(number));
   taps++;
   await flow(phone).getByRole('button', { name: 'Enter' }).click();
+}
+
+/** Plays what is offered first, to the green where it can be reached and to the fairway otherwise, until nothing is asked. */
+async function playOn(phone: Page) {
+  const words = () => flow(phone).innerText();
+  for (let asked = 0; asked < 300; asked++) {
+    const before = await words();
+    if (before.includes('That is the whole of it.')) return;
+    const enter = flow(phone).getByRole('button', { name: 'Enter' });
+    const club = flow(phone).locator('button[data-value]').first();
+    const putts = flow(phone).getByRole('button', { name: '2', exact: true });
+    const [green, fairway] = ['green', 'fairway'].map((where) => flow(phone).locator(`button[data-value="${where}"]`));
+    if (await enter.isVisible()) await enter.click();
+    else if (await green?.isVisible()) await green?.click();
+    else if (await fairway?.isVisible()) await fairway?.click();
+    else if (await putts.isVisible()) await putts.click();
+    else await club.click();
+    await expect.poll(words).not.toBe(before);
+  }
+  throw new Error('The holes do not end.');
 }
 
 const quick = (par: number, left: number) => ({ kind: 'quick', par, usuallyLeft: yards(left) });
@@ -138,21 +165,84 @@ test('three quick holes without a signal, reloaded in the middle and undone over
   await expect(card).toContainText('Up and down 1 of 1');
 });
 
-test('tee shots only: in or out, and on which side', async ({ page: coach, browser }) => {
-  const phone = await onPhone(browser);
+test('tee shots only, while the server is killed: in or out, and on which side', async ({
+  page: coach,
+  browser,
+  baseURL,
+}) => {
+  const middleman = new Middleman(baseURL ?? '');
+  await middleman.open();
+  const phone = await onPhone(browser, { baseURL: middleman.address });
   const sessionId = await studentWithHoles(coach, phone, 'Jasper Weide', {
     way: 'teeShots',
     holes: [quick(4, 94), quick(5, 75), quick(4, 110)],
   });
   await shot(phone, 'driver', 'fairway', 'none');
+  await middleman.kill();
   await shot(phone, 'hybrid', 'roughRight', 'none');
   await shot(phone, 'driver', 'roughLeft', 'none');
   await expect(flow(phone)).toContainText('1 of 3 on the fairway; missed left 1, right 1');
+  await middleman.open();
   await expect(phone.getByTestId('sync')).toHaveText('all sent', { timeout: 20_000 });
   await coach.goto(`/sessions/${sessionId}`);
   await expect(coach.getByTestId('drill-result')).toContainText(
     '1 of 3: somewhere from 6 to 79 %. Missed left 1, right 1.',
   );
+  await middleman.kill();
+});
+
+test('nine of a drawn course without a signal, reloaded in the middle: the coach sees that card, printed by itself', async ({
+  page: coach,
+  browser,
+}) => {
+  const phone = await onPhone(browser, { serviceWorkers: 'allow' });
+  await comeIn(coach, 'coach');
+  const courses = (await (await coach.request.get('/api/courses')).json()) as {
+    id: string;
+    course: { name: string; tees: string[]; holes: { par: number }[] };
+  }[];
+  const island = courses.find((c) => c.course.name === 'Osier Island');
+  const sessionId = await studentWithHoles(coach, phone, 'Edda Neunloch', {
+    courseId: island?.id,
+    course: island?.course.name,
+    tee: island?.course.tees[0],
+    holes: island?.course.holes.map((hole, i) => ({ kind: 'drawn', number: i + 1, hole })) ?? [],
+  } as { holes: object[] });
+  await phone.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await phone.context().setOffline(true);
+  await shot(phone, 'driver', 'fairway');
+  await phone.reload();
+  await expect(flow(phone)).toContainText('Hole 1, par 4, shot 2');
+  await playOn(phone);
+  const counts = await phone.getByTestId('flow-counts').innerText();
+  await phone.context().setOffline(false);
+  await expect(phone.getByTestId('sync')).toHaveText('all sent', { timeout: 20_000 });
+
+  await coach.goto(`/sessions/${sessionId}`);
+  const card = coach.getByTestId('hole-card');
+  await expect(card.locator('tbody').first().getByRole('row')).toHaveCount(9);
+  // The score that the phone counted stands on the card.
+  const score = /(\d+) strokes/.exec(counts)?.[1] ?? counts;
+  await expect(card.getByRole('row', { name: /^In all/ }).first()).toContainText(`${score} (`);
+
+  await coach.evaluate(() => (window.print = () => undefined));
+  await card.getByRole('button', { name: 'Print the card' }).click();
+  await coach.emulateMedia({ media: 'print' });
+  await expect(card.getByText('Strokes gained')).toBeVisible();
+  await expect(coach.getByRole('heading', { level: 1 })).toBeHidden();
+  await coach.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(coach.getByRole('heading', { level: 1 })).toBeVisible();
+});
+
+test('indoors the bay shows the hole and knows what is left', async ({ page: coach, browser }) => {
+  const phone = await onPhone(browser);
+  await studentWithHoles(coach, phone, 'Ida Halle', { holes: [quick(4, 94), quick(3, 133)] }, 'Boathouse bay');
+  await expect(flow(phone)).toContainText('Hole 1, par 4, shot 1: 320 yd left');
+  await shot(phone, 'driver', 'fairway', 211);
+  await expect(flow(phone)).toContainText('shot 2: 109 yd left');
+  // There is nothing on the ground to map it to.
+  await expect(flow(phone)).not.toContainText('Nearest');
+  await playOn(phone);
 });
 
 test('a course is typed through with the keyboard, its holes drawn, and played on the bench', async ({

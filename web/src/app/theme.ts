@@ -71,7 +71,14 @@ export function makeTheme(isOutdoor: boolean): Theme {
           '@media (prefers-reduced-motion: reduce)': {
             '*': { transition: 'none !important', animation: 'none !important' },
           },
-          '@media print': { body: { background: '#fff' }, '.no-print': { display: 'none !important' } },
+          '@media print': {
+            body: { background: '#fff' },
+            '.no-print': { display: 'none !important' },
+            // What neither holds the part that is printed alone, nor is it, nor stands in it.
+            '.prints-a-part *:not(:has(.printed-part)):not(.printed-part, .printed-part *)': {
+              display: 'none !important',
+            },
+          },
           a: { color: c.ink },
           // Words that lead somewhere look like the buttons that are words.
           'a:not([class])': { fontWeight: 620, textUnderlineOffset: 4, textDecorationThickness: 1 },

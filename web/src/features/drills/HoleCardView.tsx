@@ -1,6 +1,9 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useRef } from 'react';
 import type { Schemas } from '../../api/client';
 import { lengthUnits, signed } from '../../ui/format';
+import { printAlone } from '../../ui/printAlone';
 import { StrokeBars } from '../../ui/StrokeBars';
 
 type Card = Schemas['CardView'];
@@ -24,11 +27,26 @@ const partNames: Record<Schemas['StrokesPart'], string> = {
 
 const ofCount = ({ count, of }: Schemas['CountOf']) => (of === 0 ? '–' : `${count} of ${of}`);
 
+interface Props {
+  card: Card;
+  /** Whose it is, what was played and when, as it stands above the card on paper. */
+  of: string;
+  beside?: Beside[];
+}
+
+const noneBeside: Beside[] = [];
+
 /** What was played, hole by hole as it would stand on paper, what it adds up to, and where strokes were gained and lost. */
-export function HoleCardView({ card, beside = [] }: { card: Card; beside?: Beside[] }) {
+export function HoleCardView({ card, of, beside = noneBeside }: Props) {
   const isExpected = card.puttsAreExpected;
+  const whole = useRef<HTMLElement>(null);
   return (
-    <Box data-testid="hole-card" sx={{ mt: 1, breakInside: 'avoid' }}>
+    <Box data-testid="hole-card" ref={whole} sx={{ mt: 1, breakInside: 'avoid' }}>
+      <Box
+        sx={{ display: 'none', fontWeight: 650, mb: 1, '@media print': { '.printed-part > &': { display: 'block' } } }}
+      >
+        {of}
+      </Box>
       <Box
         component="table"
         sx={{
@@ -83,6 +101,9 @@ export function HoleCardView({ card, beside = [] }: { card: Card; beside?: Besid
       {card.gained.length > 0 && (
         <Gained gained={card.gained} leavesOut={card.holes.filter((h) => h.isPickedUp).length} />
       )}
+      <Button className="no-print" onClick={() => whole.current && printAlone(whole.current)} sx={{ mt: 1, ml: -1 }}>
+        Print the card
+      </Button>
     </Box>
   );
 }

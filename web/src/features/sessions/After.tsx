@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { cardTitle } from './cardTitle';
 import { HoleCardView } from '../drills/HoleCardView';
 import { displaysOf, walkThrough, type DrillInput } from '../drills/flow';
 import { Loading } from '../../ui/states';
@@ -72,7 +73,7 @@ function Judged({ assignmentId }: { assignmentId: string }) {
         <DrillLine key={`${r.logId} ${r.segmentId}`} name={r.name} goal={inGoal(r)}>
           <div>{r.text}</div>
           {r.lastTimes && <Box sx={{ color: 'text.secondary' }}>{r.lastTimes}</Box>}
-          {r.card && <HoleCardView card={r.card} />}
+          {r.card && view.data && <HoleCardView card={r.card} of={cardTitle(view.data, r.name)} beside={r.beside} />}
         </DrillLine>
       ))}
     </Drills>

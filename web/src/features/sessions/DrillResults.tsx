@@ -5,6 +5,7 @@ import { DrillPicture } from '../drills/DrillPicture';
 import { walkThrough } from '../drills/flow';
 import { HoleCardView } from '../drills/HoleCardView';
 import { Measures } from '../drills/Measures';
+import { cardTitle } from './cardTitle';
 import type { Session } from './queries';
 
 type Result = Schemas['DrillResultView'];
@@ -30,7 +31,7 @@ export function DrillResults({ session }: { session: Session }) {
           }}
         >
           <Box sx={{ minWidth: 0 }}>
-            <Words result={r} />
+            <Words session={session} result={r} />
           </Box>
           <Picture session={session} result={r} />
         </Box>
@@ -40,7 +41,7 @@ export function DrillResults({ session }: { session: Session }) {
   );
 }
 
-function Words({ result: r }: { result: Result }) {
+function Words({ session, result: r }: { session: Session; result: Result }) {
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -55,7 +56,11 @@ function Words({ result: r }: { result: Result }) {
       </Box>
       <Typography>{r.text}</Typography>
       {r.lastTimes && <Typography sx={{ color: 'text.secondary' }}>{r.lastTimes}</Typography>}
-      {r.card ? <HoleCardView card={r.card} beside={r.beside} /> : <Measures measures={r.measures} />}
+      {r.card ? (
+        <HoleCardView card={r.card} of={cardTitle(session, r.name)} beside={r.beside} />
+      ) : (
+        <Measures measures={r.measures} />
+      )}
       {r.tags.length > 0 && <Typography sx={{ color: 'text.secondary' }}>Noticed: {inWords(r.tags)}</Typography>}
       {r.status === 'doesNotFit' && (
         <Box component="code" sx={{ display: 'block', mt: 0.5, overflowWrap: 'anywhere', fontSize: 14 }}>
