@@ -278,5 +278,8 @@ test('a course is typed through with the keyboard, its holes drawn, and played o
   await coach.getByRole('button', { name: 'Take that' }).click();
   await expect(coach.getByRole('region', { name: 'Segment' }).getByLabel('Balls', { exact: true })).toHaveValue('6');
   await expect(coach.getByRole('img', { name: /^Hole 2, par 4, \d+ long$/ })).toBeVisible();
+  await coach.getByRole('button', { name: 'Again with other pins' }).click();
+  await expect(coach.getByRole('list', { name: 'Holes' }).getByRole('button')).toHaveCount(4);
+  await expect(coach.getByLabel('Pin today')).toHaveValue('left');
   await isClean(coach, 'holes on the bench');
 });

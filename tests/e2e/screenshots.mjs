@@ -30,7 +30,6 @@ async function open(size, as) {
 }
 
 const coach = await open({ width: 1280, height: 800 }, 'coach');
-await coach.shoot('sign-in');
 await coach.comeIn();
 await coach.page.getByRole('heading', { name: 'Tee line' }).waitFor();
 await coach.shoot('tee-line');
@@ -80,10 +79,18 @@ await coach.page
 await coach.shoot('week-sheet');
 await coach.page.goto('/places');
 await coach.page.getByRole('button', { name: /River range/ }).click();
+await coach.page.getByLabel('Lay a hole here').selectOption({ label: 'Osier Island 3, par 5' });
+await coach.page.getByLabel('For', { exact: true }).selectOption({ label: 'Otto Lanevik' });
+await coach.page.getByText(/^Between .* wide/).waitFor();
 await coach.shoot('places');
 await coach.page.goto('/courses');
 await coach.page.getByLabel('Par, hole 3').focus();
 await coach.shoot('courses');
+await coach.page.goto('/tee-line');
+await coach.page.getByRole('link', { name: 'Jonne Weilander' }).click();
+await coach.page.getByRole('link', { name: 'Rounds', exact: true }).click();
+await coach.page.getByRole('region', { name: 'Where strokes are lost' }).waitFor();
+await coach.shoot('rounds');
 await coach.page.goto('/plans');
 await coach.page.getByRole('link', { name: 'Line first, then four holes' }).waitFor();
 await coach.shoot('plans');

@@ -1,6 +1,7 @@
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
 
@@ -30,7 +31,7 @@ public sealed record Strokes(int Counted, int RangeBalls, bool SomeUnknown)
             {
                 counted += strokes;
                 if (segment.Place.BallsAreBought())
-                    bought += strokes;
+                    bought += kept.Result?.Card is { } played ? ShotsOf(played) : strokes;
             }
             else if (HasStrokes(segment) && kept.Outcome is SegmentOutcome.Done or SegmentOutcome.PartDone)
             {
@@ -41,9 +42,16 @@ public sealed record Strokes(int Counted, int RangeBalls, bool SomeUnknown)
         return new Strokes(counted, bought, someUnknown);
     }
 
-    /// <summary>Strokes of one segment; null where nobody counted any.</summary>
+    /// <summary>
+    /// Strokes of one segment; null where nobody counted any. Of holes the shots and the putts that were holed out afterwards.
+    /// </summary>
     public static int? In(PracticeSegment segment, SegmentLog kept) =>
-        kept.Balls ?? (kept.DrillAttempts > 0 && HasStrokes(segment) ? kept.DrillAttempts : null);
+        kept.Result?.Card is { Holes.Count: > 0 } played
+            ? ShotsOf(played) + played.Holes.Where(h => !h.PuttsAreExpected).Sum(h => (int)(h.Putts ?? 0))
+            : kept.Balls ?? (kept.DrillAttempts > 0 && HasStrokes(segment) ? kept.DrillAttempts : null);
+
+    /// <summary>Only these are hit with the range's balls: putts are holed out elsewhere, with one's own.</summary>
+    private static int ShotsOf(Card card) => card.Holes.Sum(h => h.Shots.Count);
 
     /// <summary>
     /// Whether an attempt of a segment's drill is a stroke: not in breathing, nor where no balls are planned, as in reading.

@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 
@@ -16,6 +17,8 @@ internal sealed record ApiBeginnings
     public PauseBeginning Pause { get; } = PauseBeginning.Usual;
 
     public HomeworkBeginning Homework { get; } = HomeworkBeginning.Usual;
+
+    public HolesBeginning Holes { get; } = HolesBeginning.Usual;
 
     public IReadOnlyDictionary<string, object> Rows { get; } = Protocols.NewRows;
 }

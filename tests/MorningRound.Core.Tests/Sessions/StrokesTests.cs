@@ -1,6 +1,9 @@
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
+using MorningRound.Core.Tests.Drills;
+using MorningRound.Core.Tests.OnCourse;
 using static MorningRound.Core.Tests.Given;
 
 namespace MorningRound.Core.Tests.Sessions;
@@ -30,6 +33,19 @@ public class StrokesTests
         );
         Assert.Equal(new Strokes(30, 30, false), Strokes.Of(plan, [WithAttempts(1, 30)]));
         Assert.Equal(new Strokes(80, 0, false), Strokes.Of(plan, [WithAttempts(2, 80)]));
+    }
+
+    [Fact]
+    public void Of_holes_the_shots_are_range_balls_and_the_putts_holed_out_afterwards_are_not()
+    {
+        // A par 3 of 148: on the green with the first, two putts.
+        var holes = GivenHoles.Of(new HolesToPlay { Holes = [GivenHoles.QuickOf(3, 148)] });
+        var result = holes.Score(GivenDrills.Inputs("iron6 green 20 | 2"), 1);
+        Assert.Single(result.Card!.Over);
+        var plan = Plan(Segment(1, Phase.OnCourse, 10, balls: 3));
+        var log = WithAttempts(1, result.Attempts);
+        log = log with { Segments = [log.Segments[0] with { Result = result }] };
+        Assert.Equal(new Strokes(3, 1, false), Strokes.Of(plan, [log]));
     }
 
     [Fact]

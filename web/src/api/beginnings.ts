@@ -55,6 +55,38 @@ export const beginnings = {
     mostMinutes: 240,
     mostBalls: 400,
   },
+  holes: {
+    quick: [
+      {
+        par: 3,
+        bend: 'straight',
+        usuallyLeft: {
+          value: 140,
+          unit: 'yards',
+        },
+        pin: null,
+      },
+      {
+        par: 4,
+        bend: 'straight',
+        usuallyLeft: {
+          value: 105,
+          unit: 'yards',
+        },
+        pin: null,
+      },
+      {
+        par: 5,
+        bend: 'straight',
+        usuallyLeft: {
+          value: 75,
+          unit: 'yards',
+        },
+        pin: null,
+      },
+    ],
+    factor: 0.85,
+  },
   rows: {
     'timedSteps.steps': {
       label: '',

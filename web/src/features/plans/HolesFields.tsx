@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
+import { beginnings } from '../../api/beginnings';
 import { planKeys } from '../../api/queryKeys';
 import { Choice, optionsOf } from '../../ui/Field';
 import { bends, lengthUnits, minutes, pinSides } from '../../ui/format';
@@ -22,9 +23,6 @@ type HoleToPlay = Schemas['HoleToPlay'];
 
 const most = 18;
 const none = { value: '', label: '–' } as const;
-
-/** What a quick hole starts with: a number that is there to be changed. */
-const usuallyLeft: Record<3 | 4 | 5, number> = { 3: 140, 4: 105, 5: 75 };
 
 const ways = { wholeHoles: 'Whole holes', teeShots: 'Tee shots only' } as const;
 const putting = { holingOut: 'Holed out', expected: 'Expected (≈)' } as const;
@@ -60,12 +58,12 @@ export function HolesFields({ segment, writtenFor, errorAt, onChange }: Props) {
         <Box component="span" sx={{ color: 'text.secondary' }}>
           Quick hole
         </Box>
-        {([3, 4, 5] as const).map((par) => (
+        {beginnings.holes.quick.map(({ par, usuallyLeft }) => (
           <Button
             key={par}
             variant="outlined"
             disabled={play.holes.length >= most}
-            onClick={() => add({ kind: 'quick', par, usuallyLeft: { value: usuallyLeft[par], unit: 'yards' } })}
+            onClick={() => add({ kind: 'quick', par, usuallyLeft })}
           >
             Par {par}
           </Button>
@@ -118,6 +116,7 @@ export function HolesFields({ segment, writtenFor, errorAt, onChange }: Props) {
             errorAt={(field) => errorAt(`play.holes[${shown}].${field}`)}
             onChange={(to) => change(shown, to)}
             onAgain={() => add(hole)}
+            onOtherPins={() => add(...withOtherPins(hole))}
             onRemove={() => set({ holes: play.holes.filter((_, i) => i !== shown) })}
             isFull={play.holes.length >= most}
           />
@@ -149,9 +148,9 @@ export function HolesFields({ segment, writtenFor, errorAt, onChange }: Props) {
             />
             <NumberField
               label="Width, share of the real one"
-              value={play.factor ?? 0.85}
+              value={play.factor ?? beginnings.holes.factor}
               error={errorAt('play.factor')}
-              onChange={(factor) => set({ factor: factor ?? 0.85 })}
+              onChange={(factor) => set({ factor: factor ?? beginnings.holes.factor })}
             />
           </Box>
           <Preview
@@ -165,6 +164,14 @@ export function HolesFields({ segment, writtenFor, errorAt, onChange }: Props) {
       )}
     </Box>
   );
+}
+
+/** The same hole with the pins it does not have now: to be played again and again. */
+function withOtherPins(hole: HoleToPlay): HoleToPlay[] {
+  const now = hole.pin?.side ?? (hole.kind === 'drawn' ? (hole.hole.pin?.side ?? 'middle') : 'middle');
+  return Object.keys(pinSides)
+    .filter((side) => side !== now)
+    .map((side) => ({ ...hole, pin: { side: side as keyof typeof pinSides, depth: hole.pin?.depth ?? 'middle' } }));
 }
 
 const nameOf = (hole: HoleToPlay, i: number) =>
@@ -204,6 +211,7 @@ function OneHole({
   errorAt,
   onChange,
   onAgain,
+  onOtherPins,
   onRemove,
   isFull,
 }: {
@@ -211,6 +219,7 @@ function OneHole({
   errorAt: (field: string) => string | undefined;
   onChange: (hole: HoleToPlay) => void;
   onAgain: () => void;
+  onOtherPins: () => void;
   onRemove: () => void;
   isFull: boolean;
 }) {
@@ -255,6 +264,9 @@ function OneHole({
       </Box>
       <Button onClick={onAgain} disabled={isFull}>
         Once more
+      </Button>
+      <Button onClick={onOtherPins} disabled={isFull}>
+        Again with other pins
       </Button>
       <Button onClick={onRemove}>Leave it out</Button>
     </Box>
