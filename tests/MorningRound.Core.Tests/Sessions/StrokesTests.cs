@@ -40,7 +40,7 @@ public class StrokesTests
     {
         // A par 3 of 148: on the green with the first, two putts.
         var holes = GivenHoles.Of(new HolesToPlay { Holes = [GivenHoles.QuickOf(3, 148)] });
-        var result = holes.Score(GivenDrills.Inputs("iron6 green 20 | 2"), 1);
+        var result = holes.Score(GivenDrills.Inputs("iron6 green =20 | 2"), 1);
         Assert.Single(result.Card!.Over);
         var plan = Plan(Segment(1, Phase.OnCourse, 10, balls: 3));
         var log = WithAttempts(1, result.Attempts);

@@ -25,7 +25,9 @@ public sealed record ApproachTarget
 /// </summary>
 public sealed record ApproachShots : ScoringProtocol
 {
-    /// <summary>Another target is taken for one that a drill names when it is no further off than this. The product's own.</summary>
+    /// <summary>
+    /// Another target is taken for one that a drill names when it is no further off than this. The product's own.
+    /// </summary>
     private const double FurtherOff = 0.15;
 
     private static readonly NumberRange FromTarget = new(0, 1_000, 10);
@@ -36,7 +38,9 @@ public sealed record ApproachShots : ScoringProtocol
     /// <summary>The unit of the distances: yards or metres.</summary>
     public LengthUnit Unit { get; init; } = LengthUnit.Yards;
 
-    /// <summary>Up to so far from a target the ball lies on its green, 3 to 30, in the unit. The default is the product's own.</summary>
+    /// <summary>
+    /// Up to so far from a target the ball lies on its green, 3 to 30, in the unit. The default is the product's own.
+    /// </summary>
     public int GreenRadius { get; init; } = 11;
 
     /// <summary>How often they are gone through.</summary>

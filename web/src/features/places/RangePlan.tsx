@@ -58,6 +58,11 @@ export function RangePlan({ place, fairway, hand }: Props) {
     const angle = (bearing * Math.PI) / 180;
     return { x: bays.x + Math.sin(angle) * distance * scale, y: bays.y - Math.cos(angle) * distance * scale };
   };
+  /** A line to the end of the ground, in a direction. */
+  const lineTo = (bearing: number) => {
+    const { x, y } = at(far * 1.05, bearing);
+    return `L${x} ${y}`;
+  };
   const spotOf = (x: number, y: number): Spot => {
     const [right, ahead] = [x - bays.x, Math.max(1, bays.y - y)];
     const bearing = Math.round((Math.atan2(right, ahead) * 180) / Math.PI);
@@ -109,7 +114,7 @@ export function RangePlan({ place, fairway, hand }: Props) {
       {fairway && (
         <g>
           <path
-            d={`M${bays.x} ${bays.y}L${at(far * 1.05, fairway.left).x} ${at(far * 1.05, fairway.left).y}L${at(far * 1.05, fairway.right).x} ${at(far * 1.05, fairway.right).y}Z`}
+            d={`M${bays.x} ${bays.y}${[fairway.left, fairway.right].map(lineTo).join('')}Z`}
             fill="#1e3b30"
             fillOpacity="0.14"
             stroke="#1e3b30"
