@@ -374,7 +374,7 @@ test('another draft is a different one, and going back gives the first again', a
   const first = await titles(page);
   const seen = new Set([first.join()]);
   for (let n = 2; n <= 4; n++) {
-    await page.getByRole('button', { name: 'Another' }).click();
+    await page.getByRole('button', { name: 'Another', exact: true }).click();
     await expect(page.getByText(`Draft ${n}.`)).toBeVisible();
     seen.add((await titles(page)).join());
   }

@@ -82,8 +82,8 @@ public sealed record LostStrokes(int Rounds, IReadOnlyList<PartOfRounds> Parts, 
     /// The areas in which enough is lost to work on it, with the strokes in eighteen holes, the most first; of parts that more
     /// than one area serves, the nearest area first. Empty where rounds do not say.
     /// </summary>
-    public IEnumerable<(Area Area, double Strokes)> Areas() =>
-        Parts.Where(p => p.Strokes >= WorthSaying).SelectMany(p => AreasOf(p.Part).Select(area => (area, p.Strokes)));
+    public IEnumerable<(LosingPart Part, Area Area, double Strokes)> Areas() =>
+        Parts.Where(p => p.Strokes >= WorthSaying).SelectMany(p => AreasOf(p.Part).Select(area => (p.Part, area, p.Strokes)));
 
     /// <summary>The areas of practice that a part of the game is made of, the nearest first. The product's own.</summary>
     private static Area[] AreasOf(LosingPart part) =>

@@ -122,17 +122,19 @@ public sealed class RoundService(MorningRoundDb db, DomainClock clock) : ILostSt
         CancellationToken cancel
     )
     {
-        var (rounds, ids) = (db.Rounds, levels.Keys.ToList());
+        var ids = levels.Keys.ToArray();
         var latest = await db
-            .Students.AsNoTracking()
-            .Where(s => s.AcademyId == caller.AcademyId && ids.Contains(s.Id))
-            .SelectMany(s =>
-                rounds
-                    .Where(r => r.AcademyId == s.AcademyId && r.StudentId == s.Id)
-                    .OrderByDescending(r => r.Day)
-                    .ThenByDescending(r => r.Id)
-                    .Take(LostStrokes.LookedAt)
+            .Rounds.FromSql(
+                $"""
+                SELECT r.* FROM unnest({ids}) AS wanted (id)
+                CROSS JOIN LATERAL (
+                    SELECT * FROM rounds WHERE academy_id = {caller.AcademyId} AND student_id = wanted.id
+                    ORDER BY day DESC, id DESC
+                    LIMIT {LostStrokes.LookedAt}
+                ) AS r
+                """
             )
+            .AsNoTracking()
             .ToListAsync(cancel);
         var byStudent = latest.ToLookup(r => r.StudentId, r => r.Document);
         return levels.ToDictionary(one => one.Key, one => LostStrokes.Of([.. byStudent[one.Key]], one.Value));

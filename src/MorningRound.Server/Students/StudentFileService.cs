@@ -20,13 +20,18 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILo
     public async Task<StudentFileView> GetAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {
         caller.EnsureCanAccess(studentId, "student");
-        var level =
-            await db
-                .Students.Where(s => s.AcademyId == caller.AcademyId && s.Id == studentId)
-                .Select(s => (Level?)s.Level)
-                .SingleOrDefaultAsync(cancel)
-            ?? throw ApiProblemException.NotFound("student");
-        var row = await RowsOf(caller, studentId).AsNoTracking().SingleOrDefaultAsync(cancel);
+        var (students, files) = (db.Students, db.StudentFiles);
+        var found =
+            await (
+                from student in students.AsNoTracking()
+                where student.AcademyId == caller.AcademyId && student.Id == studentId
+                join kept in files.AsNoTracking()
+                    on new { student.AcademyId, student.Id } equals new { kept.AcademyId, Id = kept.StudentId }
+                    into keptFiles
+                from kept in keptFiles.DefaultIfEmpty()
+                select new { student.Level, Row = kept }
+            ).SingleOrDefaultAsync(cancel) ?? throw ApiProblemException.NotFound("student");
+        var row = (StudentFileRow?)found.Row;
         var file = row?.Document ?? new StudentFile();
         var changes = await (
             from change in db.StudentChanges
@@ -47,7 +52,7 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILo
             BodyParts = PainPart.All,
             MayBePublishedTo = file.MayBePublishedTo,
             CanChangeAll = caller.IsCoach,
-            LostStrokes = await rounds.InWordsAsync(caller, studentId, level, cancel),
+            LostStrokes = await rounds.InWordsAsync(caller, studentId, found.Level, cancel),
             Changes = changes,
         };
     }

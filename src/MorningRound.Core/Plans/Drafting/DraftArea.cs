@@ -70,7 +70,10 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
                     : DraftSentences.FocusArea.Of(Named(set)),
                 IsSet: true
             );
-        var inRounds = context.Lost?.Areas().Cast<(Area Area, double Strokes)?>().FirstOrDefault(l => IsChosen(l!.Value.Area));
+        var inRounds = context
+            .Lost?.Areas()
+            .Select(l => ((Area Area, double Strokes)?)(l.Area, l.Strokes))
+            .FirstOrDefault(l => IsChosen(l!.Value.Area));
         if (inRounds is { } round)
             return new DraftArea(
                 round.Area,

@@ -71,6 +71,8 @@ public static class WeekCheck
             .ToDictionary(g => g.Key, g => g.Sum(s => s.Minutes));
         var weak = week.Context.Student?.Own.BelievedWeaknesses ?? [];
         var lost = (week.Context.Lost?.Areas() ?? []).ToLookup(l => l.Area, l => (double?)l.Strokes);
+        // Of several areas that serve one part of the game the nearest stands for it, where none of them has minutes.
+        var nearest = (week.Context.Lost?.Areas() ?? []).DistinctBy(l => l.Part).Select(l => l.Area).ToHashSet();
         return
         [
             .. Enum.GetValues<Area>()
@@ -81,7 +83,7 @@ public static class WeekCheck
                     lost[area].FirstOrDefault(),
                     weak.Contains(area)
                 ))
-                .Where(a => a.Minutes > 0 || a.Shortfall is not null || a.StrokesLost is not null || a.IsBelievedWeak),
+                .Where(a => a.Minutes > 0 || a.Shortfall is not null || nearest.Contains(a.Area) || a.IsBelievedWeak),
         ];
     }
 
@@ -156,19 +158,18 @@ public static class WeekCheck
                     WeekSentences.LossForgotten.Of(most.Area, 100 * most.Shortfall!.Value)
                 );
             // A part of the game that several areas serve is served by any of them.
-            var inRounds = areas.Where(a => a.StrokesLost is not null).GroupBy(a => a.StrokesLost).MaxBy(g => g.Key);
-            if (inRounds is not null && inRounds.All(a => a.Minutes == 0) && !inRounds.Contains(most))
+            var inRounds =
+                week.Context.Lost?.Areas().GroupBy(l => l.Part, l => (l.Area, l.Strokes)).FirstOrDefault()?.ToList() ?? [];
+            var isServed = areas.Any(a => a.Minutes > 0 && inRounds.Any(l => l.Area == a.Area));
+            if (inRounds.Count > 0 && !isServed && inRounds[0].Area != most?.Area)
                 yield return new WeekFinding(
                     WeekFindingId.AreaForgotten,
                     FindingLevel.Advice,
-                    WeekSentences.RoundsForgotten.Of(
-                        week.Context.Lost!.Areas().First(l => l.Strokes == inRounds.Key).Area,
-                        inRounds.Key!.Value
-                    )
+                    WeekSentences.RoundsForgotten.Of(inRounds[0].Area, inRounds[0].Strokes)
                 );
             foreach (
                 var area in areas.Where(a =>
-                    a is { IsBelievedWeak: true, Minutes: 0 } && a != most && inRounds?.Contains(a) is not true
+                    a is { IsBelievedWeak: true, Minutes: 0 } && a != most && !(inRounds.Count > 0 && inRounds[0].Area == a.Area)
                 )
             )
                 yield return new WeekFinding(

@@ -64,7 +64,7 @@ function LaidHere({ view: { id, place } }: { view: Schemas['PlaceView'] }) {
       />
       {courses.error && <ErrorNotice error={courses.error} onRetry={() => void courses.refetch()} />}
       {courses.data && courses.data.length > 0 && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '1fr 1fr' }, gap: 1.5 }}>
           <Choice
             label="Lay a hole here"
             value={chosen.hole}

@@ -227,7 +227,7 @@ function Areas({ areas: found }: { areas: readonly Schemas['AreaOfWeek'][] }) {
           {areas[a.area]} {minutes(a.minutes)}
           <Box component="span" sx={{ color: 'text.secondary' }}>
             {a.shortfall !== null && a.shortfall > 0 && `, ${Math.round(100 * a.shortfall)} % missing to goals`}
-            {a.strokesLost !== null && `, rounds lose ${a.strokesLost.toFixed(1)} strokes by it`}
+            {a.strokesLost !== null && `, rounds lose about ${a.strokesLost.toFixed(1)} strokes there`}
             {a.isBelievedWeak && ', believed weak'}
           </Box>
         </li>
