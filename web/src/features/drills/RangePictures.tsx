@@ -401,7 +401,7 @@ export function StationCard({ protocol, inputs }: { protocol: Of<'upAndDown'>; i
 
 /** How far from each target the balls finished, a row a target; shaded as far as the target's green goes. */
 export function Closeness({ protocol, inputs }: { protocol: Of<'approachShots'>; inputs: readonly DrillInput[] }) {
-  const { targets, unit = 'yards', greenRadius = 11 } = protocol;
+  const { targets, unit, greenRadius } = protocol;
   const from = inputs.flatMap((i) => (i.kind === 'number' ? [i.tenths / 10] : []));
   const most = Math.max(30, ...from);
   const x = (n: number) => 92 + (n / most) * 218;

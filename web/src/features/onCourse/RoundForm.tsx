@@ -77,7 +77,7 @@ export function RoundForm({ studentId, id, view, courses, today, onDone }: Props
       sx={{ display: 'grid', gap: 1.5, my: 2, minWidth: 0, maxWidth: 620 }}
     >
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1.4fr' }, gap: 1.5 }}>
-        <DayField label="Day" value={round.day} error={errorAt('day')} onChange={(day) => set({ day: day ?? today })} />
+        <DayField label="Day" value={round.day} error={errorAt('day')} onChange={(day) => set({ day })} />
         <Field
           label="Course"
           value={round.course}

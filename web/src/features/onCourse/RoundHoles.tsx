@@ -124,7 +124,7 @@ export function RoundHoles({ holes, errorAt, onChange }: Props) {
           <tr>
             <td colSpan={2}>In all</td>
             <td colSpan={4}>
-              {score > 0 && `${score}, ${toPar === 0 ? 'level' : `${signed(toPar, 0)}`} on the holes typed`}
+              {score > 0 && `${score}, ${toPar === 0 ? 'level' : signed(toPar, 0)} on the holes typed`}
             </td>
           </tr>
         </tfoot>

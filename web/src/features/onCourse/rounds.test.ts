@@ -13,7 +13,9 @@ describe('a round to type into', () => {
 
   it('keeps what was typed when nine holes become eighteen', () => {
     const nine = freshHoles(9, undefined).map((h) => ({ ...h, score: 5 }));
-    expect(freshHoles(18, undefined, nine).map((h) => h.score)).toEqual([...Array(9).fill(5), ...Array(9).fill(0)]);
+    expect(freshHoles(18, undefined, nine).map((h) => h.score)).toEqual(
+      Array.from({ length: 18 }, (_, i) => (i < 9 ? 5 : 0)),
+    );
   });
 
   it('takes what the holes add up to along into the totals', () => {
