@@ -131,6 +131,9 @@ public sealed record Round
                 "holes",
                 $"All {HolesPlayed} holes, or only what it came to."
             );
+        // What follows is measured by the number of holes.
+        if (HolesPlayed is not (9 or 18))
+            return errors.Found;
         for (var i = 0; i < Math.Min(18, Holes.Count); i++)
         {
             var (hole, at) = (Holes[i], $"holes[{i}]");

@@ -36,16 +36,22 @@ const ways = [
 export function RoundForm({ studentId, id, view, courses, today, onDone }: Props) {
   const last = courses[0];
   const played = last?.pars.length ? last.pars.length : 18;
-  const start: Round = view?.round ?? {
-    day: today,
-    course: last?.name ?? '',
-    holesPlayed: played,
-    noted: null,
-    holes: freshHoles(played, last?.pars),
+  const start: { id: string; round: Round } = {
+    id,
+    round: view?.round ?? {
+      day: today,
+      course: last?.name ?? '',
+      holesPlayed: played,
+      noted: null,
+      holes: freshHoles(played, last?.pars),
+    },
   };
   const draft = useLocalDraft(`round-${view ? id : `new-${studentId}`}`, start, view?.version);
-  const { content: round, set } = draft;
-  const save = useSaveRound(studentId, id);
+  // A draft keeps its id: sent again after an answer was lost, it is the same round.
+  const { id: ownId, round } = draft.content;
+  const set = (part: Partial<Round>) => draft.set({ round: { ...round, ...part } });
+  const take = (saved: RoundView) => draft.take({ id: saved.id, round: saved.round }, saved.version);
+  const save = useSaveRound(studentId, ownId);
   const remove = useRemoveRound(studentId);
   const problem = save.error instanceof Problem ? save.error : undefined;
   const newer = problem?.status === 412 ? (problem.current as RoundView) : undefined;
@@ -59,7 +65,7 @@ export function RoundForm({ studentId, id, view, courses, today, onDone }: Props
       { round, version },
       {
         onSuccess: (saved) => {
-          draft.take(saved.round, saved.version);
+          take(saved);
           onDone();
         },
       },
@@ -129,7 +135,7 @@ export function RoundForm({ studentId, id, view, courses, today, onDone }: Props
         onDiscard={draft.discard}
         isStale={newer !== undefined}
         onTakeTheirs={() => {
-          if (newer) draft.take(newer.round, newer.version);
+          if (newer) take(newer);
           save.reset();
         }}
         onOverwrite={() => submit(newer?.version ?? draft.version)}
