@@ -6,7 +6,19 @@ namespace MorningRound.Core.Validation;
 /// <summary>
 /// One thing wrong with something a person wrote: where, as a path such as <c>segments[2].minutes</c>, and what.
 /// </summary>
-public sealed record FieldError(string Path, string Message);
+public sealed record FieldError(string Path, string Message)
+{
+    /// <summary>
+    /// The same error as it is seen from inside a part of the text: without the first of these that its path begins with.
+    /// </summary>
+    public FieldError Within(params string[] parts) =>
+        parts.FirstOrDefault(p => Path.StartsWith(p, StringComparison.Ordinal)) is { } part
+            ? this with
+            {
+                Path = Path[part.Length..],
+            }
+            : this;
+}
 
 /// <summary>Collects field errors while a text is checked from top to bottom.</summary>
 public sealed class FieldErrors

@@ -27,14 +27,7 @@ public sealed class CourseService(MorningRoundDb db, DomainClock clock)
             .. CourseFile
                 .Of([new ListedCourse { Id = id, Course = course }])
                 .Check(known)
-                .Select(e =>
-                    e with
-                    {
-                        Path = e
-                            .Path.Replace("courses[0].course.", "", StringComparison.Ordinal)
-                            .Replace("courses[0].", "", StringComparison.Ordinal),
-                    }
-                ),
+                .Select(e => e.Within("courses[0].course.", "courses[0].")),
         ];
         if (errors.Length > 0)
             throw ApiProblemException.Invalid(errors);

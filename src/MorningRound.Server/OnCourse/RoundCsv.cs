@@ -139,6 +139,9 @@ internal static class RoundCsv
             errors.Require(false, $"lines[{line.Number}].round", "A round is on one day and one course.");
         foreach (var line in holes.Where((l, i) => l.Hole != i + holes[0].Hole))
             errors.Require(false, $"lines[{line.Number}].hole", "Every hole once, and none left out.");
+        // Beside holes, what they came to would be lost.
+        foreach (var line in lines.Where(l => holes.Count > 0 && l.Hole is null))
+            errors.Require(false, $"lines[{line.Number}].hole", "The holes of this round are noted: which one is this?");
         if (holes.Count == 0 && lines.Count > 1)
             errors.Require(false, $"lines[{lines[1].Number}].round", "What a round came to is one line.");
         return new Round
@@ -172,13 +175,12 @@ internal static class RoundCsv
     /// <summary>The fields of one line, read and complained of.</summary>
     private sealed class Fields
     {
-        private readonly CsvReader _csv;
         private readonly FieldErrors _errors;
         private readonly string[] _values;
 
         public Fields(CsvReader csv, FieldErrors errors, Guid studentId)
         {
-            (_csv, _errors, Number) = (csv, errors, csv.Parser.RawRow);
+            (_errors, Number) = (errors, csv.Parser.RawRow);
             _values = [.. Columns.Select(name => csv.TryGetField<string>(name, out var value) ? value?.Trim() ?? "" : "")];
             Day = DateOnly.TryParseExact(
                 this["day"],

@@ -69,7 +69,7 @@ public sealed class RoundService(MorningRoundDb db, DomainClock clock) : ILostSt
             RoundFile
                 .Of([new ListedRound { Id = id, Round = round }])
                 .Check(known, clock.Today(caller.TimeZone))
-                .Select(e => e with { Path = Shortened(e.Path) })
+                .Select(e => e.Within("rounds[0].round.", "rounds[0]."))
         );
         return ViewOf(
             await db.SaveAsync(
@@ -167,9 +167,6 @@ public sealed class RoundService(MorningRoundDb db, DomainClock clock) : ILostSt
         if (found.Count > 0)
             throw ApiProblemException.Invalid(found);
     }
-
-    private static string Shortened(string path) =>
-        path.Replace("rounds[0].round.", "", StringComparison.Ordinal).Replace("rounds[0].", "", StringComparison.Ordinal);
 
     private static RoundRow RowOf(Caller caller, Guid studentId, Guid id, Round round) =>
         new()

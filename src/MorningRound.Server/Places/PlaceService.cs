@@ -31,14 +31,7 @@ public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
         var errors = PlaceFile
             .Of([new ListedPlace { Id = id, Place = place }])
             .Check(known, clock.Today(caller.TimeZone))
-            .Select(e =>
-                e with
-                {
-                    Path = e
-                        .Path.Replace("places[0].place.", "", StringComparison.Ordinal)
-                        .Replace("places[0].", "", StringComparison.Ordinal),
-                }
-            )
+            .Select(e => e.Within("places[0].place.", "places[0]."))
             .ToList();
         if (errors.Count > 0)
             throw ApiProblemException.Invalid(errors);

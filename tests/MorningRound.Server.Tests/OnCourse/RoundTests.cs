@@ -120,6 +120,7 @@ public class RoundTests(OneSchool fixture) : IClassFixture<OneSchool>
     [InlineData("day,course,hole,par,score\n2026-05-01,X,1,4,5\n2026-05-01,X,1,4,5\n", "lines[3].hole")]
     [InlineData("day,course,hole,par,score\n2026-05-01,X,1,4,5\n2026-05-01,X,2,4,5\n", "rounds[0].round.holesPlayed")]
     [InlineData("day,course,par,score\n2026-05-01,X,72,88\n2026-05-01,X,72,90\n", "lines[3].round")]
+    [InlineData("day,course,hole,par,score\n2026-05-01,X,1,4,5\n2026-05-01,X,,36,44\n", "lines[3].hole")]
     public async Task A_table_that_cannot_be_read_says_where_and_imports_nothing(string text, string path)
     {
         var student = (await StudentAsync()).Id;
