@@ -72,6 +72,25 @@ public static class Clubs
             <= Club.Wood7 => $"{club.ToString()[^1]} wood",
             _ => $"{club.ToString()[^1]} iron",
         };
+
+    /// <summary>The group that all of the clubs are of; any where they are of several, or where none is named.</summary>
+    public static ClubGroup GroupOf(IReadOnlyCollection<Club> clubs)
+    {
+        var groups = clubs.Select(GroupOf).Distinct().Take(2).ToList();
+        return groups.Count == 1 ? groups[0] : ClubGroup.Any;
+    }
+
+    private static ClubGroup GroupOf(Club club) =>
+        club switch
+        {
+            Club.Putter => ClubGroup.Putter,
+            Club.Driver => ClubGroup.Driver,
+            Club.PitchingWedge or Club.GapWedge or Club.SandWedge or Club.LobWedge => ClubGroup.Wedges,
+            Club.Iron9 or Club.Iron8 => ClubGroup.ShortIrons,
+            Club.Iron7 or Club.Iron6 or Club.Iron5 => ClubGroup.MidIrons,
+            Club.Hybrid or Club.Iron4 or Club.Iron3 => ClubGroup.LongIronsAndHybrids,
+            _ => ClubGroup.Woods,
+        };
 }
 
 /// <summary>Which clubs a drill is for.</summary>

@@ -25,6 +25,9 @@ public sealed record PlannedDrill
     /// <summary>What is asked of it; null where nothing is.</summary>
     public DrillGoal? Goal { get; init; }
 
+    /// <summary>Whether it is kept because it is hard: then results that fall short do not ease it.</summary>
+    public bool IsKeptBecauseHard { get; init; }
+
     /// <summary>How it is scored at its rung, before the student's own numbers are filled in.</summary>
     public ScoringProtocol Protocol() => Drill.ProtocolAt(Rung);
 

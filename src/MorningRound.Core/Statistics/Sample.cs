@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Statistics;
@@ -17,14 +18,47 @@ public static class Sample
         return Math.Sqrt(numbers.Sum(n => (n - mean) * (n - mean)) / (numbers.Count - 1));
     }
 
-    /// <summary>The 95 % t interval of the mean; null of fewer than two numbers.</summary>
-    public static Interval? OfMean(IReadOnlyCollection<double> numbers)
+    /// <summary>The number in the middle, or half way between the two in the middle; null of no numbers.</summary>
+    public static double? Median(IReadOnlyCollection<double> numbers)
     {
-        if (Deviation(numbers) is not { } deviation)
+        if (numbers.Count == 0)
             return null;
-        var mean = numbers.Average();
-        var half = StudentT.Quantile(0.975, numbers.Count - 1) * deviation / Math.Sqrt(numbers.Count);
+        var ordered = numbers.Order().ToList();
+        var half = ordered.Count / 2;
+        return ordered.Count % 2 == 1 ? ordered[half] : (ordered[half - 1] + ordered[half]) / 2;
+    }
+
+    /// <summary>The 95 % t interval of the mean; null of fewer than two numbers.</summary>
+    public static Interval? OfMean(IReadOnlyCollection<double> numbers) =>
+        Deviation(numbers) is { } deviation ? OfMean(numbers.Count, numbers.Average(), deviation) : null;
+
+    /// <summary>The same from how many numbers there are, their mean and their sample standard deviation.</summary>
+    /// <param name="count">At least two.</param>
+    /// <param name="mean">Their mean.</param>
+    /// <param name="deviation">Their deviation.</param>
+    public static Interval OfMean(int count, double mean, double deviation)
+    {
+        var half = StudentT.Quantile(0.975, count - 1) * deviation / Math.Sqrt(count);
         return new Interval(mean - half, mean + half);
+    }
+
+    /// <summary>
+    /// The 95 % interval of the first mean minus the second, whatever their spreads; null where a side has fewer than two
+    /// numbers. Where no number differs from another of its side it is the difference itself.
+    /// </summary>
+    /// <remarks>Source: Welch, Biometrika 34 (1947) 28; the degrees of freedom rounded down.</remarks>
+    public static Interval? OfDifference(IReadOnlyCollection<double> first, IReadOnlyCollection<double> second)
+    {
+        if (Deviation(first) is not { } one || Deviation(second) is not { } other)
+            return null;
+        var difference = first.Average() - second.Average();
+        double a = one * one / first.Count,
+            b = other * other / second.Count;
+        if (a + b == 0)
+            return new Interval(difference, difference);
+        var degrees = (a + b) * (a + b) / ((a * a / (first.Count - 1)) + (b * b / (second.Count - 1)));
+        var half = StudentT.Quantile(0.975, Math.Max(1, (int)degrees)) * Math.Sqrt(a + b);
+        return new Interval(difference - half, difference + half);
     }
 }
 
@@ -33,6 +67,13 @@ public readonly record struct Interval(double Low, double High)
 {
     /// <summary>Whether a number lies in the interval, its ends included.</summary>
     public bool Contains(double number) => number >= Low && number <= High;
+
+    /// <summary>The interval of the number so many times as large; the factor is not below zero.</summary>
+    public Interval Times(double factor) => new(Low * factor, High * factor);
+
+    /// <summary>Whether zero lies outside: then a difference or a slope is clear.</summary>
+    [JsonIgnore]
+    public bool LeavesOutZero => Low > 0 || High < 0;
 }
 
 /// <summary>Rates and their doubt.</summary>

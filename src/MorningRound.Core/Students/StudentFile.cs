@@ -50,24 +50,78 @@ public sealed record FocusChain
 }
 
 /// <summary>
-/// The number that a focus is about: what a drill measures, where it started, and the band it should come to.
+/// The goal of a focus, as a number: what a drill measures, where it started, the band it should come to, and by when. Every
+/// comparable result feeds it.
 /// </summary>
 public sealed record FocusQuantity
 {
-    /// <summary>What is measured, in the words of the drill that measures it: "club path", "start direction".</summary>
+    /// <summary>What is measured, in the words of the drill that measures it: "club path", "share made".</summary>
     public required string What { get; init; }
 
     /// <summary>Its unit; empty for a plain number.</summary>
     public string Unit { get; init; } = "";
 
+    /// <summary>
+    /// The drill whose results feed it; null where every drill that measures <see cref="What"/> ball by ball does.
+    /// </summary>
+    public Guid? DrillId { get; init; }
+
+    /// <summary>The step of that drill's ladder, from 0; null without a drill.</summary>
+    public int? Rung { get; init; }
+
+    /// <summary>
+    /// The measure of that drill by its name: "share", "best", "score"; empty for the mean of <see cref="What"/>.
+    /// </summary>
+    public string Measure { get; init; } = "";
+
+    /// <summary>
+    /// Whether results of random practice and holes feed it, or those of block practice; null leaves it to the newest result.
+    /// </summary>
+    public PracticeGroup? Group { get; init; }
+
     /// <summary>Where it stood when the change began; null where nobody measured.</summary>
     public double? Start { get; init; }
+
+    /// <summary>From how many attempts or balls that start is; null where nobody counted.</summary>
+    public int? StartCount { get; init; }
+
+    /// <summary>The lower end of where the start lay with 95 % confidence; null where that is not known.</summary>
+    public double? StartLow { get; init; }
+
+    /// <summary>The upper end of it; null where that is not known.</summary>
+    public double? StartHigh { get; init; }
+
+    /// <summary>The day the change began; results before it do not feed the goal. Null lets all of them.</summary>
+    public DateOnly? StartedOn { get; init; }
 
     /// <summary>The lower end of the band; null where it has none.</summary>
     public double? Least { get; init; }
 
     /// <summary>The upper end of the band; null where it has none.</summary>
     public double? Most { get; init; }
+
+    /// <summary>The day by which it should be there; null where none was named.</summary>
+    public DateOnly? By { get; init; }
+
+    /// <summary>Whether a number lies in the band.</summary>
+    public bool Contains(double value) =>
+        value >= (Least ?? double.NegativeInfinity) && value <= (Most ?? double.PositiveInfinity);
+
+    /// <summary>How far a number is from the band: below zero under it, above zero over it, zero inside.</summary>
+    public double OutsideBy(double value) =>
+        value < Least ? value - Least.Value
+        : value > Most ? value - Most.Value
+        : 0;
+}
+
+/// <summary>Which practice feeds a goal; the two are never mixed.</summary>
+public enum PracticeGroup
+{
+    /// <summary>Block.</summary>
+    Block,
+
+    /// <summary>Random and on-course together.</summary>
+    RandomOrOnCourse,
 }
 
 /// <summary>A stretch of the week in which the student can practise.</summary>

@@ -131,7 +131,29 @@ public static class StudentFileRules
                     new[] { quantity.Start, quantity.Least, quantity.Most }.All(n => n is null || Math.Abs(n.Value) <= Largest),
                     $"{at}.start",
                     $"Numbers lie between −{Largest} and {Largest}."
-                );
+                )
+                .AllowText(quantity.Measure, $"{at}.measure", LongestLine)
+                .Require(
+                    quantity.DrillId is null == (quantity.Measure.Length == 0),
+                    $"{at}.measure",
+                    "Name both the drill and what of it is meant, or neither."
+                )
+                .Require(quantity.Rung is null or (>= 0 and < 20), $"{at}.rung", "A step of a ladder is counted from 0.")
+                .Require(
+                    quantity.StartCount is null or (>= 1 and <= 10_000),
+                    $"{at}.startCount",
+                    "Between 1 and 10,000 attempts, please."
+                )
+                .Require(
+                    quantity.StartLow is null == quantity.StartHigh is null
+                        && (quantity.StartLow ?? -Largest) <= (quantity.StartHigh ?? Largest)
+                        && Math.Abs(quantity.StartLow ?? 0) <= Largest
+                        && Math.Abs(quantity.StartHigh ?? 0) <= Largest,
+                    $"{at}.startLow",
+                    $"Both ends of where it started, the lower one first, between −{Largest} and {Largest}."
+                )
+                .RequirePast(quantity.StartedOn, today, $"{at}.startedOn")
+                .RequireNear(quantity.By, today, $"{at}.by");
         }
 
         CheckLines(coachs.SetUpBasics, $"{path}.setUpBasics", errors);

@@ -178,11 +178,11 @@ public sealed class ProgrammeRunService(MorningRoundDb db, DomainClock clock)
         CancellationToken cancel
     )
     {
-        var (members, programmes, waits, measures) = (
+        var (members, programmes, waits, results) = (
             db.SquadMembers,
             db.Programmes,
             db.ProgrammeWaits,
-            db.DrillMeasures.AsNoTracking()
+            db.DrillResults.AsNoTracking()
         );
         var (monday, sunday) = (week.Monday, week.Sunday);
         var rows = await (
@@ -206,29 +206,32 @@ public sealed class ProgrammeRunService(MorningRoundDb db, DomainClock clock)
                 programme.Name,
                 programme.Weeks,
                 programme.Document,
+                programme.GoalMeasure,
                 Waits = waits
                     .Where(w => w.AcademyId == run.AcademyId && w.RunId == run.Id && w.StudentId == student)
                     .Select(w => w.Monday)
                     .ToList(),
-                Results = measures
+                Results = results
                     .Where(m =>
                         m.AcademyId == run.AcademyId
                         && m.StudentId == student
                         && m.DrillId == programme.GoalDrillId
-                        && m.Measure == programme.GoalMeasure
-                        && m.Value != null
                         && m.Day >= run.Start
                         && m.Day <= sunday
                     )
                     .OrderBy(m => m.Day)
                     .ThenBy(m => m.LogId)
                     .ThenBy(m => m.SegmentId)
-                    .Select(m => new { m.Value, m.Day })
+                    .Select(m => new { m.Document, m.Day })
                     .ToList(),
             }
         ).ToListAsync(cancel);
         return rows.Select(r =>
             {
+                var measured = r
+                    .Results.Select(m => (m.Day, Value: m.Document.Values.GetValueOrDefault(r.GoalMeasure)))
+                    .Where(m => m.Value is not null)
+                    .ToList();
                 var part = r.Run.For(r.JoinedOn, r.Waits);
                 var number = part.WeekIn(week, r.Weeks);
                 return (
@@ -243,9 +246,9 @@ public sealed class ProgrammeRunService(MorningRoundDb db, DomainClock clock)
                         Week = number,
                         Weeks = r.Weeks,
                         Goal = r.Document.Goal,
-                        Start = r.Document.Goal?.Start ?? r.Results.FirstOrDefault()?.Value,
-                        Latest = r.Results.LastOrDefault()?.Value,
-                        LatestOn = r.Results.LastOrDefault()?.Day,
+                        Start = r.Document.Goal?.Start ?? measured.FirstOrDefault().Value,
+                        Latest = measured.LastOrDefault().Value,
+                        LatestOn = measured.Count == 0 ? null : measured[^1].Day,
                     }
                 );
             })

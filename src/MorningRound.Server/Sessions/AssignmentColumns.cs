@@ -39,6 +39,7 @@ internal static class AssignmentColumns
         row.EndedByPain = read.Any(l => l.EndedForCare) && completion.Segments.Any(s => s.Fraction is null);
         row.PractisedOn = logs.Count == 0 ? null : logs.Min(l => l.Day);
         row.Listing = SessionListing.Of(row.Document, completion, read, logs.Any(l => l.ContinuesLogId is not null));
+        (row.SlowRepetitions, row.OrdinaryRepetitions) = SessionFigures.Repetitions(row.Document, read);
         row.Figures = read.Count == 0 ? null : SessionFigures.Of(row.Document, read);
     }
 

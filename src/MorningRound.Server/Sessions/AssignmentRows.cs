@@ -103,6 +103,12 @@ public sealed class AssignmentRow : IVersionedRow
     /// <summary>The day it was first practised; null before that.</summary>
     public DateOnly? PractisedOn { get; set; }
 
+    /// <summary>Slow repetitions in it that count towards a swing change.</summary>
+    public int SlowRepetitions { get; set; }
+
+    /// <summary>Ordinary repetitions in it that do.</summary>
+    public int OrdinaryRepetitions { get; set; }
+
     /// <summary>What a list shows of it.</summary>
     public required SessionListing Listing { get; set; }
 

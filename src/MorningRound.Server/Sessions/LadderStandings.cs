@@ -38,14 +38,13 @@ public sealed class LadderStandings(MorningRoundDb db)
             return Array.Empty<(Guid, LadderStanding)>().ToLookup(_ => Guid.Empty, one => one.Item2);
         var oldest = day.Plus(-Days);
         var rows = await db
-            .DrillMeasures.AsNoTracking()
+            .DrillResults.AsNoTracking()
             .Where(m =>
                 m.AcademyId == caller.AcademyId
                 && students.Contains(m.StudentId)
                 && drills.Contains(m.DrillId)
                 && m.Day >= oldest
                 && m.Day <= day
-                && m.Value != null
             )
             .OrderByDescending(m => m.Day)
             .ThenByDescending(m => m.LogId)
@@ -54,8 +53,6 @@ public sealed class LadderStandings(MorningRoundDb db)
             {
                 m.StudentId,
                 m.DrillId,
-                m.LogId,
-                m.SegmentId,
                 m.ComparabilityKey,
                 m.Rung,
                 m.Shortfall,
@@ -64,10 +61,7 @@ public sealed class LadderStandings(MorningRoundDb db)
         return rows.GroupBy(r => (r.StudentId, r.DrillId))
             .Select(g =>
             {
-                // One result has several measures; the one with a goal says whether it was met.
-                var results = g.GroupBy(r => (r.LogId, r.SegmentId, r.ComparabilityKey, r.Rung))
-                    .Select(r => (r.Key.ComparabilityKey, r.Key.Rung, IsMet: r.Any(m => m.Shortfall == 0)))
-                    .ToList();
+                var results = g.Select(r => (r.ComparabilityKey, r.Rung, IsMet: r.Shortfall == 0)).ToList();
                 var comparable = results.Where(r => r.ComparabilityKey == results[0].ComparabilityKey);
                 var met = comparable.TakeWhile(r => r.IsMet).Count();
                 return (g.Key.StudentId, Standing: new LadderStanding(g.Key.DrillId, results[0].Rung, met));

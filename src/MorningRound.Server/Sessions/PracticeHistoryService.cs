@@ -107,7 +107,7 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             .Where(a => a.AcademyId == caller.AcademyId && assignments.Contains(a.Id))
             .ToDictionaryAsync(a => a.Id, a => a.Document, cancel);
         var known = await db
-            .DrillMeasures.AsNoTracking()
+            .DrillResults.AsNoTracking()
             .Where(m => m.AcademyId == caller.AcademyId && m.StudentId == studentId)
             .Select(m => m.DrillId)
             .Distinct()
@@ -134,7 +134,7 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
     {
         var oldest = day.Plus(-DaysOfResults);
         var rows = await db
-            .DrillMeasures.AsNoTracking()
+            .DrillResults.AsNoTracking()
             .Where(m =>
                 m.AcademyId == caller.AcademyId
                 && students.Contains(m.StudentId)

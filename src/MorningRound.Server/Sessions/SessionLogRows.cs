@@ -61,6 +61,12 @@ public sealed class SessionLogRow
     /// <summary>Effort as it was rated, 0 to 10; null where it was not.</summary>
     public int? Effort { get; set; }
 
+    /// <summary>How good the student called it, 1 to 10; null where nobody said.</summary>
+    public int? Quality { get; set; }
+
+    /// <summary>How confident the student was, 1 to 10; null where nobody said.</summary>
+    public int? Confidence { get; set; }
+
     /// <summary>Whether the student wrote a note with the rating.</summary>
     public bool HasNote { get; set; }
 
@@ -79,15 +85,17 @@ public sealed class SessionLogRow
         Log = log;
         FinishedAt = log.FinishedAt;
         Minutes = log.Spent.TotalMinutes;
-        Effort = log.Rating?.Effort;
+        (Effort, Quality, Confidence) = (log.Rating?.Effort, log.Rating?.Quality, log.Rating?.Confidence);
         HasNote = !string.IsNullOrWhiteSpace(log.Rating?.Note);
         Pain = PainNotes.Of(log);
         Checkpoint = string.IsNullOrWhiteSpace(log.Agreed?.Checkpoint) ? null : log.Agreed.Checkpoint;
     }
 }
 
-/// <summary>One figure of what a log gave of one drill, so that comparable times are found without reading a log.</summary>
-public sealed class DrillMeasureRow
+/// <summary>
+/// What a log gave of one drill, in figures, so that comparable times are found, and months looked at, without reading a log.
+/// </summary>
+public sealed class DrillResultRow
 {
     public Guid AcademyId { get; init; }
 
@@ -95,10 +103,9 @@ public sealed class DrillMeasureRow
 
     public Guid SegmentId { get; init; }
 
-    /// <summary>The name of the measure.</summary>
-    public required string Measure { get; init; }
-
     public Guid StudentId { get; init; }
+
+    public Guid AssignmentId { get; init; }
 
     public Guid DrillId { get; init; }
 
@@ -108,12 +115,6 @@ public sealed class DrillMeasureRow
     /// <summary>The day of the log.</summary>
     public DateOnly Day { get; set; }
 
-    /// <summary>The value; null where nothing was attempted that could give one.</summary>
-    public double? Value { get; set; }
-
-    /// <summary>The attempts it comes from.</summary>
-    public int Attempts { get; set; }
-
     /// <summary>The step of the drill's ladder it was done on, from 0.</summary>
     public int Rung { get; init; }
 
@@ -121,10 +122,13 @@ public sealed class DrillMeasureRow
     public Area? Area { get; init; }
 
     /// <summary>
-    /// How much was missing to what was asked in this measure, 0 to 1, 0 where it was met; null where nothing was asked or
-    /// attempted, and while warming up.
+    /// How much was missing to what was asked, 0 to 1, 0 where it was met; null where nothing was asked or attempted, and while
+    /// warming up.
     /// </summary>
     public double? Shortfall { get; set; }
+
+    /// <summary>The figures.</summary>
+    public required KeptResult Document { get; set; }
 }
 
 /// <summary>An entry of a log.</summary>
@@ -170,7 +174,7 @@ internal sealed class SessionLogMappings
     : IEntityTypeConfiguration<SessionLogRow>,
         IEntityTypeConfiguration<SessionEntryRow>,
         IEntityTypeConfiguration<EntryConflictRow>,
-        IEntityTypeConfiguration<DrillMeasureRow>
+        IEntityTypeConfiguration<DrillResultRow>
 {
     internal static DocumentFormat<SessionLog> Format { get; } = new("session-log");
 
@@ -178,25 +182,39 @@ internal sealed class SessionLogMappings
 
     internal static DocumentFormat<SessionEntry> EntryFormat { get; } = new("session-entry");
 
-    public void Configure(EntityTypeBuilder<DrillMeasureRow> builder)
+    internal static DocumentFormat<KeptResult> ResultFormat { get; } = new("kept-result");
+
+    public void Configure(EntityTypeBuilder<DrillResultRow> builder)
     {
-        builder.ToTable("drill_measures");
+        builder.ToTable("drill_results");
         builder.HasKey(r => new
         {
             r.AcademyId,
             r.LogId,
             r.SegmentId,
-            r.Measure,
         });
         builder.HasOne<SessionLogRow>().WithMany().HasForeignKey(r => new { r.AcademyId, r.LogId });
         builder.HasOne<StudentRow>().WithMany().HasForeignKey(r => new { r.AcademyId, r.StudentId });
-        builder.Property(r => r.Measure).HasMaxLength(60);
         builder.Property(r => r.ComparabilityKey).HasMaxLength(32);
+        builder.Property(r => r.Document).IsDocument(ResultFormat);
         builder.HasIndex(r => new
         {
             r.AcademyId,
             r.StudentId,
             r.ComparabilityKey,
+            r.Day,
+        });
+        builder.HasIndex(r => new
+        {
+            r.AcademyId,
+            r.StudentId,
+            r.Day,
+        });
+        builder.HasIndex(r => new
+        {
+            r.AcademyId,
+            r.StudentId,
+            r.DrillId,
             r.Day,
         });
     }
@@ -276,6 +294,6 @@ internal static class SessionLogSets
 
         public DbSet<EntryConflictRow> EntryConflicts => db.Set<EntryConflictRow>();
 
-        public DbSet<DrillMeasureRow> DrillMeasures => db.Set<DrillMeasureRow>();
+        public DbSet<DrillResultRow> DrillResults => db.Set<DrillResultRow>();
     }
 }

@@ -367,7 +367,7 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         log.LastSequence = added[^1].Sequence;
         log.LastAt = log.LastAt is { } last && last > entries.Max(e => e.At) ? last : entries.Max(e => e.At);
         if (hasBranches || drillSegments.Count > 0 || added.Any(r => r.Document is EntryUndone))
-            await KeepMeasuresAsync(caller, log, others, assignment, drills, isWhole ? null : drillSegments, hasBranches, cancel);
+            await KeepResultsAsync(caller, log, others, assignment, drills, isWhole ? null : drillSegments, hasBranches, cancel);
         assignment.Summarize([log, .. others]);
         IReadOnlyList<LessonNoted> noted =
         [
@@ -428,7 +428,7 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
     /// Keeps what the log's drills give now; a drill whose attempts were all taken back leaves nothing. Of logs that two devices
     /// kept of one session, only the fuller one leaves a result of a segment. Only what changed is written.
     /// </summary>
-    private async Task KeepMeasuresAsync(
+    private async Task KeepResultsAsync(
         Caller caller,
         SessionLogRow log,
         IReadOnlyList<SessionLogRow> others,
@@ -448,58 +448,57 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
 
         var ids = read.Select(r => r.Row.Id).ToList();
         var before = await db
-            .DrillMeasures.Where(m =>
+            .DrillResults.Where(m =>
                 m.AcademyId == log.AcademyId
                 && ids.Contains(m.LogId)
                 && (onlySegments == null || onlySegments.Contains(m.SegmentId))
             )
-            .ToDictionaryAsync(m => (m.LogId, m.SegmentId, m.Measure), cancel);
+            .ToDictionaryAsync(m => (m.LogId, m.SegmentId), cancel);
         foreach (var drill in drills.Where(d => onlySegments?.Contains(d.SegmentId) != false))
         {
             var planned = assignment.Document.Practice().First(s => s.Id == drill.SegmentId);
             var fullest = SessionCompletion.FullestLog(
                 planned,
                 assignment.Document,
-                read.Where(r => ResultOf(r.Log) is not null).Select(r => r.Log)
+                read.Where(r => SegmentOf(r.Log)?.Result is not null).Select(r => r.Log)
             );
-            if (fullest is null || !ResultOf(fullest)!.IsScored)
+            if (
+                fullest is null
+                || KeptResult.Of(planned, drill.Protocol, SegmentOf(fullest)!, fullest.Recording) is not { } result
+            )
                 continue;
             var row = read.First(r => ReferenceEquals(r.Log, fullest)).Row;
-            foreach (var measure in ResultOf(fullest)!.Measures)
+            if (!before.Remove((row.Id, drill.SegmentId), out var kept))
             {
-                if (!before.Remove((row.Id, drill.SegmentId, measure.Name), out var kept))
-                {
-                    db.DrillMeasures.Add(
-                        kept = new DrillMeasureRow
-                        {
-                            AcademyId = row.AcademyId,
-                            LogId = row.Id,
-                            SegmentId = drill.SegmentId,
-                            Measure = measure.Name,
-                            StudentId = row.StudentId,
-                            DrillId = planned.DrillOrCourseId,
-                            ComparabilityKey = drill.ComparabilityKey,
-                            Rung = planned.Drill?.Rung ?? 0,
-                            Area = planned.EffectiveArea,
-                        }
-                    );
-                }
-
-                (kept.Day, kept.Value, kept.Attempts) = (row.Day, measure.Value, ResultOf(fullest)!.Attempts);
-                kept.Shortfall = ShortfallOf(planned, drill.Protocol, measure);
+                db.DrillResults.Add(
+                    kept = new DrillResultRow
+                    {
+                        AcademyId = row.AcademyId,
+                        LogId = row.Id,
+                        SegmentId = drill.SegmentId,
+                        StudentId = row.StudentId,
+                        AssignmentId = row.AssignmentId,
+                        DrillId = planned.DrillOrCourseId,
+                        ComparabilityKey = drill.ComparabilityKey,
+                        Rung = planned.Drill?.Rung ?? 0,
+                        Area = planned.EffectiveArea,
+                        Document = result,
+                    }
+                );
             }
 
-            ProtocolResult? ResultOf(SessionLog of) => of.Segments.FirstOrDefault(s => s.SegmentId == drill.SegmentId)?.Result;
+            (kept.Day, kept.Document, kept.Shortfall) = (row.Day, result, ShortfallOf(drill.Protocol, result));
+
+            SegmentLog? SegmentOf(SessionLog of) => of.Segments.FirstOrDefault(s => s.SegmentId == drill.SegmentId);
         }
 
-        db.DrillMeasures.RemoveRange(before.Values);
+        db.DrillResults.RemoveRange(before.Values);
     }
 
-    private static double? ShortfallOf(PracticeSegment planned, ScoringProtocol protocol, Measure measure) =>
-        planned is { Phase: not Phase.WarmUp, Drill.Goal: { } goal }
-        && goal.Measure == measure.Name
-        && measure.Value is { } value
-        && protocol.GoalMeasures.FirstOrDefault(m => m.Name == measure.Name) is { } kind
+    private static double? ShortfallOf(ScoringProtocol protocol, KeptResult result) =>
+        result.Goal is { } goal
+        && result.Values.GetValueOrDefault(goal.Measure) is { } value
+        && protocol.GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure) is { } kind
             ? AreaLoss.Missing(goal.Limit, kind.Better, value)
             : null;
 

@@ -112,31 +112,26 @@ public sealed class SessionService(
         if (own.Count == 0 || drills.Count == 0)
             return Array.Empty<PastResult>().ToLookup(_ => "");
         var keys = drills.Select(d => d.ComparabilityKey).Distinct().ToArray();
-        var measures = drills.Max(d => d.Protocol.MeasureKinds.Count);
         var logIds = own.Select(l => l.Id).ToArray();
         var day = own.Min(l => l.Day);
         var rows = await db
-            .DrillMeasures.FromSql(
+            .DrillResults.FromSql(
                 $"""
-                SELECT m.* FROM unnest({keys}) AS wanted (key)
+                SELECT r.* FROM unnest({keys}) AS wanted (key)
                 CROSS JOIN LATERAL (
-                    SELECT * FROM drill_measures
+                    SELECT * FROM drill_results
                     WHERE academy_id = {caller.AcademyId} AND student_id = {studentId} AND comparability_key = wanted.key
                         AND day <= {day} AND NOT log_id = ANY ({logIds})
                     ORDER BY day DESC, log_id DESC, segment_id
-                    LIMIT {LastTimes.Most * measures}
-                ) AS m
+                    LIMIT {LastTimes.Most}
+                ) AS r
                 """
             )
             .AsNoTracking()
             .ToListAsync(cancel);
-        return rows.GroupBy(r => (r.ComparabilityKey, r.Day, r.LogId, r.SegmentId))
-            .OrderByDescending(g => g.Key.Day)
-            .ThenByDescending(g => g.Key.LogId)
-            .ToLookup(
-                g => g.Key.ComparabilityKey,
-                g => new PastResult(g.ToDictionary(r => r.Measure, r => r.Value), g.First().Attempts)
-            );
+        return rows.OrderByDescending(r => r.Day)
+            .ThenByDescending(r => r.LogId)
+            .ToLookup(r => r.ComparabilityKey, r => new PastResult(r.Document.Values, r.Document.Attempts));
     }
 
     /// <summary>

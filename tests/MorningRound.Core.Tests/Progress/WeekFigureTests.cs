@@ -1,3 +1,4 @@
+using MorningRound.Core.Golf;
 using MorningRound.Core.Progress;
 using MorningRound.Core.Sessions;
 using static MorningRound.Core.Tests.Given;
@@ -30,10 +31,14 @@ public class WeekFigureTests
     {
         var first = Log((0, Entered(1)), (20, Counted(1, 30)), (25, Pain(2)), (30, Finished()));
         var second = Log((0, Entered(1)), (10, Counted(1, 5)), (12, Pain(3)), (15, Finished()));
+        var plan = Plan(Segment(1, Phase.Block, 60, 40));
         var figure = WeekFigure.Of(
             Week,
             [Assigned(60, 45)],
-            [SessionFigures.Of([first], new Strokes(30, 30, false)), SessionFigures.Of([second], new Strokes(5, 0, true))],
+            [
+                SessionFigures.Of(plan, [first], new Strokes(30, 30, false)),
+                SessionFigures.Of(plan, [second], new Strokes(5, 0, true)),
+            ],
             Week.Sunday
         );
         Assert.Equal(45, figure.MinutesPractised, 10);

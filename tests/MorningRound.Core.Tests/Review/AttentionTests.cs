@@ -10,7 +10,7 @@ public class AttentionTests
 {
     private static readonly DateOnly Today = new(2026, 5, 6);
 
-    private static readonly AttentionFacts Quiet = new([], null, null, [Assigned(60, null, day: Today)], [], null, null);
+    private static readonly AttentionFacts Quiet = new() { ThisWeek = [Assigned(60, null, day: Today)] };
 
     private static (AttentionReason Reason, string Text) Said(Attention attention) => (attention.Reason, attention.Text);
 
@@ -51,7 +51,7 @@ public class AttentionTests
     public void Feeling_unwell_is_looked_at_for_a_fortnight()
     {
         var unwell = Quiet with { Unwell = Unwell.Dizzy, UnwellOn = Today.AddDays(-14) };
-        Assert.Equal((AttentionReason.Pain, "dizzy"), Said(Attention.At(unwell, Today)));
+        Assert.Equal((AttentionReason.Safety, "dizzy"), Said(Attention.At(unwell, Today)));
         Assert.Equal(AttentionReason.OnTrack, ReasonFor(unwell with { UnwellOn = Today.AddDays(-15) }));
     }
 
@@ -94,4 +94,91 @@ public class AttentionTests
     [Fact]
     public void A_week_of_nothing_but_excuses_is_away() =>
         Assert.Equal(AttentionReason.Away, ReasonFor(Quiet with { ThisWeek = [Assigned(60, null, excuse: Excuse.Away)] }));
+
+    [Fact]
+    public void A_load_half_as_much_again_as_usual_is_a_reason_to_look_in_its_own_week_alone()
+    {
+        // Source: Gabbett, Br J Sports Med 50 (2016) 273: above 1.5 caution.
+        var heavy = new Standing { Monday = Week.Monday, LoadRatio = 1.6 };
+        Assert.Equal(
+            (AttentionReason.Safety, "load 1.6 times the usual"),
+            Said(Attention.At(Quiet with { Standing = heavy }, Today))
+        );
+        Assert.Equal(AttentionReason.OnTrack, ReasonFor(Quiet with { Standing = heavy with { LoadRatio = 1.5 } }));
+        Assert.Equal(AttentionReason.OnTrack, ReasonFor(Quiet with { Standing = heavy with { Monday = Week.Plus(-1).Monday } }));
+    }
+
+    [Fact]
+    public void From_the_middle_of_the_week_on_the_next_one_should_be_set()
+    {
+        var thursday = Today.AddDays(1);
+        var quiet = Quiet with { ThisWeek = [Assigned(60, 60, day: Today)] };
+        Assert.Equal(AttentionReason.OnTrack, Attention.At(quiet, Today).Reason);
+        Assert.Equal((AttentionReason.NothingSet, "nothing set for next week"), Said(Attention.At(quiet, thursday)));
+        Assert.Equal(AttentionReason.NothingSet, Attention.At(quiet, Today.AddDays(4)).Reason);
+        Assert.Equal(AttentionReason.OnTrack, Attention.At(quiet with { IsNextWeekSet = true }, thursday).Reason);
+    }
+
+    [Fact]
+    public void A_question_is_overdue_after_two_days()
+    {
+        Assert.Equal(AttentionReason.Unanswered, ReasonFor(Quiet with { WaitsSince = Today.AddDays(-2) }));
+        Assert.Equal(AttentionReason.OnTrack, ReasonFor(Quiet with { WaitsSince = Today.AddDays(-1) }));
+    }
+
+    [Fact]
+    public void A_greater_reason_counts_more_than_all_lesser_ones_together()
+    {
+        var pressing = Attention.At(Quiet with { Pain = [Hurts(5, Today)] }, Today);
+        var much = Attention.At(
+            Quiet with
+            {
+                ThisWeek = [],
+                LastWeek = [Assigned(60, null, day: Today.AddDays(-7))],
+                Pain = [Hurts(2, Today)],
+                Unwell = Unwell.Dizzy,
+                UnwellOn = Today,
+                WaitsSince = Today.AddDays(-9),
+                LastNoteOn = Today,
+                KeptAfterTakenOutOn = Today,
+                Standing = new Standing
+                {
+                    Plateau = new PlateauStanding("A drill", "held"),
+                    DoneShare = 0.9,
+                    JudgedDrills = 2,
+                },
+            },
+            Today
+        );
+        Assert.True(pressing.Score > much.Score);
+        Assert.Equal(9, much.Reasons.Count);
+        Assert.Equal(much.Reasons.Sum(r => r.Points), much.Score);
+        Assert.Equal(much.Reasons.OrderBy(r => r.Reason), much.Reasons);
+        // No reason without its evidence.
+        Assert.All(much.Reasons, r => Assert.EndsWith(".", r.EvidenceText, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void What_is_calm_scores_nothing() => Assert.Equal(0, Attention.At(Quiet, Today).Score);
+
+    [Theory]
+    [InlineData(0.8, 1, 0, true)]
+    [InlineData(0.79, 1, 0, false)]
+    [InlineData(0.9, 0, 0, false)]
+    [InlineData(0.9, 3, 1, false)]
+    public void Honest_effort_without_result_needs_results_to_say_so(double done, int judged, int better, bool isSaid) =>
+        Assert.Equal(
+            isSaid,
+            ReasonFor(
+                Quiet with
+                {
+                    Standing = new Standing
+                    {
+                        DoneShare = done,
+                        JudgedDrills = judged,
+                        BetterDrills = better,
+                    },
+                }
+            ) == AttentionReason.EffortWithoutResult
+        );
 }

@@ -177,6 +177,8 @@ public sealed record ApproachShots : ScoringProtocol
         }
     }
 
+    private protected override (string Count, string Of)? Successes => ("greens", "shots");
+
     private protected override double? Value(string measure, Tally tally) =>
         tally["shots"] is var shots and > 0
             ? measure switch

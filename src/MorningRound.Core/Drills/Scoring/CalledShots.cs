@@ -236,6 +236,8 @@ public sealed record CalledShots : ScoringProtocol
         }
     }
 
+    private protected override (string Count, string Of)? Successes => ("hits", "calls");
+
     private protected override double? Value(string measure, Tally tally) =>
         tally["calls"] == 0 ? null : 100.0 * tally[measure == "hitShare" ? "hits" : "shaped"] / tally["calls"];
 

@@ -102,6 +102,8 @@ public sealed record Compass : ScoringProtocol
         }
     }
 
+    private protected override (string Count, string Of)? Successes => ("made", "attempts");
+
     private protected override double? Value(string measure, Tally tally) => tally[measure];
 
     private protected override Message Say(Tally tally) =>

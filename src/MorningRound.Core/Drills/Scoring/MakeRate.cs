@@ -75,6 +75,8 @@ public sealed record MakeRate : ScoringProtocol
         }
     }
 
+    private protected override (string Count, string Of)? Successes => ("made", "attempts");
+
     private protected override double? Value(string measure, Tally tally) =>
         measure == "made" ? tally["made"] : 100.0 * tally["made"] / tally["attempts"];
 

@@ -255,6 +255,8 @@ public sealed record MeasuredShots : ScoringProtocol
                 AimClubs
             );
 
+    private protected override (string Count, string Of)? Successes => AimDistance is null ? ("inBand", "shots") : null;
+
     private protected override double? Value(string measure, Tally tally) =>
         measure switch
         {

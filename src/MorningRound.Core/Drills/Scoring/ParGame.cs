@@ -107,6 +107,8 @@ public sealed record ParGame : ScoringProtocol
         }
     }
 
+    private protected override (string Count, string Of)? Successes => ("made", "attempts");
+
     private protected override double? Value(string measure, Tally tally) => tally[measure];
 
     private protected override Message Say(Tally tally)

@@ -95,6 +95,8 @@ public sealed record RehearsedScenario : ScoringProtocol
         }
     }
 
+    private protected override (string Count, string Of)? Successes => ("made", "putts");
+
     private protected override double? Value(string measure, Tally tally) =>
         measure == "made" ? tally["made"] : tally["behaved"] / 10.0 / tally["putts"];
 

@@ -1,7 +1,9 @@
 using System.Text.Json.Serialization;
 using MorningRound.Core.Canonical;
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Statistics;
 using MorningRound.Core.Students;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
@@ -206,6 +208,22 @@ public abstract record ScoringProtocol
     }
 
     /// <summary>
+    /// How many attempts of a result were successes, by what this protocol calls one: putts made, targets hit, shots in the
+    /// band. Null where an attempt is neither, and where nothing was attempted.
+    /// </summary>
+    public CountOf? SuccessesOf(ProtocolResult result) =>
+        result.IsScored && Successes is { } names && result.Counts.GetValueOrDefault(names.Of) is var all and > 0
+            ? new CountOf(result.Counts.GetValueOrDefault(names.Count), all)
+            : null;
+
+    /// <summary>
+    /// Where the leading figure of a result lies with 95 % confidence: of a share by its counts, of a mean by its spread. Null
+    /// where one result says nothing of that, as a best run does not.
+    /// </summary>
+    public Interval? DoubtOf(ProtocolResult result) =>
+        MeasureKinds[0].Unit == "%" && SuccessesOf(result) is { } made ? Rate.Wilson(made.Count, made.Of).Times(100) : null;
+
+    /// <summary>
     /// Which of two results of this protocol is better: above zero when the first is, below when the second is, zero when they
     /// are level. Null where no direction is better or a value is missing. Parts decide in the order named.
     /// </summary>
@@ -244,6 +262,9 @@ public abstract record ScoringProtocol
     private protected abstract IEnumerable<ScorerQuestion> Play(ulong seed, Tally tally);
 
     private protected abstract double? Value(string measure, Tally tally);
+
+    /// <summary>The names of the counts of successes and of what could have been one; null where an attempt is neither.</summary>
+    private protected virtual (string Count, string Of)? Successes => null;
 
     /// <summary>The result in one line, with its doubt where that matters; asked only when something was attempted.</summary>
     private protected abstract Message Say(Tally tally);

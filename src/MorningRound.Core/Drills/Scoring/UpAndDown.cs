@@ -129,6 +129,8 @@ public sealed record UpAndDown : ScoringProtocol
         }
     }
 
+    private protected override (string Count, string Of)? Successes => ("saves", "stations");
+
     private protected override double? Value(string measure, Tally tally) => tally[measure];
 
     private protected override Message Say(Tally tally) =>

@@ -239,6 +239,8 @@ public sealed record Window : ScoringProtocol
         }
     }
 
+    private protected override (string Count, string Of)? Successes => ("hits", "shots");
+
     private protected override double? Value(string measure, Tally tally) =>
         measure == "hits" ? tally["hits"]
         : tally["shots"] == 0 ? null

@@ -196,6 +196,8 @@ public sealed record ZoneSets : ScoringProtocol
         }
     }
 
+    private protected override (string Count, string Of)? Successes => ("inside", "balls");
+
     private protected override double? Value(string measure, Tally tally) =>
         measure switch
         {

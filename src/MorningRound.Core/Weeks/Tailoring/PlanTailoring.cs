@@ -69,7 +69,7 @@ public static class PlanTailoring
             return plan;
         foreach (var other in shelf.Where(d => IsAlike(d, segment)).OrderBy(d => Distance(d, segment, plan, context)))
         {
-            var exchanged = WithDrill(segment, other, context);
+            var exchanged = WithDrill(segment, other, other.Drill.BeginningRung(context.Level));
             if (Obstacle(exchanged, context) is not null)
                 continue;
             changes.Add(
@@ -87,7 +87,7 @@ public static class PlanTailoring
     }
 
     /// <summary>What keeps this student from a segment; null where nothing does.</summary>
-    private static Message? Obstacle(PracticeSegment segment, PlanContext context)
+    internal static Message? Obstacle(PracticeSegment segment, PlanContext context)
     {
         var hurting = context.Hurt.FirstOrDefault(h => segment.LoadOn(h.Part, h.Side) is { } load && h.Forbids(load));
         if (hurting is not null)
@@ -136,10 +136,12 @@ public static class PlanTailoring
     }
 
     /// <summary>The segment with another drill: its minutes, ground and focus stay, the rest is the drill's.</summary>
-    private static PracticeSegment WithDrill(PracticeSegment segment, ShelvedDrill other, PlanContext context)
+    /// <param name="segment">The segment.</param>
+    /// <param name="other">The drill.</param>
+    /// <param name="rung">The step of its ladder, from 0.</param>
+    public static PracticeSegment WithDrill(PracticeSegment segment, ShelvedDrill other, int rung)
     {
         var drill = other.Drill;
-        var rung = drill.BeginningRung(context.Level);
         var exchanged = segment with
         {
             Title = drill.Name,

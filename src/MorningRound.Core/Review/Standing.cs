@@ -1,0 +1,142 @@
+using MorningRound.Core.Calendar;
+using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Progress;
+using MorningRound.Core.Statistics;
+using MorningRound.Core.Students;
+
+namespace MorningRound.Core.Review;
+
+/// <summary>Where a student stands on the goal of the focus, as a squad is looked at.</summary>
+/// <param name="What">What is measured.</param>
+/// <param name="Unit">Its unit; empty for a plain number.</param>
+/// <param name="State">Where the student stands.</param>
+/// <param name="Start">Where it began; null where that is not known.</param>
+/// <param name="Now">Where it is; null where nothing was measured.</param>
+/// <param name="Doubt">Where that lies with 95 % confidence; null where that is not known.</param>
+/// <param name="Least">The lower end of the band; null where it has none.</param>
+/// <param name="Most">The upper end of the band; null where it has none.</param>
+/// <param name="By">The day by which it should be there; null where none was named.</param>
+/// <param name="Text">Where it stands, in words.</param>
+public sealed record GoalStanding(
+    string What,
+    string Unit,
+    GoalState State,
+    double? Start,
+    double? Now,
+    Interval? Doubt,
+    double? Least,
+    double? Most,
+    DateOnly? By,
+    string Text
+)
+{
+    /// <summary>What of a goal's progress a squad shows.</summary>
+    public static GoalStanding Of(GoalProgress progress) =>
+        new(
+            progress.Goal.What,
+            progress.Goal.Unit,
+            progress.State,
+            progress.Start?.Value,
+            progress.Now?.Value,
+            progress.Now?.Doubt,
+            progress.Goal.Least,
+            progress.Goal.Most,
+            progress.Goal.By,
+            progress.Text
+        );
+}
+
+/// <summary>A drill that was held for weeks and is no better.</summary>
+/// <param name="Drill">The drill.</param>
+/// <param name="Text">Since when, and by what numbers.</param>
+public sealed record PlateauStanding(string Drill, string Text);
+
+/// <summary>
+/// What a student's last results add up to, in few enough figures to look at a whole squad. Worked out anew whenever a session is
+/// finished or the goal changes, and kept.
+/// </summary>
+public sealed record Standing
+{
+    /// <summary>Above this the week's load is a reason to look. Gabbett, Br J Sports Med 50 (2016) 273.</summary>
+    public const double TooMuchLoad = 1.5;
+
+    /// <summary>So much of four weeks done is honest effort.</summary>
+    private const double HonestFrom = 0.8;
+
+    private const int DaysHeld = 28;
+
+    /// <summary>The goal; null where the focus has no number.</summary>
+    public GoalStanding? Goal { get; init; }
+
+    /// <summary>The drill that has stood still the longest; null where none does.</summary>
+    public PlateauStanding? Plateau { get; init; }
+
+    /// <summary>Drills with enough comparable results for a trend.</summary>
+    public int JudgedDrills { get; init; }
+
+    /// <summary>Those that go the better way.</summary>
+    public int BetterDrills { get; init; }
+
+    /// <summary>How much of the last four whole weeks was done, 0 to 1; null where nothing counted in one of them.</summary>
+    public double? DoneShare { get; init; }
+
+    /// <summary>The Monday of the week in which it was worked out.</summary>
+    public DateOnly Monday { get; init; }
+
+    /// <summary>That week's load over the mean of the four before; null with too little history.</summary>
+    public double? LoadRatio { get; init; }
+
+    /// <summary>The load of a week, if it is the one this was worked out in; null for any other.</summary>
+    public double? LoadIn(IsoWeek week) => week.Monday == Monday ? LoadRatio : null;
+
+    /// <summary>Whether most of four weeks was done, some drills have enough results, and none of them gets better.</summary>
+    public bool IsEffortWithoutResult => DoneShare >= HonestFrom && JudgedDrills > 0 && BetterDrills == 0;
+
+    /// <summary>What results add up to on a day.</summary>
+    /// <param name="quantity">The goal; null without one.</param>
+    /// <param name="results">The results of the last months, in any order.</param>
+    /// <param name="doneShares">How much of each of the last four whole weeks was done; null for a week of which nothing counted.</param>
+    /// <param name="loadRatio">This week's load over the mean of the four before; null with too little history.</param>
+    /// <param name="today">The day.</param>
+    public static Standing Of(
+        FocusQuantity? quantity,
+        IReadOnlyCollection<DatedResult> results,
+        IReadOnlyCollection<double?> doneShares,
+        double? loadRatio,
+        DateOnly today
+    )
+    {
+        var trends = ResultCurve.Of(results).Where(c => c.Trend.Verdict != TrendVerdict.TooFew).ToList();
+        return new Standing
+        {
+            Goal = quantity is null ? null : GoalStanding.Of(GoalProgress.Of(quantity, results, today)),
+            Plateau = PlateauIn(results, today),
+            JudgedDrills = trends.Count,
+            BetterDrills = trends.Count(c => c.Trend.IsBetter == true),
+            DoneShare = doneShares.Count == 0 || doneShares.Any(s => s is null) ? null : doneShares.Average(),
+            Monday = IsoWeek.Of(today).Monday,
+            LoadRatio = loadRatio,
+        };
+    }
+
+    /// <summary>The comparable results held longest whose last two are no better than their first two.</summary>
+    private static PlateauStanding? PlateauIn(IEnumerable<DatedResult> results, DateOnly today) =>
+        results
+            .Where(r =>
+                r
+                    is {
+                        Group: not PhaseGroup.WarmUp,
+                        Result: { IsHollow: false, Value: not null, Leading.Better: not Better.None }
+                    }
+            )
+            .OrderBy(r => r.Day)
+            .GroupBy(r => r.Key)
+            .Select(g => g.ToList())
+            .Where(g => today.DayNumber - g[^1].Day.DayNumber < DaysHeld)
+            .Select(g => (Held: g[^1].Day.DayNumber - g[0].Day.DayNumber, Results: g))
+            .Where(g => WeekJudgement.StandsStill(g.Results))
+            .OrderByDescending(g => g.Held)
+            .Select(g => new PlateauStanding(g.Results[0].Result.Drill, WeekJudgement.StandstillInWords(g.Results).In()))
+            .FirstOrDefault();
+}
