@@ -38,6 +38,7 @@ const coachParts = [
   'StudentDialog',
   'StudentPage',
   'TeeLinePage',
+  'WalkPage',
   'Templates',
   'WeekSheetPage',
 ];

@@ -50,8 +50,13 @@ internal static class DemoFiles
                             What = "start direction",
                             Unit = "°",
                             Start = -4.1,
+                            StartLow = -4.8,
+                            StartHigh = -3.4,
+                            StartCount = 30,
+                            StartedOn = IsoWeek.Of(today).Plus(-8).Monday,
                             Least = -1.5,
                             Most = 1.5,
+                            By = today.AddDays(33),
                         },
                     },
                     SetUpBasics = ["Ball one width further back", "Trail shoulder lower"],
@@ -111,7 +116,34 @@ internal static class DemoFiles
                         },
                     ],
                 },
-                Coach = new CoachSection { Approach = Approach.Sharpen }.Bag(
+                Coach = new CoachSection
+                {
+                    Approach = Approach.Sharpen,
+                    Focus = new FocusChain
+                    {
+                        Fault = "Long putts stop short or run past by turns",
+                        Measured = "inside a putter length from the fringe",
+                        Goal = "nine of ten inside a putter length",
+                        Area = Area.Putting,
+                        Skill = "pace",
+                        Quantity = new FocusQuantity
+                        {
+                            What = "To the fringe, inside",
+                            Unit = "%",
+                            DrillId = new Guid("d2111000-0000-7000-8000-000000000041"),
+                            Rung = 2,
+                            Measure = "share",
+                            Group = PracticeGroup.Block,
+                            Start = 68,
+                            StartLow = 52,
+                            StartHigh = 81,
+                            StartCount = 38,
+                            StartedOn = IsoWeek.Of(today).Plus(-11).Monday,
+                            Least = 85,
+                            By = today.AddDays(8),
+                        },
+                    },
+                }.Bag(
                     today,
                     172,
                     8,
@@ -314,7 +346,32 @@ internal static class DemoFiles
             "Tilda Brockhus" => new StudentFile
             {
                 Own = new StudentSection { BelievedWeaknesses = [Area.Iron] },
-                Coach = new CoachSection { Age = AgeBand.SixtyAndOver, Approach = Approach.StepUp }.Bag(
+                Coach = new CoachSection
+                {
+                    Age = AgeBand.SixtyAndOver,
+                    Approach = Approach.StepUp,
+                    Focus = new FocusChain
+                    {
+                        Fault = "The club meets the ground before the ball",
+                        Measured = "chips that brush the grass past the ball",
+                        Goal = "six of ten past the ball",
+                        Quantity = new FocusQuantity
+                        {
+                            What = "Brush the grass, past the ball",
+                            Unit = "%",
+                            DrillId = new Guid("d2111000-0000-7000-8000-00000000004b"),
+                            Rung = 0,
+                            Measure = "share",
+                            StartedOn = IsoWeek.Of(today).Plus(-10).Monday,
+                            Start = 25,
+                            StartLow = 13,
+                            StartHigh = 42,
+                            StartCount = 30,
+                            Least = 60,
+                            By = today.AddDays(50),
+                        },
+                    },
+                }.Bag(
                     today,
                     92,
                     5,

@@ -14,7 +14,9 @@ using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Programmes;
+using MorningRound.Server.Progress;
 using MorningRound.Server.Reminders;
+using MorningRound.Server.Review;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
@@ -54,6 +56,7 @@ internal sealed class DemoHistory
     private readonly ProgrammeWeeks _filling;
     private readonly Dictionary<string, Guid> _studentIds = [];
     private readonly SessionLogService _logs;
+    private readonly StandingService _standings;
     private readonly OwnPracticeService _own;
     private readonly SplitMix64 _random = new(Seed);
     private readonly Dictionary<string, Guid> _planIds = [];
@@ -69,14 +72,15 @@ internal sealed class DemoHistory
         _clock = new TurnedClock(clock);
         _students = new StudentService(db, _clock);
         _rounds = new RoundService(db, _clock);
-        _files = new StudentFileService(db, _clock, _rounds);
+        _standings = new StandingService(db, new ResultHistory(db));
+        _files = new StudentFileService(db, _clock, _rounds, new NoStandings());
         _places = new PlaceService(db, _clock);
         _courses = new CourseService(db, _clock);
         _drills = new DrillService(db, _clock, _files);
         _plans = new PlanService(db, _clock);
         var pain = new PainService(db, _files);
         var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain));
-        _logs = new SessionLogService(db, _clock, new HomeworkService(db, _clock));
+        _logs = new SessionLogService(db, _clock, new HomeworkService(db, _clock), new NoStandings());
         _own = new OwnPracticeService(db, _clock, contexts);
         _runs = new ProgrammeRunService(db, _clock);
         _programmes = new ProgrammeService(db, _clock, _runs);
@@ -167,6 +171,7 @@ internal sealed class DemoHistory
             );
         if (student.Name == DemoSquad.OnTrial)
             await HoldTrialLessonAsync(student, id, cancel);
+        await _standings.RefreshAsync(_coach.AcademyId, id, _today, cancel);
     }
 
     /// <summary>The squads, and next week as it stands when a coach sits down to it: half begun.</summary>
@@ -425,5 +430,11 @@ internal sealed class DemoHistory
         public void Turn(DateTimeOffset now) => _now = now;
 
         public override DateTimeOffset GetUtcNow() => _now;
+    }
+
+    /// <summary>Where a student stands is worked out once, when all of their history is there.</summary>
+    private sealed class NoStandings : IStandings
+    {
+        public Task RefreshAsync(Guid academyId, Guid studentId, DateOnly today, CancellationToken cancel) => Task.CompletedTask;
     }
 }

@@ -97,7 +97,7 @@ internal static class DemoSquad
             "Wants to break 90 this season. Irons start left under pressure.",
             0.86,
             7,
-            new DemoForm(0.48, 0.64, 0.1) { StartsLeft = (4.1, 2.1) },
+            new DemoForm(0.42, 0.72, 0.1) { StartsLeft = (4.1, 0.9) },
             [
                 new(DemoPlans.LineFirst, 1),
                 new(DemoPlans.BothEnds, 3),
@@ -152,7 +152,7 @@ internal static class DemoSquad
             "Started this winter, at sixty-three. Small successes, short sessions.",
             0.85,
             6,
-            new DemoForm(0.28, 0.42),
+            new DemoForm(0.2, 0.56),
             [new(DemoPlans.SmallSteps, 2), new(DemoPlans.InTheAir, 6)]
         )
         {

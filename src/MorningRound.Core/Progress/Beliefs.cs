@@ -29,7 +29,7 @@ public static class Beliefs
             .Select(area =>
                 measured.FirstOrDefault(m => m.Area == area) is { By: { } by }
                     ? ProgressSentences.BelievedAndMeasured.Of(Name(area), by)
-                : weakest is { } other ? ProgressSentences.BelievedNotMeasured.Of(Name(area), other.By, other.Area)
+                : weakest is { } other ? ProgressSentences.BelievedNotMeasured.Of(Name(area), other.By, InSentence(other.Area))
                 : ProgressSentences.BelievedAlone.Of(Name(area))
             )
             .ToList();
@@ -49,10 +49,18 @@ public static class Beliefs
 
     private static string Name(Area area)
     {
-        var name = area.ToString();
-        return name is nameof(Area.Chip) ? "Chipping"
-            : name is nameof(Area.Pitch) ? "Pitching"
-            : name is nameof(Area.Putting) ? name
-            : $"The {name.ToLowerInvariant()}";
+        var name = InSentence(area);
+        return $"{char.ToUpperInvariant(name[0])}{name[1..]}";
     }
+
+    private static string InSentence(Area area) =>
+        area switch
+        {
+            Area.Putting => "putting",
+            Area.Chip => "chipping",
+            Area.Pitch => "pitching",
+            Area.Driver => "the driver",
+            Area.Body or Area.Mind => $"the {area.ToString().ToLowerInvariant()}",
+            _ => $"{area.ToString().ToLowerInvariant()} play",
+        };
 }

@@ -14,6 +14,7 @@ namespace MorningRound.Core.Progress;
 /// <param name="Result">The figures.</param>
 /// <param name="Confidence">How confident the student was in that session, 1 to 10; null where nobody said.</param>
 /// <param name="Quality">How good the student called it, 1 to 10; null where nobody said.</param>
+/// <param name="Shortfall">How much was missing to what was asked, 0 to 1; null where nothing was asked.</param>
 public sealed record DatedResult(
     Guid SessionId,
     Guid DrillId,
@@ -23,7 +24,8 @@ public sealed record DatedResult(
     DateOnly Day,
     KeptResult Result,
     int? Confidence,
-    int? Quality
+    int? Quality,
+    double? Shortfall = null
 )
 {
     /// <summary>Which practice it belongs to.</summary>

@@ -9,6 +9,10 @@ internal static class ProgressSentences
         "progress.oneResult",
         "One comparable result so far: too few to say where it goes."
     );
+    public static readonly Sentence NoResult = new(
+        "progress.noResult",
+        "Only from lessons so far, with the coach beside: nothing to judge by."
+    );
     public static readonly Sentence TooFewResults = new(
         "progress.tooFewResults",
         "{0} comparable results so far: too few to say where it goes."

@@ -107,7 +107,14 @@ public sealed record CurveTrend(
                 slope?.Interval,
                 null,
                 null,
-                (solid.Count == 1 ? ProgressSentences.OneResult : ProgressSentences.TooFewResults).Of(solid.Count)
+                (
+                    solid.Count switch
+                    {
+                        0 => ProgressSentences.NoResult,
+                        1 => ProgressSentences.OneResult,
+                        _ => ProgressSentences.TooFewResults,
+                    }
+                ).Of(solid.Count)
             );
         }
 

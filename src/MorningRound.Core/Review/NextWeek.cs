@@ -4,8 +4,14 @@ using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Editing;
 using MorningRound.Core.Weeks.Tailoring;
+using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Review;
+
+/// <summary>A plan after changes.</summary>
+/// <param name="Plan">The plan.</param>
+/// <param name="Said">What was changed, in words; empty where nothing was.</param>
+public sealed record ChangedPlan(SessionPlan Plan, IReadOnlyList<Message> Said);
 
 /// <summary>Takes suggestions into the plans of the next week: last week with exactly what was accepted, and nothing else.</summary>
 public static class NextWeek
@@ -22,16 +28,22 @@ public static class NextWeek
     /// <param name="plan">The plan, with ladders: a copy of a session that was judged, or any other of the same student.</param>
     /// <param name="changes">The changes that were taken.</param>
     /// <param name="shelf">The drills there are, by id.</param>
-    public static SessionPlan With(SessionPlan plan, IEnumerable<WeekChange> changes, IReadOnlyDictionary<Guid, Drill> shelf)
+    public static ChangedPlan With(SessionPlan plan, IEnumerable<WeekChange> changes, IReadOnlyDictionary<Guid, Drill> shelf)
     {
+        var said = new List<Message>();
         foreach (var change in changes)
         {
             var ids = IdsIn(plan, change);
-            if (ids.Count > 0)
-                plan = With(plan, change, ids, shelf);
+            if (ids.Count == 0)
+                continue;
+            var name = plan.Practice().First(s => ids.Contains(s.Id)) is var first ? first.Drill?.Drill.Name ?? first.Title : "";
+            var (changed, message) = With(plan, change, ids, shelf, name);
+            plan = changed;
+            if (message is not null)
+                said.Add(message);
         }
 
-        return plan;
+        return new ChangedPlan(plan, said);
     }
 
     /// <summary>
@@ -57,18 +69,20 @@ public static class NextWeek
             ];
     }
 
-    private static SessionPlan With(
+    private static (SessionPlan Plan, Message? Said) With(
         SessionPlan plan,
         WeekChange change,
         HashSet<Guid> ids,
-        IReadOnlyDictionary<Guid, Drill> shelf
-    ) =>
-        change.Kind switch
+        IReadOnlyDictionary<Guid, Drill> shelf,
+        string name
+    )
+    {
+        var changed = change.Kind switch
         {
+            SuggestionKind.Hold => plan,
             SuggestionKind.Retire => Without(plan, ids),
             SuggestionKind.Merge => Merged(plan, ids),
             SuggestionKind.Trial => Tried(plan, change, ids, shelf),
-            SuggestionKind.Hold => plan,
             _ => plan with
             {
                 Segments =
@@ -81,6 +95,32 @@ public static class NextWeek
                 ],
             },
         };
+        return (changed, ReferenceEquals(changed, plan) ? null : InWords(change, name, shelf));
+    }
+
+    /// <summary>What a change does, in a few words: "“Gate” now on: Step 2."; null of one that changes nothing.</summary>
+    /// <param name="change">The change.</param>
+    /// <param name="drill">The drill it is about.</param>
+    /// <param name="shelf">The drills there are, by id.</param>
+    public static Message? InWords(WeekChange change, string drill, IReadOnlyDictionary<Guid, Drill> shelf)
+    {
+        var brought = change.BringsDrillId is { } id ? shelf.GetValueOrDefault(id)?.Name : null;
+        var rung =
+            change.DrillId is { } own && change.Rung is { } step
+                ? shelf.GetValueOrDefault(own)?.Ladder.ElementAtOrDefault(step)?.Name
+                : null;
+        return change.Kind switch
+        {
+            SuggestionKind.Hold => null,
+            SuggestionKind.Retire => ReviewSentences.ChangedRests.Of(drill),
+            SuggestionKind.Merge => ReviewSentences.ChangedMerged.Of(drill),
+            SuggestionKind.Trial => ReviewSentences.ChangedTrial.Of(brought ?? drill),
+            SuggestionKind.Retest => ReviewSentences.ChangedRetest.Of(drill),
+            _ when brought is not null => ReviewSentences.ChangedDrill.Of(brought, drill),
+            _ when rung is not null => ReviewSentences.ChangedStep.Of(drill, rung),
+            _ => null,
+        };
+    }
 
     private static PracticeSegment Changed(PracticeSegment segment, WeekChange change, IReadOnlyDictionary<Guid, Drill> shelf)
     {

@@ -64,11 +64,11 @@ internal static class ReviewSentences
 
     public static readonly Sentence RetestNothing = new(
         "suggest.retestNothing",
-        "“{0}”: no comparable result yet. The same again, and counted."
+        "{0}: no comparable result yet. The same again, and counted."
     );
     public static readonly Sentence Retest = new(
         "suggest.retest",
-        "“{0}”: {1} attempts in the last three comparable results, and fewer than {2} judge nothing. The same again."
+        "{0}: {1} attempts in the last three comparable results, and fewer than {2} judge nothing. The same again."
     );
     public static readonly Sentence MetAndConfident = new(
         "suggest.metAndConfident",
@@ -78,49 +78,65 @@ internal static class ReviewSentences
         "suggest.metWithoutRating",
         "{0} was met in {1} of the last {2}; confidence was not rated"
     );
-    public static readonly Sentence Raise = new("suggest.raise", "“{0}”: {1}. Next step: {2}.");
+    public static readonly Sentence Raise = new("suggest.raise", "{0}: {1}. Next step: {2}.");
     public static readonly Sentence RaiseToOther = new(
         "suggest.raiseToOther",
-        "“{0}”: {1}. It has no next step; the nearest that is harder is “{2}”."
+        "{0}: {1}. It has no next step; the nearest that is harder is “{2}”."
     );
     public static readonly Sentence NothingHarder = new(
         "suggest.nothingHarder",
-        "“{0}”: {1}. It has no next step, and nothing on the shelf is harder by what can be reckoned: it can rest."
+        "{0}: {1}. It has no next step, and nothing on the shelf is harder by what can be reckoned: it can rest."
     );
     public static readonly Sentence Ease = new(
         "suggest.ease",
-        "“{0}”: {1} was met in none of the last {2}, and {3} of them were worse than the step before asks ({4}). Back to: {5}."
+        "{0}: {1} was met in none of the last {2}, and {3} of them were worse than the step before asks ({4}). Back to: {5}."
     );
     public static readonly Sentence NoBetter = new(
         "suggest.noBetter",
         "held for {0} weeks, and the best of the last two, {1}{2}, is no better than the best of the first two, {3}{2}"
     );
-    public static readonly Sentence Swap = new("suggest.swap", "“{0}”: {1}. Something else for it: “{2}”.");
+    public static readonly Sentence Swap = new("suggest.swap", "{0}: {1}. Something else for it: “{2}”.");
     public static readonly Sentence NothingToSwap = new(
         "suggest.nothingToSwap",
-        "“{0}”: {1}. Nothing else on the shelf fits in its place."
+        "{0}: {1}. Nothing else on the shelf fits in its place."
     );
     public static readonly Sentence Hold = new(
         "suggest.hold",
-        "“{0}”: {1} was met in {2} of the last {3}: neither easy nor out of reach. The same again."
+        "{0}: {1} was met in {2} of the last {3}: neither easy nor out of reach. The same again."
+    );
+    public static readonly Sentence HoldUnsure = new(
+        "suggest.holdUnsure",
+        "{0}: {1} was met in {2} of the last {3}, but confidence is {4:0.#}; from {5:0} on it goes a step further. The same again."
+    );
+    public static readonly Sentence HoldUnrated = new(
+        "suggest.holdUnrated",
+        "{0}: {1} was met in {2} of the last {3}; without a word on confidence it takes all three. The same again."
+    );
+    public static readonly Sentence HoldNotMet = new(
+        "suggest.holdNotMet",
+        "{0}: {1} was met in none of the last {2}, but they are not so far off that the step before is due. The same again."
+    );
+    public static readonly Sentence HoldAtBottom = new(
+        "suggest.holdAtBottom",
+        "{0}: {1} was met in none of the last {2}, and it has no easier step. The same again, or something else."
     );
     public static readonly Sentence HoldBecauseHard = new(
         "suggest.holdBecauseHard",
-        "“{0}”: {1} was met in {2} of the last {3}; it is kept because it is hard."
+        "{0}: {1} was met in {2} of the last {3}; it is kept because it is hard."
     );
     public static readonly Sentence HoldWithoutGoal = new(
         "suggest.holdWithoutGoal",
-        "“{0}”: nothing is asked of it, so that nothing says whether it is too easy. The same again."
+        "{0}: nothing is asked of it, so that nothing says whether it is too easy. The same again."
     );
     public static readonly Sentence RestsBefore = new(
         "suggest.restsBefore",
-        "“{0}” works at technique, and {2} is {1} days away: it can rest; execution and putting come first."
+        "{0} works at technique, and {2} is {1} days away: it can rest; execution and putting come first."
     );
     public static readonly Sentence NotBefore = new(
         "suggest.notBefore",
-        "“{0}”: {1}. But {3} is {2} days away, and technique is not made harder before it."
+        "{0}: {1}. But {3} is {2} days away, and technique is not made harder before it."
     );
-    public static readonly Sentence Merge = new("suggest.merge", "“{0}” stands twice in “{1}”: {2} min in one piece.");
+    public static readonly Sentence Merge = new("suggest.merge", "{0} stands twice in “{1}”: {2} min in one piece.");
     public static readonly Sentence Trial = new(
         "suggest.trial",
         "Nothing in the week works at {0}, which the focus is about. A small dose: “{1}”, {2} min in “{3}”."
@@ -134,4 +150,11 @@ internal static class ReviewSentences
         "suggest.trialOverdoing",
         "you think of it in every other segment too. Then leave it for the day."
     );
+
+    public static readonly Sentence ChangedStep = new("change.step", "“{0}” now on: {1}.");
+    public static readonly Sentence ChangedDrill = new("change.drill", "“{0}” in place of “{1}”.");
+    public static readonly Sentence ChangedRests = new("change.rests", "“{0}” rests.");
+    public static readonly Sentence ChangedMerged = new("change.merged", "“{0}” in one piece.");
+    public static readonly Sentence ChangedTrial = new("change.trial", "A small dose of “{0}”.");
+    public static readonly Sentence ChangedRetest = new("change.retest", "“{0}” once more, with enough attempts.");
 }

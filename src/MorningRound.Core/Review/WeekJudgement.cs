@@ -39,6 +39,9 @@ public static class WeekJudgement
 
     private const int TrialMinutes = 5;
 
+    /// <summary>Longer than this is better in two pieces. [own default]</summary>
+    private const int LongestPiece = 40;
+
     /// <summary>Everything suggested for the week after, in the order of the week; a drill that stands in it often is told once.</summary>
     /// <param name="week">The sessions of the week, their plans with ladders.</param>
     /// <param name="results">The student's results in any order.</param>
@@ -141,7 +144,7 @@ public static class WeekJudgement
             .Plan.Practice()
             .Where(s => s is { Drill: not null, Phase: not Phase.WarmUp })
             .GroupBy(s => (s.Drill!.DrillId, s.Drill.Rung, Group: s.Phase.Group(), s.Place))
-        where twin.Count() == 2
+        where twin.Count() == 2 && twin.Sum(s => s.Minutes) <= LongestPiece && !HasPauseBetween(session.Plan, [.. twin])
         let first = twin.First()
         select new Suggestion(
             $"merge-{session.AssignmentId}-{first.Id}",
@@ -156,8 +159,13 @@ public static class WeekJudgement
             first.Drill.Drill.Name,
             "",
             [],
-            ReviewSentences.Merge.Of(first.Drill.Drill.Name, session.Plan.Title, twin.Sum(s => s.Minutes))
+            ReviewSentences.Merge.Of(Quoted(first.Drill.Drill.Name), session.Plan.Title, twin.Sum(s => s.Minutes))
         );
+
+    private static bool HasPauseBetween(SessionPlan plan, IReadOnlyList<PracticeSegment> twins) =>
+        plan.Segments.SkipWhile(s => s.Id != twins[0].Id).TakeWhile(s => s.Id != twins[1].Id).Any(s => s is Pause);
+
+    private static string Quoted(string name) => $"“{name}”";
 
     /// <summary>A small dose for a focus that nothing in the week works at.</summary>
     private static IEnumerable<Suggestion> Trial(
@@ -231,6 +239,16 @@ public static class WeekJudgement
 
         private Drill Drill => Planned.Drill;
 
+        /// <summary>The drill in quotes, with its kind of practice where the week has it in both.</summary>
+        private string Named =>
+            Week.SelectMany(s => s.Plan.Practice())
+                .Where(s => s.Phase != Phase.WarmUp && s.Drill?.DrillId == Planned.DrillId)
+                .Select(s => s.Phase.Group())
+                .Distinct()
+                .Count() > 1
+                ? $"{Quoted(Drill.Name)} in {(Segment.Phase == Phase.Block ? "block" : "random")}"
+                : Quoted(Drill.Name);
+
         private ScoringProtocol Protocol => Planned.Protocol();
 
         /// <summary>What is asked of it, or what is usual on its step.</summary>
@@ -240,11 +258,7 @@ public static class WeekJudgement
         public Suggestion? Judge()
         {
             if (Segment.Intent == Intent.Technique && Ahead(Context) is { Days: <= RestsDays } near)
-                return Say(
-                    SuggestionKind.Retire,
-                    [],
-                    ReviewSentences.RestsBefore.Of(Drill.Name, near.Days, near.Competition.Name)
-                );
+                return Say(SuggestionKind.Retire, [], ReviewSentences.RestsBefore.Of(Named, near.Days, near.Competition.Name));
             if (!Protocol.GoalMeasures.Any())
                 return null;
             var comparable = History.Count == 0 ? [] : History.Where(r => r.Key == History[^1].Key).ToList();
@@ -256,13 +270,13 @@ public static class WeekJudgement
                     SuggestionKind.Retest,
                     last,
                     last.Count == 0
-                        ? ReviewSentences.RetestNothing.Of(Drill.Name)
-                        : ReviewSentences.Retest.Of(Drill.Name, attempts, FewestAttempts)
+                        ? ReviewSentences.RetestNothing.Of(Named)
+                        : ReviewSentences.Retest.Of(Named, attempts, FewestAttempts)
                 );
             }
 
             if (Goal is not { } goal)
-                return Say(SuggestionKind.Hold, last, ReviewSentences.HoldWithoutGoal.Of(Drill.Name));
+                return Say(SuggestionKind.Hold, last, ReviewSentences.HoldWithoutGoal.Of(Named));
             return Raise(last, goal) ?? Ease(last, goal) ?? Swap(comparable) ?? Hold(last, goal);
         }
 
@@ -286,7 +300,7 @@ public static class WeekJudgement
                 return Say(
                     SuggestionKind.Hold,
                     last,
-                    ReviewSentences.NotBefore.Of(Drill.Name, evidence, near.Days, near.Competition.Name)
+                    ReviewSentences.NotBefore.Of(Named, evidence, near.Days, near.Competition.Name)
                 );
             }
 
@@ -295,7 +309,7 @@ public static class WeekJudgement
                 return Say(
                     SuggestionKind.Raise,
                     last,
-                    ReviewSentences.Raise.Of(Drill.Name, evidence, Drill.Ladder[Planned.Rung + 1].Name),
+                    ReviewSentences.Raise.Of(Named, evidence, Drill.Ladder[Planned.Rung + 1].Name),
                     Planned.Rung + 1
                 );
             }
@@ -305,9 +319,9 @@ public static class WeekJudgement
                     harder,
                     SuggestionKind.Raise,
                     last,
-                    ReviewSentences.RaiseToOther.Of(Drill.Name, evidence, harder.Drill.Name)
+                    ReviewSentences.RaiseToOther.Of(Named, evidence, harder.Drill.Name)
                 )
-                : Say(SuggestionKind.Retire, last, ReviewSentences.NothingHarder.Of(Drill.Name, evidence));
+                : Say(SuggestionKind.Retire, last, ReviewSentences.NothingHarder.Of(Named, evidence));
         }
 
         private Suggestion? Ease(IReadOnlyList<DatedResult> last, DrillGoal goal)
@@ -329,7 +343,7 @@ public static class WeekJudgement
                     SuggestionKind.Ease,
                     last,
                     ReviewSentences.Ease.Of(
-                        Drill.Name,
+                        Named,
                         Protocol.InWords(goal),
                         last.Count,
                         worse,
@@ -346,24 +360,24 @@ public static class WeekJudgement
                 return null;
             var evidence = StandstillInWords(comparable);
             return Nearest(_ => true) is { } other
-                ? Bringing(
-                    other,
-                    SuggestionKind.Swap,
-                    comparable,
-                    ReviewSentences.Swap.Of(Drill.Name, evidence, other.Drill.Name)
-                )
-                : Say(SuggestionKind.Hold, comparable, ReviewSentences.NothingToSwap.Of(Drill.Name, evidence));
+                ? Bringing(other, SuggestionKind.Swap, comparable, ReviewSentences.Swap.Of(Named, evidence, other.Drill.Name))
+                : Say(SuggestionKind.Hold, comparable, ReviewSentences.NothingToSwap.Of(Named, evidence));
         }
 
         private Suggestion Hold(IReadOnlyList<DatedResult> last, DrillGoal goal)
         {
             var met = last.Count(r => IsMet(r, goal));
+            var asked = Protocol.InWords(goal);
+            var ratings = last.Select(r => r.Confidence).OfType<int>().ToList();
             return Say(
                 SuggestionKind.Hold,
                 last,
-                Planned.IsKeptBecauseHard && met == 0
-                    ? ReviewSentences.HoldBecauseHard.Of(Drill.Name, Protocol.InWords(goal), met, last.Count)
-                    : ReviewSentences.Hold.Of(Drill.Name, Protocol.InWords(goal), met, last.Count)
+                met == 0 && Planned.IsKeptBecauseHard ? ReviewSentences.HoldBecauseHard.Of(Named, asked, met, last.Count)
+                    : met == 0 && Planned.Rung == 0 ? ReviewSentences.HoldAtBottom.Of(Named, asked, last.Count)
+                    : met == 0 ? ReviewSentences.HoldNotMet.Of(Named, asked, last.Count)
+                    : met < MetForRaise ? ReviewSentences.Hold.Of(Named, asked, met, last.Count)
+                    : ratings.Count == 0 ? ReviewSentences.HoldUnrated.Of(Named, asked, met, last.Count)
+                    : ReviewSentences.HoldUnsure.Of(Named, asked, met, last.Count, ratings.Average(), ConfidentFrom)
             );
         }
 

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 
@@ -19,6 +20,10 @@ public sealed record SessionFigures(double Minutes, Strokes Strokes, int? WorstP
 {
     /// <summary>What its minutes went into; empty in what was written before that was kept.</summary>
     public IReadOnlyList<PractisedPart> Parts { get; init; } = [];
+
+    /// <summary>The last rating given; null without one.</summary>
+    [JsonIgnore]
+    public SessionRated? LastRating => Ratings.Count == 0 ? null : Ratings[^1];
 
     /// <summary>Segments done by the student's word alone, in seconds.</summary>
     public int TickedSegments { get; init; }

@@ -63,7 +63,7 @@ public static class Sample
 }
 
 /// <summary>From one number to another.</summary>
-public readonly record struct Interval(double Low, double High)
+public readonly record struct Interval([property: JsonRequired] double Low, [property: JsonRequired] double High)
 {
     /// <summary>Whether a number lies in the interval, its ends included.</summary>
     public bool Contains(double number) => number >= Low && number <= High;

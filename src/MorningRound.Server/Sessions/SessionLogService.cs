@@ -12,13 +12,14 @@ using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Sessions;
 
 /// <summary>
 /// Takes what phones noted into the logs of sessions: in order, each entry once, whatever became of the session meanwhile.
 /// </summary>
-public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, HomeworkService homework)
+public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, HomeworkService homework, IStandings standings)
 {
     private const int MostEntriesAtOnce = 500;
 
@@ -76,6 +77,8 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
             return await AppendAsync(caller, logId, input, cancel);
         }
 
+        if (added.Count > 0 && log.FinishedAt is not null)
+            await standings.RefreshAsync(caller.AcademyId, assignment.StudentId, clock.Today(caller.TimeZone), cancel);
         if (transaction is not null)
             await transaction.CommitAsync(cancel);
         return new AppendView(

@@ -96,11 +96,17 @@ internal static class ServiceRegistration
             .AddScoped<PaperService>()
             .AddScoped<NewDrafts>()
             .AddScoped<ProgrammeWeeks>()
-            .AddScoped<StudentWeekService>();
+            .AddScoped<StudentWeekService>()
+            .AddScoped<WordService>();
         services.AddScoped<CalendarService>();
         services.AddReminders(configuration);
-        services.AddScoped<ProgressService>();
-        services.AddScoped<TeeLineService>();
+        services.AddScoped<ProgressService>().AddScoped<ResultHistory>();
+        services
+            .AddScoped<TeeLineService>()
+            .AddScoped<WalkService>()
+            .AddScoped<StopService>()
+            .AddScoped<StandingService>()
+            .AddScoped<IStandings>(provider => provider.GetRequiredService<StandingService>());
 
         services.Configure<JsonOptions>(options => CoreJson.ApplyToOutside(options.SerializerOptions));
         services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);

@@ -13,7 +13,7 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Students;
 
 /// <summary>The students' files. A coach may change all of one, a student their own part of their own.</summary>
-public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILostStrokes rounds)
+public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILostStrokes rounds, IStandings standings)
 {
     private const int ChangesShown = 12;
 
@@ -135,6 +135,7 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILo
             },
             cancel
         );
+        await standings.RefreshAsync(caller.AcademyId, studentId, clock.Today(caller.TimeZone), cancel);
         return await GetAsync(caller, studentId, cancel);
     }
 

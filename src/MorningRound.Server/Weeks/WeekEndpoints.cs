@@ -22,6 +22,7 @@ public static class WeekEndpoints
                 service.OfAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
         );
         MapSheet(weeks.MapGroup("/{week}").RequireAuthorization(Policies.Coach));
+        MapWords(weeks);
         weeks
             .MapPut(
                 "/{week}/looked",
@@ -121,6 +122,56 @@ public static class WeekEndpoints
                 await service.RemoveAsync(caller, id, expected, cancel);
                 return TypedResults.NoContent();
             }
+        );
+    }
+
+    /// <summary>What coach and student say about a week.</summary>
+    private static void MapWords(RouteGroupBuilder weeks)
+    {
+        weeks.MapGet(
+            "/{week}/students/{studentId:guid}/word",
+            (string week, Guid studentId, Caller caller, WordService service, DomainClock clock, CancellationToken cancel) =>
+                service.GetAsync(caller, studentId, Read(week, caller, clock), cancel)
+        );
+        weeks
+            .MapPut(
+                "/{week}/students/{studentId:guid}/word",
+                (
+                    string week,
+                    Guid studentId,
+                    WordInput input,
+                    RowVersion expected,
+                    Caller caller,
+                    WordService service,
+                    DomainClock clock,
+                    CancellationToken cancel
+                ) => service.SayAsync(caller, studentId, Read(week, caller, clock), input.Text, expected, cancel)
+            )
+            .RequireAuthorization(Policies.Coach);
+        var own = weeks.MapGroup("/{week}").RequireAuthorization(Policies.Student);
+        own.MapPut(
+            "/question",
+            (
+                string week,
+                WordInput input,
+                RowVersion expected,
+                Caller caller,
+                WordService service,
+                DomainClock clock,
+                CancellationToken cancel
+            ) => service.AskAsync(caller, Read(week, caller, clock), input.Text, expected, cancel)
+        );
+        own.MapPut(
+            "/answer",
+            (
+                string week,
+                WordInput input,
+                RowVersion expected,
+                Caller caller,
+                WordService service,
+                DomainClock clock,
+                CancellationToken cancel
+            ) => service.AnswerAsync(caller, Read(week, caller, clock), input.Text, expected, cancel)
         );
     }
 

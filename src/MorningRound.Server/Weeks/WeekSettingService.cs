@@ -221,7 +221,8 @@ public sealed class WeekSettingService(
         );
     }
 
-    private static DraftText TextOf(
+    /// <summary>What a session of an earlier week reads when it is copied: its plan's latest text, or its own.</summary>
+    internal static DraftText TextOf(
         AssignmentRow source,
         IReadOnlyDictionary<Guid, DraftText> plans,
         IReadOnlyDictionary<Guid, Drill> shelf

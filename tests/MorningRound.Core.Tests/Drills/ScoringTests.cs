@@ -285,7 +285,7 @@ public class ScoringTests
         };
         var scored = path.Score(Numbers(-3, -1, 0, 2, 2.1), 1);
         Assert.Equal((60, 0.02), (scored.Value("share"), Math.Round(scored.Value("mean")!.Value, 3)));
-        Assert.Equal("Mean 0.0 °, from −7.0 at the start; in the band 3 of 5: somewhere from 23 to 88 %.", scored.Text);
+        Assert.Equal("Mean 0.0°, from −7.0 at the start; in the band 3 of 5: somewhere from 23 to 88 %.", scored.Text);
     }
 
     [Fact]

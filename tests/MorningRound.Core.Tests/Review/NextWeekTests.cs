@@ -43,12 +43,14 @@ public class NextWeekTests
         {
             Kind = kind,
             Segments = [.. segments.Select(id => new AssignedSegment(Session, Id(id)))],
+            DrillId = Laddered.Id,
+            OnRung = 9,
             Rung = rung,
             BringsDrillId = brings,
             Trial = kind == SuggestionKind.Trial ? new TrialText("Does it?", "this.", "that.") : null,
         };
 
-    private static SessionPlan With(params WeekChange[] taken) => NextWeek.With(Before, taken, Drills);
+    private static SessionPlan With(params WeekChange[] taken) => NextWeek.With(Before, taken, Drills).Plan;
 
     private static string Text(object of) => System.Text.Json.JsonSerializer.Serialize(of, CoreJson.Options);
 
@@ -111,15 +113,29 @@ public class NextWeekTests
             Taken(SuggestionKind.Swap, 0, Other.Id, 2),
         ];
         var once = With(changes);
-        Assert.Equal(Text(once), Text(NextWeek.With(once, changes, Drills)));
+        Assert.Equal(Text(once), Text(NextWeek.With(once, changes, Drills).Plan));
     }
 
     [Fact]
     public void In_a_session_that_is_no_copy_the_drill_is_found_on_its_step()
     {
-        var raise = Taken(SuggestionKind.Raise, 1, null, 77) with { DrillId = Laddered.Id, Group = PhaseGroup.Block };
+        var raise = Taken(SuggestionKind.Raise, 1, null, 77) with { OnRung = 0, Group = PhaseGroup.Block };
         Assert.Equal([1, 1], With(raise).Practice().Skip(1).Select(s => s.Drill!.Rung));
         Assert.Same(Before, With(raise with { OnRung = 2 }));
         Assert.Same(Before, With(raise with { Group = PhaseGroup.RandomOrOnCourse }));
+    }
+
+    [Fact]
+    public void What_was_changed_is_said_to_the_student_as_well()
+    {
+        string[] Said(params WeekChange[] taken) => [.. NextWeek.With(Before, taken, Drills).Said.Select(m => m.In())];
+        var (name, other) = (Laddered.Drill.Name, Other.Drill.Name);
+        Assert.Equal(
+            [$"“{name}” now on: {Laddered.Drill.Ladder[1].Name}.", $"“{other}” in place of “{name}”."],
+            Said(Taken(SuggestionKind.Raise, 1, null, 1), Taken(SuggestionKind.Swap, 0, Other.Id, 2))
+        );
+        Assert.Equal([$"“{name}” rests."], Said(Taken(SuggestionKind.Retire, null, null, 1)));
+        Assert.Equal([$"A small dose of “{other}”."], Said(Taken(SuggestionKind.Trial, 0, Other.Id, 1)));
+        Assert.Empty(Said(Taken(SuggestionKind.Hold, null, null, 1)));
     }
 }

@@ -60,6 +60,10 @@ export const programmeKeys = {
   drawn: (programme: object) => ['programme-drawing', programme] as const,
 };
 
+export const wordKeys = {
+  one: (studentId: string, week: string) => ['words', studentId, week] as const,
+};
+
 export const weekKeys = {
   all: ['weeks'] as const,
   one: (studentId: string, week: string) => ['weeks', studentId, week] as const,
@@ -81,11 +85,15 @@ export const reminderKeys = {
 export const progressKeys = {
   all: ['progress'] as const,
   one: (studentId: string) => ['progress', studentId] as const,
+  drill: (studentId: string, drillId: string, group: string) => ['progress', studentId, drillId, group] as const,
 };
 
 export const reviewKeys = {
   teeLine: ['tee-line'] as const,
   teeLineOf: (walk: object) => ['tee-line', walk] as const,
+  walk: ['walk'] as const,
+  student: (studentId: string) => ['tee-line', 'student', studentId] as const,
+  stop: (studentId: string) => ['tee-line', 'stop', studentId] as const,
 };
 
 /** Everything that shows what was set or practised. */

@@ -2215,6 +2215,70 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/weeks/{week}/students/{studentId}/word': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WeekWordView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['WordInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WeekWordView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/weeks/{week}/looked': {
     parameters: {
       query?: never;
@@ -2611,6 +2675,88 @@ export interface paths {
         };
       };
     };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/question': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['WordInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WeekWordView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/{week}/answer': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['WordInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WeekWordView'];
+          };
+        };
+      };
+    };
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -3301,6 +3447,46 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/progress/{studentId}/drills/{drillId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          group?: string;
+        };
+        header?: never;
+        path: {
+          studentId: string;
+          drillId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CurveView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/review/tee-line': {
     parameters: {
       query?: never;
@@ -3333,6 +3519,255 @@ export interface paths {
     };
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/review/students/{studentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['LookedAtStudent'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/review/stops/{studentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StopView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/review/stops/{studentId}/held': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/review/stops/{studentId}/seen': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SeenInput'];
+        };
+      };
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/review/stops/{studentId}/decision': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DecisionInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StopView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/review/stops/{studentId}/publish': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PublishNextInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PublishedWeek'][];
+          };
+        };
+      };
+    };
     delete?: never;
     options?: never;
     head?: never;
@@ -3407,6 +3842,12 @@ export interface components {
       strokesLost: null | number;
       isBelievedWeak: boolean;
     };
+    AssignedSegment: {
+      /** Format: uuid */
+      assignmentId: string;
+      /** Format: uuid */
+      segmentId: string;
+    };
     AssignmentInput: {
       /** Format: uuid */
       studentId: string;
@@ -3436,12 +3877,28 @@ export interface components {
       routine?: null | components['schemas']['RoutineTag'];
     };
     Attention: {
-      reason: components['schemas']['AttentionReason'];
+      reasons: components['schemas']['ReasonToStop'][];
+      reason?: components['schemas']['AttentionReason'];
       text?: string;
+      /** Format: int32 */
+      score?: number;
     };
     /** @enum {string} */
     AttentionReason:
-      'pain' | 'lightPain' | 'nothingSet' | 'missed' | 'behind' | 'takenOut' | 'note' | 'away' | 'onTrack';
+      | 'pain'
+      | 'safety'
+      | 'lightPain'
+      | 'nothingSet'
+      | 'unanswered'
+      | 'missed'
+      | 'goalMet'
+      | 'plateau'
+      | 'effortWithoutResult'
+      | 'behind'
+      | 'takenOut'
+      | 'note'
+      | 'away'
+      | 'onTrack';
     BagClub: {
       club: components['schemas']['Club'];
       carry?: null | components['schemas']['MarkedLength'];
@@ -3527,6 +3984,17 @@ export interface components {
       greens: components['schemas']['CountOf'];
       upAndDowns: components['schemas']['CountOf'];
       gained: components['schemas']['PartGained'][];
+    };
+    CarryOver: {
+      area: null | components['schemas']['Area'];
+      skill: string;
+      criterion: string;
+      phase: components['schemas']['Phase'];
+      block: components['schemas']['CountOf'];
+      other: components['schemas']['CountOf'];
+      difference: components['schemas']['Interval'];
+      sessions: string[];
+      text?: string;
     };
     /** @enum {string} */
     CauseTag: 'hurried' | 'decision' | 'read' | 'pace';
@@ -3640,6 +4108,15 @@ export interface components {
       greenSpeedFeet?: null | number;
       debrief?: string;
     };
+    CompetitionDays: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+    };
     Completed: {
       /** Format: int32 */
       plannedMinutes: number;
@@ -3700,8 +4177,54 @@ export interface components {
       /** Format: double */
       to: number;
     };
+    CurveDot: {
+      /** Format: uuid */
+      sessionId: string;
+      /** Format: date */
+      day: string;
+      /** Format: double */
+      value: number;
+      doubt: null | components['schemas']['Interval'];
+      /** Format: int32 */
+      attempts: number;
+      /** Format: int32 */
+      stretch: number;
+      isHollow: boolean;
+      isPaper: boolean;
+      goalMet: null | boolean;
+    };
+    CurveTrend: {
+      verdict: components['schemas']['TrendVerdict'];
+      /** Format: int32 */
+      results: number;
+      /** Format: double */
+      aWeek: null | number;
+      doubt: null | components['schemas']['Interval'];
+      /** Format: int32 */
+      moreToSettle: null | number;
+      isBetter: null | boolean;
+      text?: string;
+    };
+    CurveView: {
+      studentName: string;
+      curve: null | components['schemas']['ResultCurve'];
+      competitions: components['schemas']['CompetitionDays'][];
+    };
     /** @enum {string} */
     DayOfWeek: 'sunday' | 'monday' | 'tuesday' | 'wednesday' | 'thursday' | 'friday' | 'saturday';
+    DecidedSuggestion: {
+      suggestion: components['schemas']['Suggestion'];
+      decision: null | components['schemas']['Decision'];
+      other: string;
+    };
+    /** @enum {string} */
+    Decision: 'taken' | 'left' | 'other';
+    DecisionInput: {
+      week: string;
+      suggestionId: string;
+      decision?: null | components['schemas']['Decision'];
+      change?: null | components['schemas']['WeekChange'];
+    };
     /** @enum {string} */
     DemoPerson: 'coach' | 'student';
     DemoSignIn: {
@@ -4308,13 +4831,58 @@ export interface components {
     FocusQuantity: {
       what: string;
       unit?: string;
+      /** Format: uuid */
+      drillId?: null | string;
+      /** Format: int32 */
+      rung?: null | number;
+      measure?: string;
+      group?: null | components['schemas']['PracticeGroup'];
       /** Format: double */
       start?: null | number;
+      /** Format: int32 */
+      startCount?: null | number;
+      /** Format: double */
+      startLow?: null | number;
+      /** Format: double */
+      startHigh?: null | number;
+      /** Format: date */
+      startedOn?: null | string;
       /** Format: double */
       least?: null | number;
       /** Format: double */
       most?: null | number;
+      /** Format: date */
+      by?: null | string;
     };
+    GoalForecast: {
+      /** Format: double */
+      weeks: number;
+      /** Format: double */
+      soonest: number;
+      /** Format: double */
+      latest: null | number;
+    };
+    GoalPoint: {
+      /** Format: double */
+      value: number;
+      doubt: null | components['schemas']['Interval'];
+      /** Format: int32 */
+      count: null | number;
+    };
+    GoalProgress: {
+      goal: components['schemas']['FocusQuantity'];
+      state: components['schemas']['GoalState'];
+      figure: components['schemas']['MeasureKind'];
+      start: null | components['schemas']['GoalPoint'];
+      now: null | components['schemas']['GoalPoint'];
+      dots: components['schemas']['CurveDot'][];
+      trend: null | components['schemas']['CurveTrend'];
+      forecast: null | components['schemas']['GoalForecast'];
+      text?: string;
+      forecastText?: null | string;
+    };
+    /** @enum {string} */
+    GoalState: 'notMeasured' | 'tooFew' | 'onTheWay' | 'perhapsMet' | 'met';
     Green: {
       /** Format: double */
       width?: number;
@@ -4485,6 +5053,12 @@ export interface components {
       /** Format: double */
       percentAfterWarmUp: number;
     };
+    Interval: {
+      /** Format: double */
+      low: number;
+      /** Format: double */
+      high: number;
+    };
     InvitationLink: {
       path: string;
       /** Format: date-time */
@@ -4494,6 +5068,22 @@ export interface components {
       academyName: null | string;
       role: components['schemas']['AcademyRole'];
       studentName: null | string;
+    };
+    KeptQuantity: {
+      name: string;
+      /** Format: int32 */
+      count: number;
+      /** Format: double */
+      mean: number;
+      /** Format: double */
+      deviation: null | number;
+    };
+    KeptTag: {
+      group: components['schemas']['TagGroup'];
+      tag: string;
+      /** Format: int32 */
+      attempts: number;
+      successes: null | components['schemas']['CountOf'];
     };
     LaidCrossing: {
       kind: components['schemas']['TroubleKind'];
@@ -4592,6 +5182,17 @@ export interface components {
     };
     /** @enum {string} */
     LoadBand: 'light' | 'usual' | 'busy' | 'caution';
+    LoadOfWeekView: {
+      /** Format: date */
+      monday: string;
+      /** Format: double */
+      load: number;
+      /** Format: double */
+      usual: null | number;
+      /** Format: double */
+      ratio: null | number;
+      band: null | components['schemas']['LoadBand'];
+    };
     /** @enum {string} */
     LoadWeight: 'heavy' | 'light';
     LogBranch: {
@@ -4631,6 +5232,12 @@ export interface components {
       clockLeftRunning: boolean;
       /** Format: date-time */
       mendableUntil: null | string;
+    };
+    LookedAtStudent: {
+      student: components['schemas']['StudentView'];
+      attention: components['schemas']['Attention'];
+      openPain: components['schemas']['OpenPainView'][];
+      isSeen: boolean;
     };
     /** @enum {string} */
     LosingPart: 'greens' | 'upAndDowns' | 'putting' | 'penalties';
@@ -4688,6 +5295,31 @@ export interface components {
       id?: string;
       arguments: unknown[];
     };
+    MinutesOfOfArea: {
+      kind: components['schemas']['Area'];
+      /** Format: double */
+      minutes: number;
+    };
+    MinutesOfOfIntent: {
+      kind: components['schemas']['Intent'];
+      /** Format: double */
+      minutes: number;
+    };
+    MinutesOfOfPhase: {
+      kind: components['schemas']['Phase'];
+      /** Format: double */
+      minutes: number;
+    };
+    MissCounts: {
+      /** Format: int32 */
+      left: number;
+      /** Format: int32 */
+      right: number;
+      /** Format: int32 */
+      tooShort: number;
+      /** Format: int32 */
+      tooLong: number;
+    };
     Modifiers: {
       hands?: components['schemas']['HandsOnClub'];
       stance?: components['schemas']['Stance'];
@@ -4712,6 +5344,18 @@ export interface components {
       /** Format: uuid */
       studentId: string;
     };
+    NextSession: {
+      /** Format: uuid */
+      assignmentId: string;
+      title: string;
+      /** Format: date */
+      day: null | string;
+      /** Format: int32 */
+      minutes: number;
+      strip: components['schemas']['StripSegment'][];
+      changes: string[];
+      isPublished: boolean;
+    };
     NextStepOffer: {
       /** Format: uuid */
       segmentId: string;
@@ -4728,6 +5372,16 @@ export interface components {
       segment: null | string;
       path: string;
       why: string;
+    };
+    NoticedAttempts: {
+      tags: components['schemas']['KeptTag'][];
+      /** Format: int32 */
+      attempts: number;
+      withRoutine: null | components['schemas']['CountOf'];
+      withoutRoutine: null | components['schemas']['CountOf'];
+      misses: components['schemas']['MissCounts'];
+      widths: components['schemas']['KeptQuantity'][];
+      texts?: null | string[];
     };
     OfProgramme: {
       /** Format: uuid */
@@ -4918,8 +5572,23 @@ export interface components {
       today: string;
       week: string;
     };
+    PersonalBest: {
+      /** Format: uuid */
+      sessionId: string;
+      /** Format: date */
+      day: string;
+      /** Format: double */
+      value: number;
+      /** Format: int32 */
+      attempts: number;
+      /** Format: int32 */
+      results: number;
+      text?: string;
+    };
     /** @enum {string} */
     Phase: 'warmUp' | 'block' | 'random' | 'onCourse';
+    /** @enum {string} */
+    PhaseGroup: 'warmUp' | 'block' | 'randomOrOnCourse';
     PhaseShare: {
       phase: components['schemas']['Phase'];
       /** Format: int32 */
@@ -5153,6 +5822,7 @@ export interface components {
       rung?: number;
       modifiers?: components['schemas']['Modifiers'];
       goal?: null | components['schemas']['DrillGoal'];
+      isKeptBecauseHard?: boolean;
     };
     PlayedCourse: {
       name: string;
@@ -5168,6 +5838,8 @@ export interface components {
       /** Format: int32 */
       penalty: number;
     };
+    /** @enum {string} */
+    PracticeGroup: 'block' | 'randomOrOnCourse';
     PracticeWindow: {
       weekday: components['schemas']['DayOfWeek'];
       /** Format: time */
@@ -5175,6 +5847,11 @@ export interface components {
       /** Format: int32 */
       minutes: number;
       place: components['schemas']['PlaceKind'];
+    };
+    PractisedMinutes: {
+      areas: components['schemas']['MinutesOfOfArea'][];
+      phases: components['schemas']['MinutesOfOfPhase'][];
+      intents: components['schemas']['MinutesOfOfIntent'][];
     };
     Programme: {
       name: string;
@@ -5291,8 +5968,24 @@ export interface components {
       /** Format: uuid */
       studentId: string;
       studentName: string;
+      /** Format: date */
+      today: string;
       weeks: components['schemas']['WeekFigureView'][];
       recent: components['schemas']['SessionCard'][];
+      focus: string;
+      goal: null | components['schemas']['GoalProgress'];
+      repetitions: null | components['schemas']['RepetitionForecast'];
+      curves: components['schemas']['ResultCurve'][];
+      carryOver: components['schemas']['CarryOver'][];
+      honesty: components['schemas']['RatingHonesty'];
+      beliefs: string[];
+      noticed: components['schemas']['NoticedAttempts'];
+      sessions: components['schemas']['SessionDot'][];
+      ratings: components['schemas']['RatingBeside'][];
+      loads: components['schemas']['LoadOfWeekView'][];
+      minutes: components['schemas']['PractisedMinutes'];
+      competitions: components['schemas']['CompetitionDays'][];
+      checkpoint: null | components['schemas']['CheckpointView'];
     };
     ProtocolChoice: {
       kind: string;
@@ -5324,6 +6017,9 @@ export interface components {
     PublishInput: {
       students: string[];
       isPreview?: boolean;
+    };
+    PublishNextInput: {
+      week: string;
     };
     PublishedOne: {
       /** Format: uuid */
@@ -5365,6 +6061,42 @@ export interface components {
       /** Format: date */
       measuredOn?: null | string;
     };
+    RankCorrelation: {
+      /** Format: double */
+      value: number;
+      interval: components['schemas']['Interval'];
+      /** Format: int32 */
+      count: number;
+    };
+    RatingBeside: {
+      kind: components['schemas']['RatingKind'];
+      change: components['schemas']['RatingChange'];
+    };
+    RatingChange: {
+      /** Format: double */
+      now: null | number;
+      /** Format: double */
+      before: null | number;
+      /** Format: double */
+      spreadBefore: null | number;
+      difference: null | components['schemas']['Interval'];
+      text?: string;
+    };
+    RatingHonesty: {
+      /** Format: int32 */
+      sessions: number;
+      correlation: null | components['schemas']['RankCorrelation'];
+      text?: string;
+    };
+    /** @enum {string} */
+    RatingKind: 'focus' | 'quality' | 'confidence' | 'enjoyment' | 'effort';
+    ReasonToStop: {
+      reason: components['schemas']['AttentionReason'];
+      /** Format: int32 */
+      points: number;
+      text?: string;
+      evidenceText?: string;
+    };
     /** @enum {string} */
     Recording: 'practice' | 'lesson' | 'paper';
     ReminderChoice: {
@@ -5381,8 +6113,38 @@ export interface components {
       hasMailServer: boolean;
       choices: components['schemas']['ReminderChoice'][];
     };
+    RepetitionForecast: {
+      /** Format: int32 */
+      asked: number;
+      /** Format: int32 */
+      slow: number;
+      /** Format: int32 */
+      ordinary: number;
+      /** Format: double */
+      aWeek: null | number;
+      /** Format: int32 */
+      weeksLeft: null | number;
+      /** Format: int32 */
+      soonest: null | number;
+      /** Format: int32 */
+      latest: null | number;
+      text?: string;
+    };
     /** @enum {string} */
     Requirement: 'must' | 'extra' | 'own';
+    ResultCurve: {
+      /** Format: uuid */
+      drillId: string;
+      drill: string;
+      area: null | components['schemas']['Area'];
+      group: components['schemas']['PhaseGroup'];
+      key: string;
+      figure: components['schemas']['MeasureKind'];
+      goal: null | components['schemas']['DrillGoal'];
+      dots: components['schemas']['CurveDot'][];
+      trend: components['schemas']['CurveTrend'];
+      best: null | components['schemas']['PersonalBest'];
+    };
     /** @enum {string} */
     ResultStatus: 'nothing' | 'underWay' | 'stopped' | 'complete' | 'doesNotFit';
     ReviewLastSession: {
@@ -5402,6 +6164,8 @@ export interface components {
       thisWeek: components['schemas']['Completed'];
       sessions: components['schemas']['ReviewSession'][];
       last: null | components['schemas']['ReviewLastSession'];
+      isSeen: boolean;
+      heldBy: null | string;
     };
     ReviewSession: {
       /** Format: uuid */
@@ -5481,6 +6245,17 @@ export interface components {
       name: string;
       protocol: components['schemas']['ScoringProtocol'];
       goal?: null | components['schemas']['DrillGoal'];
+    };
+    SaidInSession: {
+      /** Format: uuid */
+      assignmentId: string;
+      title: string;
+      /** Format: date */
+      day: string;
+      note: string;
+      /** Format: int32 */
+      nerves: null | number;
+      rating: null | components['schemas']['SessionRated'];
     };
     ScoreInput: {
       protocol: components['schemas']['ScoringProtocol'];
@@ -5681,6 +6456,10 @@ export interface components {
     };
     /** @enum {string} */
     Season: 'offSeason' | 'preSeason' | 'inSeason' | 'competitionWeek';
+    SeenInput: {
+      /** Format: int32 */
+      score: number;
+    };
     Segment: components['schemas']['SegmentPracticeSegment'] | components['schemas']['SegmentPause'];
     SegmentBeginning: {
       phase: components['schemas']['Phase'];
@@ -5846,6 +6625,26 @@ export interface components {
     };
     /** @enum {string} */
     SessionChangeKind: 'moved' | 'text' | 'requirement';
+    SessionDot: {
+      /** Format: uuid */
+      assignmentId: string;
+      /** Format: date */
+      day: string;
+      /** Format: int32 */
+      focus: null | number;
+      /** Format: int32 */
+      quality: null | number;
+      /** Format: int32 */
+      confidence: null | number;
+      /** Format: int32 */
+      enjoyment: null | number;
+      /** Format: int32 */
+      effort: null | number;
+      /** Format: int32 */
+      pain: null | number;
+      isHollow: boolean;
+      isPaper: boolean;
+    };
     SessionDrill: {
       /** Format: uuid */
       segmentId: string;
@@ -6371,6 +7170,19 @@ export interface components {
       take?: string[];
       leave?: string[];
     };
+    StopView: {
+      looked: components['schemas']['LookedAtStudent'];
+      judged: string;
+      planned: string;
+      /** Format: date */
+      plannedMonday: string;
+      sessions: components['schemas']['SessionCard'][];
+      said: components['schemas']['SaidInSession'][];
+      goal: string;
+      suggestions: components['schemas']['DecidedSuggestion'][];
+      word: components['schemas']['WeekWordView'];
+      next: components['schemas']['NextSession'][];
+    };
     StripSegment: {
       title: string;
       phase: null | components['schemas']['Phase'];
@@ -6455,6 +7267,17 @@ export interface components {
       version: number;
       hasAccount: boolean;
     };
+    Suggestion: {
+      id: string;
+      change: components['schemas']['WeekChange'];
+      drill: string;
+      brings: string;
+      evidence: components['schemas']['CurveDot'][];
+      kind: components['schemas']['SuggestionKind'];
+      why?: string;
+    };
+    /** @enum {string} */
+    SuggestionKind: 'retest' | 'raise' | 'ease' | 'swap' | 'hold' | 'retire' | 'merge' | 'trial';
     /** @enum {string} */
     SwingLength: 'halfPastSeven' | 'nine' | 'ten' | 'full';
     /** @enum {string} */
@@ -6465,6 +7288,8 @@ export interface components {
       attempts: number;
     };
     /** @enum {string} */
+    TagGroup: 'contact' | 'line' | 'cause' | 'routine';
+    /** @enum {string} */
     TargetSide: 'left' | 'right';
     TeeLineView: {
       /** Format: date */
@@ -6473,6 +7298,8 @@ export interface components {
       rows: components['schemas']['ReviewRow'][];
       /** Format: int32 */
       students: number;
+      /** Format: int32 */
+      seen: number;
       counted: components['schemas']['CountedStudents'];
     };
     TemplateView: {
@@ -6486,6 +7313,13 @@ export interface components {
       seconds?: null | number;
       /** Format: int32 */
       times?: null | number;
+    };
+    /** @enum {string} */
+    TrendVerdict: 'tooFew' | 'notClear' | 'rising' | 'falling';
+    TrialText: {
+      question: string;
+      expect: string;
+      overdoing: string;
     };
     TrimDrop: {
       /** Format: uuid */
@@ -6596,6 +7430,20 @@ export interface components {
       /** Format: date */
       measuredOn?: null | string;
     };
+    WeekChange: {
+      kind: components['schemas']['SuggestionKind'];
+      segments: components['schemas']['AssignedSegment'][];
+      /** Format: uuid */
+      drillId?: null | string;
+      /** Format: int32 */
+      onRung?: number;
+      group?: null | components['schemas']['PhaseGroup'];
+      /** Format: int32 */
+      rung?: null | number;
+      /** Format: uuid */
+      bringsDrillId?: null | string;
+      trial?: null | components['schemas']['TrialText'];
+    };
     WeekChangeInput: {
       kind: components['schemas']['WeekChangeKind'];
       /** Format: uuid */
@@ -6633,6 +7481,8 @@ export interface components {
       sessionsDone: number;
       /** Format: int32 */
       extrasDone: number;
+      /** Format: int32 */
+      excused: number;
       ratings: components['schemas']['MeanRatings'];
       /** Format: double */
       minutesPractised: number;
@@ -6690,6 +7540,21 @@ export interface components {
       canMove: components['schemas']['MoveDays'][];
       programmes: components['schemas']['ProgrammeStanding'][];
     };
+    WeekWordView: {
+      week: string;
+      /** Format: int32 */
+      version: number;
+      question: string;
+      /** Format: date-time */
+      askedAt: null | string;
+      word: string;
+      /** Format: date-time */
+      saidAt: null | string;
+      saidBy: string;
+      answer: string;
+      /** Format: date-time */
+      answeredAt: null | string;
+    };
     WhatToBring: {
       clubs: components['schemas']['Club'][];
       equipment: components['schemas']['Equipment'][];
@@ -6705,6 +7570,9 @@ export interface components {
       /** Format: double */
       most?: null | number;
       turnsWithHand?: boolean;
+    };
+    WordInput: {
+      text: string;
     };
   };
   responses: never;

@@ -22,6 +22,20 @@ const keys: [string, [string, string][]][] = [
     [
       ['← →', 'Walk along the bays'],
       ['Enter', 'Open the student'],
+      ['w', 'Walk the line'],
+    ],
+  ],
+  [
+    'The walk',
+    [
+      ['↑ ↓', 'The suggestion before or after'],
+      ['t  l  o  u', 'Take it, leave it, something else, undo'],
+      ['w', 'Your word; Enter says it'],
+      ['p', 'Publish the next week'],
+      ['Enter or n', 'Seen, on to the next'],
+      ['← →', 'Back, pass over'],
+      ['s', 'Open the student'],
+      ['Esc', 'Leave the walk'],
     ],
   ],
   [

@@ -80,6 +80,15 @@ export const router = createBrowserRouter([
           { path: '/print', lazy: () => named(import('../features/weeks/PrintPage'), 'PrintPage') },
           { path: '/my-week', lazy: () => named(import('../features/weeks/MyWeekPage'), 'MyWeekPage') },
           { path: '/reminders', lazy: () => named(import('../features/reminders/RemindersPage'), 'RemindersPage') },
+          {
+            path: '/my-progress/drills/:drillId',
+            lazy: () => named(import('../features/progress/CurvePage'), 'CurvePage'),
+          },
+          {
+            path: '/students/:id/drills/:drillId',
+            lazy: () => named(import('../features/progress/CurvePage'), 'CurvePage'),
+          },
+          { path: '/walk', lazy: () => named(import('../features/review/WalkPage'), 'WalkPage') },
           { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },
           {
             path: '/practice/new',

@@ -285,5 +285,6 @@ internal static class Written
     /// <summary>A number without decimals that say nothing: 75, 77.5.</summary>
     public static string Plain(double value) => Number(value, value == Math.Floor(value) ? 0 : 1);
 
-    public static string Unit(string unit) => unit.Length == 0 ? "" : $" {unit}";
+    /// <summary>A unit behind its number: " yd", and without a gap "°".</summary>
+    public static string Unit(string unit) => unit is "" or "°" ? unit : $" {unit}";
 }

@@ -2,18 +2,21 @@ import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { usePerson } from '../../app/signIn';
 import { PageHeading } from '../../ui/PageHeading';
-import { Progress } from './Progress';
+import { GoalPath } from './GoalPath';
+import { Progress, useProgress } from './Progress';
 
 /** The student's own past weeks. */
 export function MyProgressPage() {
   const person = usePerson();
+  const progress = useProgress(person.studentId ?? '');
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, my: 2 }}>
         <PageHeading sx={{ mr: 'auto' }}>My progress</PageHeading>
         <Link to="/my-rounds">My rounds</Link>
       </Box>
-      <Progress studentId={person.studentId ?? ''} />
+      {progress.data && <GoalPath progress={progress.data} />}
+      <Progress studentId={person.studentId ?? ''} isOwn />
     </>
   );
 }

@@ -1,17 +1,23 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { answer, api } from '../../api/client';
+import { reviewKeys } from '../../api/queryKeys';
 import { usePerson } from '../../app/signIn';
 import { onDemand } from '../../ui/onDemand';
+import { OpenPainList } from '../../ui/OpenPainList';
 import { PageHeading } from '../../ui/PageHeading';
 import { count, hands, levels } from '../../ui/format';
 import { Loading, ErrorNotice } from '../../ui/states';
-import { Progress } from '../progress/Progress';
+import { GoalPath } from '../progress/GoalPath';
+import { Progress, useProgress } from '../progress/Progress';
 import { StudentWeek } from '../weeks/StudentWeek';
 import { useSheet } from '../weeks/useSheet';
 import { InviteStudent } from '../students/Invite';
+import { LookFirst } from './LookFirst';
 
 const HandOverDialog = onDemand(() => import('../students/HandOverDialog').then((m) => m.HandOverDialog));
 const StudentDialog = onDemand(() => import('../students/StudentDialog').then((m) => m.StudentDialog));
@@ -22,6 +28,11 @@ export function StudentPage() {
   const person = usePerson();
   // The week that is shown first tells whose it is too.
   const sheet = useSheet(person.week, { student: id });
+  const progress = useProgress(id);
+  const looked = useQuery({
+    queryKey: reviewKeys.student(id),
+    queryFn: () => answer(api.GET('/api/review/students/{studentId}', { params: { path: { studentId: id } } })),
+  });
   const [shows, setShows] = useState<'change' | 'handOver'>();
   if (sheet.isPending) return <Loading what="the student" />;
   const row = sheet.data?.rows[0];
@@ -65,6 +76,9 @@ export function StudentPage() {
           </Button>
         </Box>
       </Box>
+      <OpenPainList pains={looked.data?.openPain ?? []} />
+      {progress.data && <GoalPath progress={progress.data} />}
+      {looked.data && <LookFirst looked={looked.data} />}
       <StudentWeek key={id} studentId={id} />
       <Progress studentId={id} />
       {shows === 'change' && <StudentDialog onClose={() => setShows(undefined)} student={student} />}

@@ -35,7 +35,7 @@ export function TeeLine({
         rowGap: 1.5,
       }}
     >
-      {rows.map(({ student, attention }, index) => {
+      {rows.map(({ student, attention, isSeen, heldBy }, index) => {
         const isHere = index === at;
         return (
           <Box
@@ -43,7 +43,7 @@ export function TeeLine({
             component="button"
             type="button"
             aria-pressed={isHere}
-            aria-label={`${student.name}: ${attention.text}`}
+            aria-label={`${student.name}: ${attention.text ?? ''}${isSeen ? ', seen' : ''}${heldBy ? `, ${heldBy} is looking` : ''}`}
             onClick={() => onStop(index)}
             sx={{
               minWidth: 0,
@@ -88,7 +88,7 @@ export function TeeLine({
                 {initials(student.name)}
               </Box>
             </Box>
-            <Mark reason={attention.reason} />
+            <Mark reason={attention.reasons[0]?.reason ?? 'onTrack'} isSeen={isSeen} />
             <Box
               sx={{
                 // On a phone the words of the bay stand at the stop below.
@@ -109,11 +109,13 @@ export function TeeLine({
   );
 }
 
-/** A dot for what presses, a ring for what waits, a short line for what is fine. */
-function Mark({ reason }: { reason: Schemas['AttentionReason'] }) {
+/** A dot for what presses, a ring for what waits, a short line for what is fine, a tick for who was seen. */
+function Mark({ reason, isSeen }: { reason: Schemas['AttentionReason']; isSeen: boolean }) {
   return (
     <svg width="16" height="16" viewBox="0 0 16 16" aria-hidden style={{ margin: '5px 0 2px' }}>
-      {reason === 'pain' ? (
+      {isSeen ? (
+        <path d="M3 8.5l3.5 3.5L13 4.5" fill="none" stroke="currentColor" strokeWidth="2" />
+      ) : reason === 'pain' || reason === 'safety' ? (
         <circle cx="8" cy="8" r="6" fill="#b24e0c" />
       ) : reason === 'onTrack' || reason === 'away' ? (
         <path d="M4 8h8" stroke="currentColor" strokeWidth="2" opacity=".45" />

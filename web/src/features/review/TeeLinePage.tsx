@@ -38,7 +38,9 @@ export function TeeLinePage() {
   const [at, setAt] = useState(0);
   const navigate = useNavigate();
   const rows = line.data?.rows ?? [];
+  const walkPath = whose === everybody ? `/walk?whose=${everybody}` : '/walk';
   useKeys({
+    w: () => void navigate(walkPath),
     ArrowRight: () => setAt((i) => Math.min(rows.length - 1, i + 1)),
     ArrowLeft: () => setAt((i) => Math.max(0, i - 1)),
     Enter: () => {
@@ -52,7 +54,8 @@ export function TeeLinePage() {
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 3, mb: 2, flexWrap: 'wrap' }}>
         <PageHeading>Tee line</PageHeading>
         <Typography sx={{ color: 'text.secondary' }}>
-          {rows.length > 0 && `${line.data?.students ?? rows.length} bays, whoever needs a look first`}
+          {rows.length > 0 &&
+            `${line.data?.students ?? rows.length} bays, whoever needs a look first; ${line.data?.seen ?? 0} seen this week`}
         </Typography>
         {line.data && line.data.counted.mine > 0 && line.data.counted.mine < line.data.counted.all && (
           <Box role="group" aria-label="Whose students">
@@ -67,6 +70,11 @@ export function TeeLinePage() {
           </Box>
         )}
         <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
+          {rows.length > 0 && (
+            <Button component={Link} to={walkPath} variant="contained">
+              Walk the line<Key>w</Key>
+            </Button>
+          )}
           {person.role === 'owner' && <InviteCoach />}
           <Button variant="outlined" onClick={() => setIsAdding(true)}>
             Add a student
@@ -115,8 +123,10 @@ function Stop({ bay }: { bay: Schemas['ReviewRow'] }) {
     >
       <Box>
         <Typography variant="h2">{student.name}</Typography>
-        <Typography sx={{ color: attention.reason === 'pain' ? 'error.main' : 'secondary.main', fontWeight: 620 }}>
-          {reasonInWords(attention)}
+        <Typography
+          sx={{ color: attention.reasons[0]?.reason === 'pain' ? 'error.main' : 'secondary.main', fontWeight: 620 }}
+        >
+          {attention.reasons[0]?.evidenceText || attention.text}
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary', mt: 0.5 }}>
           {levels[student.level]} · {hands[student.hand]}
@@ -167,29 +177,6 @@ function Stop({ bay }: { bay: Schemas['ReviewRow'] }) {
       </Box>
     </Box>
   );
-}
-
-function reasonInWords(attention: Schemas['Attention']): string {
-  switch (attention.reason) {
-    case 'pain':
-      return `Pain: ${attention.text}`;
-    case 'nothingSet':
-      return 'Nothing set for this week';
-    case 'lightPain':
-      return `Still hurts: ${attention.text}`;
-    case 'behind':
-      return `Behind: ${attention.text}`;
-    case 'missed':
-      return `Sessions ${attention.text}, this week and last`;
-    case 'takenOut':
-      return `Look: ${attention.text}`;
-    case 'note':
-      return 'Left a note';
-    case 'away':
-      return 'Away this week';
-    case 'onTrack':
-      return 'On track';
-  }
 }
 
 /** A week of which nothing is due by today: nothing in it can be missing yet. */

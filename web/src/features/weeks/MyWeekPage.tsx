@@ -24,6 +24,7 @@ import { useKeepSessions } from '../sessions/queries';
 import { Unsent } from '../sessions/Unsent';
 import { ProgrammeLine } from '../programmes/ProgrammeLine';
 import { AboutSession } from './AboutSession';
+import { WeekWord } from './WeekWord';
 import { useKeepWarmUps, useLooked, useMyWeek, type Card } from './queries';
 
 /** The student's week: what to practise, today first. */
@@ -91,6 +92,7 @@ export function MyWeekPage() {
           />
         ))}
       </Box>
+      <WeekWord key={view.data.week} studentId={person.studentId ?? ''} week={view.data.week} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 2 }}>
         <Button component={Link} to="/warm-up" variant="outlined" sx={{ minHeight: 56, borderRadius: 28 }}>
           Warm-up

@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261128061802_Initial")]
+    [Migration("20261128095618_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -702,6 +702,119 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("reminder_rounds", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Review.ReviewStopRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<DateOnly>("Monday")
+                        .HasColumnType("date")
+                        .HasColumnName("monday");
+
+                    b.Property<DateTimeOffset?>("HeldAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("held_at");
+
+                    b.Property<Guid?>("HeldBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("held_by");
+
+                    b.Property<DateTimeOffset?>("SeenAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("seen_at");
+
+                    b.Property<Guid?>("SeenBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("seen_by");
+
+                    b.Property<int>("SeenScore")
+                        .HasColumnType("integer")
+                        .HasColumnName("seen_score");
+
+                    b.HasKey("AcademyId", "StudentId", "Monday")
+                        .HasName("pk_review_stops");
+
+                    b.HasIndex("HeldBy")
+                        .HasDatabaseName("ix_review_stops_held_by");
+
+                    b.HasIndex("SeenBy")
+                        .HasDatabaseName("ix_review_stops_seen_by");
+
+                    b.ToTable("review_stops", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Review.StandingRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
+
+                    b.HasKey("AcademyId", "StudentId")
+                        .HasName("pk_student_standings");
+
+                    b.ToTable("student_standings", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Review.SuggestionDecisionRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<DateOnly>("Monday")
+                        .HasColumnType("date")
+                        .HasColumnName("monday");
+
+                    b.Property<string>("SuggestionId")
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("suggestion_id");
+
+                    b.Property<string>("Change")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("change");
+
+                    b.Property<DateTimeOffset>("DecidedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("decided_at");
+
+                    b.Property<Guid>("DecidedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("decided_by");
+
+                    b.Property<string>("Decision")
+                        .IsRequired()
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("decision");
+
+                    b.HasKey("AcademyId", "StudentId", "Monday", "SuggestionId")
+                        .HasName("pk_suggestion_decisions");
+
+                    b.HasIndex("DecidedBy")
+                        .HasDatabaseName("ix_suggestion_decisions_decided_by");
+
+                    b.ToTable("suggestion_decisions", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
@@ -792,6 +905,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("integer")
                         .HasColumnName("order");
 
+                    b.Property<int>("OrdinaryRepetitions")
+                        .HasColumnType("integer")
+                        .HasColumnName("ordinary_repetitions");
+
                     b.Property<Guid?>("PlanId")
                         .HasColumnType("uuid")
                         .HasColumnName("plan_id");
@@ -826,6 +943,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("sent_at");
 
+                    b.Property<int>("SlowRepetitions")
+                        .HasColumnType("integer")
+                        .HasColumnName("slow_repetitions");
+
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
                         .HasColumnName("student_id");
@@ -854,7 +975,7 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("assignments", (string)null);
                 });
 
-            modelBuilder.Entity("MorningRound.Server.Sessions.DrillMeasureRow", b =>
+            modelBuilder.Entity("MorningRound.Server.Sessions.DrillResultRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
                         .HasColumnType("uuid")
@@ -868,19 +989,14 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("segment_id");
 
-                    b.Property<string>("Measure")
-                        .HasMaxLength(60)
-                        .HasColumnType("character varying(60)")
-                        .HasColumnName("measure");
-
                     b.Property<string>("Area")
                         .HasMaxLength(24)
                         .HasColumnType("character varying(24)")
                         .HasColumnName("area");
 
-                    b.Property<int>("Attempts")
-                        .HasColumnType("integer")
-                        .HasColumnName("attempts");
+                    b.Property<Guid>("AssignmentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("assignment_id");
 
                     b.Property<string>("ComparabilityKey")
                         .IsRequired()
@@ -891,6 +1007,11 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<DateOnly>("Day")
                         .HasColumnType("date")
                         .HasColumnName("day");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("document");
 
                     b.Property<Guid>("DrillId")
                         .HasColumnType("uuid")
@@ -908,17 +1029,19 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("student_id");
 
-                    b.Property<double?>("Value")
-                        .HasColumnType("double precision")
-                        .HasColumnName("value");
+                    b.HasKey("AcademyId", "LogId", "SegmentId")
+                        .HasName("pk_drill_results");
 
-                    b.HasKey("AcademyId", "LogId", "SegmentId", "Measure")
-                        .HasName("pk_drill_measures");
+                    b.HasIndex("AcademyId", "StudentId", "Day")
+                        .HasDatabaseName("ix_drill_results_academy_id_student_id_day");
 
                     b.HasIndex("AcademyId", "StudentId", "ComparabilityKey", "Day")
-                        .HasDatabaseName("ix_drill_measures_academy_id_student_id_comparability_key_day");
+                        .HasDatabaseName("ix_drill_results_academy_id_student_id_comparability_key_day");
 
-                    b.ToTable("drill_measures", (string)null);
+                    b.HasIndex("AcademyId", "StudentId", "DrillId", "Day")
+                        .HasDatabaseName("ix_drill_results_academy_id_student_id_drill_id_day");
+
+                    b.ToTable("drill_results", (string)null);
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.EntryConflictRow", b =>
@@ -1048,6 +1171,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("clock_was_off");
 
+                    b.Property<int?>("Confidence")
+                        .HasColumnType("integer")
+                        .HasColumnName("confidence");
+
                     b.Property<Guid?>("ContinuesLogId")
                         .HasColumnType("uuid")
                         .HasColumnName("continues_log_id");
@@ -1096,6 +1223,10 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<string>("Pain")
                         .HasColumnType("jsonb")
                         .HasColumnName("pain");
+
+                    b.Property<int?>("Quality")
+                        .HasColumnType("integer")
+                        .HasColumnName("quality");
 
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
@@ -1439,6 +1570,72 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("students", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Weeks.WeekWordRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<DateOnly>("Monday")
+                        .HasColumnType("date")
+                        .HasColumnName("monday");
+
+                    b.Property<string>("Answer")
+                        .IsRequired()
+                        .HasMaxLength(600)
+                        .HasColumnType("character varying(600)")
+                        .HasColumnName("answer");
+
+                    b.Property<DateTimeOffset?>("AnsweredAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("answered_at");
+
+                    b.Property<DateTimeOffset?>("AskedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("asked_at");
+
+                    b.Property<DateOnly?>("AskedOn")
+                        .HasColumnType("date")
+                        .HasColumnName("asked_on");
+
+                    b.Property<string>("Question")
+                        .IsRequired()
+                        .HasMaxLength(600)
+                        .HasColumnType("character varying(600)")
+                        .HasColumnName("question");
+
+                    b.Property<DateTimeOffset?>("SaidAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("said_at");
+
+                    b.Property<Guid?>("SaidBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("said_by");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.Property<string>("Word")
+                        .IsRequired()
+                        .HasMaxLength(600)
+                        .HasColumnType("character varying(600)")
+                        .HasColumnName("word");
+
+                    b.HasKey("AcademyId", "StudentId", "Monday")
+                        .HasName("pk_week_words");
+
+                    b.HasIndex("SaidBy")
+                        .HasDatabaseName("ix_week_words_said_by");
+
+                    b.ToTable("week_words", (string)null);
+                });
+
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityUserClaim<System.Guid>", b =>
                 {
                     b.HasOne("MorningRound.Server.Storage.Account", null)
@@ -1663,6 +1860,55 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasConstraintName("fk_reminder_rounds_academies_academy_id");
                 });
 
+            modelBuilder.Entity("MorningRound.Server.Review.ReviewStopRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("HeldBy")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_review_stops_accounts_held_by");
+
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("SeenBy")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_review_stops_accounts_seen_by");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_review_stops_students_academy_id_student_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Review.StandingRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_student_standings_students_academy_id_student_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Review.SuggestionDecisionRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("DecidedBy")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_suggestion_decisions_accounts_decided_by");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_suggestion_decisions_students_academy_id_student_id");
+                });
+
             modelBuilder.Entity("MorningRound.Server.Sessions.AssignmentRow", b =>
                 {
                     b.HasOne("MorningRound.Server.Plans.PlanRow", null)
@@ -1679,21 +1925,21 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasConstraintName("fk_assignments_students_academy_id_student_id");
                 });
 
-            modelBuilder.Entity("MorningRound.Server.Sessions.DrillMeasureRow", b =>
+            modelBuilder.Entity("MorningRound.Server.Sessions.DrillResultRow", b =>
                 {
                     b.HasOne("MorningRound.Server.Sessions.SessionLogRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "LogId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
-                        .HasConstraintName("fk_drill_measures_session_logs_academy_id_log_id");
+                        .HasConstraintName("fk_drill_results_session_logs_academy_id_log_id");
 
                     b.HasOne("MorningRound.Server.Students.StudentRow", null)
                         .WithMany()
                         .HasForeignKey("AcademyId", "StudentId")
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
-                        .HasConstraintName("fk_drill_measures_students_academy_id_student_id");
+                        .HasConstraintName("fk_drill_results_students_academy_id_student_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Sessions.EntryConflictRow", b =>
@@ -1842,6 +2088,22 @@ namespace MorningRound.Server.Storage.Migrations
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
                         .HasConstraintName("fk_students_accounts_coach_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Weeks.WeekWordRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("SaidBy")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_week_words_accounts_said_by");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_week_words_students_academy_id_student_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Programmes.ProgrammeRunRow", b =>

@@ -430,6 +430,8 @@ namespace MorningRound.Server.Storage.Migrations
                     is_trimmed = table.Column<bool>(type: "boolean", nullable: false),
                     ended_by_pain = table.Column<bool>(type: "boolean", nullable: false),
                     practised_on = table.Column<DateOnly>(type: "date", nullable: true),
+                    slow_repetitions = table.Column<int>(type: "integer", nullable: false),
+                    ordinary_repetitions = table.Column<int>(type: "integer", nullable: false),
                     listing = table.Column<string>(type: "jsonb", nullable: false),
                     figures = table.Column<string>(type: "jsonb", nullable: true)
                 },
@@ -542,6 +544,42 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "review_stops",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    monday = table.Column<DateOnly>(type: "date", nullable: false),
+                    held_by = table.Column<Guid>(type: "uuid", nullable: true),
+                    held_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    seen_by = table.Column<Guid>(type: "uuid", nullable: true),
+                    seen_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    seen_score = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_review_stops", x => new { x.academy_id, x.student_id, x.monday });
+                    table.ForeignKey(
+                        name: "fk_review_stops_accounts_held_by",
+                        column: x => x.held_by,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_review_stops_accounts_seen_by",
+                        column: x => x.seen_by,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_review_stops_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "rounds",
                 columns: table => new
                 {
@@ -638,6 +676,89 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "student_standings",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    document = table.Column<string>(type: "jsonb", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_student_standings", x => new { x.academy_id, x.student_id });
+                    table.ForeignKey(
+                        name: "fk_student_standings_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "suggestion_decisions",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    monday = table.Column<DateOnly>(type: "date", nullable: false),
+                    suggestion_id = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    decision = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    change = table.Column<string>(type: "jsonb", nullable: true),
+                    decided_by = table.Column<Guid>(type: "uuid", nullable: false),
+                    decided_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_suggestion_decisions", x => new { x.academy_id, x.student_id, x.monday, x.suggestion_id });
+                    table.ForeignKey(
+                        name: "fk_suggestion_decisions_accounts_decided_by",
+                        column: x => x.decided_by,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_suggestion_decisions_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "week_words",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    monday = table.Column<DateOnly>(type: "date", nullable: false),
+                    question = table.Column<string>(type: "character varying(600)", maxLength: 600, nullable: false),
+                    asked_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    asked_on = table.Column<DateOnly>(type: "date", nullable: true),
+                    word = table.Column<string>(type: "character varying(600)", maxLength: 600, nullable: false),
+                    said_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    said_by = table.Column<Guid>(type: "uuid", nullable: true),
+                    answer = table.Column<string>(type: "character varying(600)", maxLength: 600, nullable: false),
+                    answered_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_week_words", x => new { x.academy_id, x.student_id, x.monday });
+                    table.ForeignKey(
+                        name: "fk_week_words_accounts_said_by",
+                        column: x => x.said_by,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_week_words_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "published_sessions",
                 columns: table => new
                 {
@@ -677,6 +798,8 @@ namespace MorningRound.Server.Storage.Migrations
                     lesson_notes = table.Column<int>(type: "integer", nullable: false),
                     minutes = table.Column<double>(type: "double precision", nullable: false),
                     effort = table.Column<int>(type: "integer", nullable: true),
+                    quality = table.Column<int>(type: "integer", nullable: true),
+                    confidence = table.Column<int>(type: "integer", nullable: true),
                     has_note = table.Column<bool>(type: "boolean", nullable: false),
                     pain = table.Column<string>(type: "jsonb", nullable: true),
                     checkpoint = table.Column<string>(type: "character varying(400)", maxLength: 400, nullable: true),
@@ -738,34 +861,33 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
-                name: "drill_measures",
+                name: "drill_results",
                 columns: table => new
                 {
                     academy_id = table.Column<Guid>(type: "uuid", nullable: false),
                     log_id = table.Column<Guid>(type: "uuid", nullable: false),
                     segment_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    measure = table.Column<string>(type: "character varying(60)", maxLength: 60, nullable: false),
                     student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    assignment_id = table.Column<Guid>(type: "uuid", nullable: false),
                     drill_id = table.Column<Guid>(type: "uuid", nullable: false),
                     comparability_key = table.Column<string>(type: "character varying(32)", maxLength: 32, nullable: false),
                     day = table.Column<DateOnly>(type: "date", nullable: false),
-                    value = table.Column<double>(type: "double precision", nullable: true),
-                    attempts = table.Column<int>(type: "integer", nullable: false),
                     rung = table.Column<int>(type: "integer", nullable: false),
                     area = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: true),
-                    shortfall = table.Column<double>(type: "double precision", nullable: true)
+                    shortfall = table.Column<double>(type: "double precision", nullable: true),
+                    document = table.Column<string>(type: "jsonb", nullable: false)
                 },
                 constraints: table =>
                 {
-                    table.PrimaryKey("pk_drill_measures", x => new { x.academy_id, x.log_id, x.segment_id, x.measure });
+                    table.PrimaryKey("pk_drill_results", x => new { x.academy_id, x.log_id, x.segment_id });
                     table.ForeignKey(
-                        name: "fk_drill_measures_session_logs_academy_id_log_id",
+                        name: "fk_drill_results_session_logs_academy_id_log_id",
                         columns: x => new { x.academy_id, x.log_id },
                         principalTable: "session_logs",
                         principalColumns: new[] { "academy_id", "id" },
                         onDelete: ReferentialAction.Restrict);
                     table.ForeignKey(
-                        name: "fk_drill_measures_students_academy_id_student_id",
+                        name: "fk_drill_results_students_academy_id_student_id",
                         columns: x => new { x.academy_id, x.student_id },
                         principalTable: "students",
                         principalColumns: new[] { "academy_id", "id" },
@@ -865,9 +987,19 @@ namespace MorningRound.Server.Storage.Migrations
                 unique: true);
 
             migrationBuilder.CreateIndex(
-                name: "ix_drill_measures_academy_id_student_id_comparability_key_day",
-                table: "drill_measures",
+                name: "ix_drill_results_academy_id_student_id_comparability_key_day",
+                table: "drill_results",
                 columns: new[] { "academy_id", "student_id", "comparability_key", "day" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_drill_results_academy_id_student_id_day",
+                table: "drill_results",
+                columns: new[] { "academy_id", "student_id", "day" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_drill_results_academy_id_student_id_drill_id_day",
+                table: "drill_results",
+                columns: new[] { "academy_id", "student_id", "drill_id", "day" });
 
             migrationBuilder.CreateIndex(
                 name: "ix_drills_academy_id_area",
@@ -925,6 +1057,16 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "ix_programme_waits_academy_id_student_id",
                 table: "programme_waits",
                 columns: new[] { "academy_id", "student_id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_review_stops_held_by",
+                table: "review_stops",
+                column: "held_by");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_review_stops_seen_by",
+                table: "review_stops",
+                column: "seen_by");
 
             migrationBuilder.CreateIndex(
                 name: "ix_rounds_academy_id_student_id_day",
@@ -1004,6 +1146,16 @@ namespace MorningRound.Server.Storage.Migrations
                 table: "students",
                 column: "coach_id");
 
+            migrationBuilder.CreateIndex(
+                name: "ix_suggestion_decisions_decided_by",
+                table: "suggestion_decisions",
+                column: "decided_by");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_week_words_said_by",
+                table: "week_words",
+                column: "said_by");
+
             migrationBuilder.AddForeignKey(
                 name: "fk_account_claims_accounts_user_id",
                 table: "account_claims",
@@ -1063,7 +1215,7 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "data_protection_keys");
 
             migrationBuilder.DropTable(
-                name: "drill_measures");
+                name: "drill_results");
 
             migrationBuilder.DropTable(
                 name: "drills");
@@ -1093,6 +1245,9 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "reminder_rounds");
 
             migrationBuilder.DropTable(
+                name: "review_stops");
+
+            migrationBuilder.DropTable(
                 name: "rounds");
 
             migrationBuilder.DropTable(
@@ -1112,6 +1267,15 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropTable(
                 name: "student_files");
+
+            migrationBuilder.DropTable(
+                name: "student_standings");
+
+            migrationBuilder.DropTable(
+                name: "suggestion_decisions");
+
+            migrationBuilder.DropTable(
+                name: "week_words");
 
             migrationBuilder.DropTable(
                 name: "programme_runs");
