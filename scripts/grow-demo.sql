@@ -26,8 +26,11 @@ INSERT INTO session_logs SELECT new.* FROM session_logs t, ks,
     'assignment_id', pg_temp.copied(assignment_id, k), 'continues_log_id', pg_temp.copied(continues_log_id, k))) new;
 INSERT INTO session_entries SELECT new.* FROM session_entries t, ks,
   jsonb_populate_record(t, jsonb_build_object('log_id', pg_temp.copied(log_id, k))) new;
-INSERT INTO drill_measures SELECT new.* FROM drill_measures t, ks,
-  jsonb_populate_record(t, jsonb_build_object('log_id', pg_temp.copied(log_id, k), 'student_id', pg_temp.copied(student_id, k))) new;
+INSERT INTO drill_results SELECT new.* FROM drill_results t, ks,
+  jsonb_populate_record(t, jsonb_build_object('log_id', pg_temp.copied(log_id, k), 'student_id', pg_temp.copied(student_id, k),
+    'assignment_id', pg_temp.copied(assignment_id, k))) new;
+INSERT INTO student_standings SELECT new.* FROM student_standings t, ks,
+  jsonb_populate_record(t, jsonb_build_object('student_id', pg_temp.copied(student_id, k))) new;
 
 -- Older history of every student: the same weeks again, a block earlier each time.
 CREATE TEMP TABLE blocks AS SELECT b, 91 * b AS days FROM generate_series(1, :blocks) b;
@@ -42,9 +45,10 @@ INSERT INTO session_logs SELECT new.* FROM session_logs t JOIN logs l ON l.id = 
   jsonb_populate_record(t, jsonb_build_object('id', pg_temp.copied(t.id, -b), 'assignment_id', pg_temp.copied(t.assignment_id, -b),
     'continues_log_id', pg_temp.copied(t.continues_log_id, -b), 'day', t.day - days,
     'finished_at', t.finished_at - days * interval '1 day', 'last_at', t.last_at - days * interval '1 day')) new;
-INSERT INTO drill_measures SELECT new.* FROM drill_measures t JOIN logs l ON l.id = t.log_id, blocks,
-  jsonb_populate_record(t, jsonb_build_object('log_id', pg_temp.copied(t.log_id, -b), 'day', t.day - days)) new;
+INSERT INTO drill_results SELECT new.* FROM drill_results t JOIN logs l ON l.id = t.log_id, blocks,
+  jsonb_populate_record(t, jsonb_build_object('log_id', pg_temp.copied(t.log_id, -b), 'day', t.day - days,
+    'assignment_id', pg_temp.copied(t.assignment_id, -b))) new;
 COMMIT;
 ANALYZE;
 SELECT (SELECT count(*) FROM students) AS students, (SELECT count(*) FROM plans) AS plans,
-  (SELECT count(*) FROM assignments) AS sessions, (SELECT count(*) FROM drill_measures) AS figures;
+  (SELECT count(*) FROM assignments) AS sessions, (SELECT count(*) FROM drill_results) AS figures;

@@ -371,13 +371,7 @@ internal static class DemoFiles
                             By = today.AddDays(50),
                         },
                     },
-                }.Bag(
-                    today,
-                    92,
-                    5,
-                    LengthUnit.Yards,
-                    [Club.Hybrid, Club.Iron7, Club.Iron9, Club.PitchingWedge, Club.SandWedge]
-                ),
+                }.Bag(today, 92, 5, LengthUnit.Yards, [Club.Hybrid, Club.Iron7, Club.Iron9, Club.PitchingWedge, Club.SandWedge]),
             },
             _ => new StudentFile { Coach = new CoachSection { Approach = Approach.EvenSplit } },
         };

@@ -1,8 +1,10 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Logging.Abstractions;
 using MorningRound.Core.Calendar;
+using MorningRound.Core.Drills;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Review;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Statistics;
 using MorningRound.Core.Weeks;
@@ -126,6 +128,7 @@ internal sealed class DemoHistory
             await LayOutAsync(student, cancel);
         await LayOutSquadsAsync(cancel);
         await LayOutMailsAsync(cancel);
+        await LayOutWordsAsync(cancel);
         await transaction.CommitAsync(cancel);
         _db.ChangeTracker.Clear();
     }
@@ -204,6 +207,43 @@ internal sealed class DemoHistory
         }
 
         await new MailDelivery(_db, _clock, settings, NullLogger<MailDelivery>.Instance).DeliverAsync(cancel);
+    }
+
+    /// <summary>What coach and students said about their weeks, and one decision that waits to be published.</summary>
+    private async Task LayOutWordsAsync(CancellationToken cancel)
+    {
+        var words = new WordService(_db, _clock);
+        var otto = _studentIds[DemoSquad.SignedInStudent];
+        var asOtto = _coach with { Role = AcademyRole.Student, StudentId = otto };
+        _clock.Turn(ThisWeek.Monday.AddDays(-1), 19);
+        await words.SayAsync(_coach, otto, ThisWeek.Plus(-1), DemoWords.Said, RowVersion.New, cancel);
+        await words.AnswerAsync(asOtto, ThisWeek.Plus(-1), DemoWords.Answered, new RowVersion(1), cancel);
+        _clock.Turn(ThisWeek.Monday, 20);
+        await words.AskAsync(asOtto, ThisWeek, DemoWords.Asked, RowVersion.New, cancel);
+        var (assignment, drilled) = (
+            await _db
+                .Assignments.AsNoTracking()
+                .Where(a => a.StudentId == otto && a.Monday == ThisWeek.Monday && a.PublishedAt != null)
+                .OrderBy(a => a.Day)
+                .ToListAsync(cancel)
+        )
+            .SelectMany(a => a.Document.Practice().Select(s => (a.Id, Segment: s)))
+            .First(p => p.Segment is { Phase: not Phase.WarmUp, Drill: not null });
+        var decision = new DecisionInput
+        {
+            Week = ThisWeek.Plus(1).ToString(),
+            SuggestionId = $"drill-{assignment}-{drilled.Id}",
+            Decision = Decision.Other,
+            Change = new WeekChange
+            {
+                Kind = SuggestionKind.Retest,
+                Segments = [new AssignedSegment(assignment, drilled.Id)],
+                DrillId = drilled.Drill!.DrillId,
+                OnRung = drilled.Drill.Rung,
+                Group = drilled.Phase.Group(),
+            },
+        };
+        await new WalkService(_db, _clock).DecideAsync(_coach, otto, ThisWeek.Plus(1), decision, cancel);
     }
 
     private async Task LayOutProgrammesAsync(CancellationToken cancel)

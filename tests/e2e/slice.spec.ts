@@ -156,8 +156,8 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
     'aria-label',
     /4 May: 56 %, 0 of 1 sessions whole$/,
   );
-  await expect(coach.getByRole('img', { name: /^Focus by week/ })).toHaveAttribute('aria-label', /4 May: 7\.0$/);
-  await expect(coach.getByRole('img', { name: /^Effort by week/ })).toHaveAttribute('aria-label', /4 May: 0\.0$/);
+  await expect(coach.getByRole('img', { name: /^Focus, 0 to 10/ })).toHaveAttribute('aria-label', /6 May 7$/);
+  await expect(coach.getByRole('img', { name: /^Effort, 0 to 10/ })).toHaveAttribute('aria-label', /6 May 0$/);
   await coach.getByTestId('session-tile').click();
   await coach.getByRole('link', { name: 'Open', exact: true }).click();
   await expect(coach.getByTestId('completion')).toHaveText('56 %');

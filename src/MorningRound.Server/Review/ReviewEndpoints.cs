@@ -27,8 +27,8 @@ public static class ReviewEndpoints
                 service.OneAsync(caller, studentId, cancel)
         );
         var stop = review.MapGroup("/stops/{studentId:guid}");
-        stop.MapGet(
-            "",
+        review.MapGet(
+            "/stops/{studentId:guid}",
             (Guid studentId, Caller caller, StopService service, CancellationToken cancel) =>
                 service.GetAsync(caller, studentId, cancel)
         );

@@ -62,7 +62,7 @@ public sealed class WordService(MorningRoundDb db, DomainClock clock)
     /// <summary>What was said about a week.</summary>
     public async Task<WeekWordView> GetAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
     {
-        caller.EnsureCanAccess(studentId, "student");
+        await EnsureStudentAsync(caller, studentId, cancel);
         return await ViewAsync(await RowOf(caller, studentId, week).SingleOrDefaultAsync(cancel), week, cancel);
     }
 
@@ -158,12 +158,10 @@ public sealed class WordService(MorningRoundDb db, DomainClock clock)
         CancellationToken cancel
     )
     {
-        caller.EnsureCanAccess(studentId, "student");
+        await EnsureStudentAsync(caller, studentId, cancel);
         var errors = new FieldErrors().RequireText(text, "text", LongestWord);
         if (errors.Found.Count > 0)
             throw ApiProblemException.Invalid(errors.Found);
-        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel))
-            throw ApiProblemException.NotFound("student");
         var saved = await db.SaveAsync(
             expected,
             new GuardedRow<WeekWordRow>
@@ -187,6 +185,13 @@ public sealed class WordService(MorningRoundDb db, DomainClock clock)
             cancel
         );
         return await ViewAsync(saved, week, cancel);
+    }
+
+    private async Task EnsureStudentAsync(Caller caller, Guid studentId, CancellationToken cancel)
+    {
+        caller.EnsureCanAccess(studentId, "student");
+        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel))
+            throw ApiProblemException.NotFound("student");
     }
 
     private IQueryable<WeekWordRow> RowOf(Caller caller, Guid studentId, IsoWeek week) =>

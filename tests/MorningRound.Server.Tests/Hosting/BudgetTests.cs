@@ -13,7 +13,7 @@ public sealed class BudgetTests(OneDemo demo, OneSchool one) : IClassFixture<One
 
     [Theory]
     [InlineData("/api/accounts/session", 4, 0.5)]
-    [InlineData("/api/review/tee-line", 5, 6)]
+    [InlineData("/api/review/tee-line", 5, 8)]
     [InlineData("/api/plans", 3, 6)]
     [InlineData("/api/plans?text=putting&order=used", 3, 6)]
     [InlineData("/api/drills", 2, 10)]
@@ -23,8 +23,8 @@ public sealed class BudgetTests(OneDemo demo, OneSchool one) : IClassFixture<One
     [InlineData("/api/weeks/2026-W19/students/{student}", 7, 4)]
     [InlineData("/api/weeks/2026-W19/sheet", 6, 12)]
     [InlineData("/api/weeks/2026-W19/sheet?student={student}", 7, 4)]
-    [InlineData("/api/progress/{student}", 3, 4)]
-    [InlineData("/api/progress/{student}?weeks=104", 3, 8)]
+    [InlineData("/api/progress/{student}", 8, 12)]
+    [InlineData("/api/progress/{student}?weeks=104", 8, 16)]
     [InlineData("/api/plans/context/{student}", 8, 2)]
     public async Task A_screen_asks_little_and_gets_little(string path, int statements, double kilobytes)
     {

@@ -590,7 +590,78 @@ public class RightsMatrixTests
             [401, 200, 200, 200, 404, 404, 404]
         ),
         new("GET", "/api/progress/{studentId:guid}", i => ($"/api/progress/{i.Student}", null), OwnAndCoaches),
+        new(
+            "GET",
+            "/api/progress/{studentId:guid}/drills/{drillId:guid}",
+            i => ($"/api/progress/{i.Student}/drills/{i.New}", null),
+            OwnAndCoaches
+        ),
         new("GET", "/api/review/tee-line", _ => ("/api/review/tee-line", null), CoachesOfAny),
+        new("GET", "/api/review/students/{studentId:guid}", i => ($"/api/review/students/{i.Student}", null), CoachesHere),
+        new("GET", "/api/review/stops/{studentId:guid}", i => ($"/api/review/stops/{i.Student}", null), CoachesHere),
+        new(
+            "PUT",
+            "/api/review/stops/{studentId:guid}/held",
+            i => ($"/api/review/stops/{i.Student}/held", new { }),
+            [401, 204, 409, 403, 403, 404, 403]
+        ),
+        new(
+            "DELETE",
+            "/api/review/stops/{studentId:guid}/held",
+            i => ($"/api/review/stops/{i.Student}/held", ("If-Match", (object?)null)),
+            [401, 204, 204, 403, 403, 204, 403]
+        ),
+        new(
+            "PUT",
+            "/api/review/stops/{studentId:guid}/seen",
+            i => ($"/api/review/stops/{i.Student}/seen", new { score = 1 }),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
+        new(
+            "PUT",
+            "/api/review/stops/{studentId:guid}/decision",
+            i =>
+                (
+                    $"/api/review/stops/{i.Student}/decision",
+                    new
+                    {
+                        week = TestServer.Week,
+                        suggestionId = "one",
+                        decision = "left",
+                    }
+                ),
+            CoachesHere
+        ),
+        new(
+            "POST",
+            "/api/review/stops/{studentId:guid}/publish",
+            i => ($"/api/review/stops/{i.Student}/publish", new { week = "2026-W30" }),
+            CoachesHere
+        ),
+        new(
+            "GET",
+            "/api/weeks/{week}/students/{studentId:guid}/word",
+            i => ($"/api/weeks/{TestServer.Week}/students/{i.Student}/word", null),
+            OwnAndCoaches
+        ),
+        new(
+            "PUT",
+            "/api/weeks/{week}/students/{studentId:guid}/word",
+            i => ($"/api/weeks/2026-W31/students/{i.Student}/word", ("If-None-Match", (object)new { text = "Slower." })),
+            [401, 200, 200, 403, 403, 404, 403]
+        ),
+        new(
+            "PUT",
+            "/api/weeks/{week}/question",
+            _ => ("/api/weeks/2026-W32/question", ("If-None-Match", (object)new { text = "How far?" })),
+            [401, 403, 403, 200, 200, 403, 200]
+        ),
+        new(
+            "PUT",
+            "/api/weeks/{week}/answer",
+            _ => ("/api/weeks/2026-W31/answer", ("If-Match", (object)new { text = "Yes." })),
+            [401, 403, 403, 200, 404, 403, 404]
+        ),
         new("GET", "/health/live", _ => ("/health/live", null), Anybody),
         new("GET", "/health/ready", _ => ("/health/ready", null), Anybody),
         new("GET", "/openapi/{documentName}.json", _ => ("/openapi/v1.json", null), Anybody),
@@ -713,7 +784,10 @@ public class RightsMatrixTests
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM published_sessions t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_logs t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entries t),
-                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drill_measures t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM drill_results t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM week_words t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM review_stops t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM suggestion_decisions t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plan_uses t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM squads t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM programmes t),

@@ -1,4 +1,6 @@
+using System.Net;
 using MorningRound.Core.Plans;
+using MorningRound.Server.Tests.Review;
 
 namespace MorningRound.Server.Tests.Progress;
 
@@ -40,5 +42,58 @@ public class ProgressTests(OneSchool fixture) : IClassFixture<OneSchool>
         Assert.Null(week["ratings"]!["quality"]);
         Assert.Null(progress["weeks"]![0]!["completion"]!["fraction"]);
         Assert.Equal(id, progress["recent"]![0]!["assignmentId"]!.GetValue<Guid>());
+    }
+
+    [Fact]
+    public async Task Results_feed_curve_goal_and_standing_and_every_dot_opens_its_session()
+    {
+        await using var server = await TestServer.NewAsync();
+        var (school, sessions) = await WalkTests.PractisedAsync(server, 13, 14, 15);
+        await school.WriteFileAsync(
+            school.StudentId,
+            new
+            {
+                coach = new
+                {
+                    focus = new
+                    {
+                        fault = "Starts left",
+                        quantity = new
+                        {
+                            what = "share made",
+                            unit = "%",
+                            drillId = School.Second,
+                            rung = 0,
+                            measure = "share",
+                            least = 60,
+                        },
+                    },
+                },
+            }
+        );
+        foreach (var who in new[] { school.Coach, school.Student })
+        {
+            var progress = (await who.GetAsync($"/api/progress/{school.StudentId}")).Body!;
+            var curve = Assert.Single(progress["curves"]!.AsArray())!;
+            Assert.Equal(sessions.Order(), curve["dots"]!.AsArray().Select(d => d!["sessionId"]!.GetValue<Guid>()).Order());
+            // 42 of 60 is 70 %.
+            Assert.Equal(70, progress["goal"]!["now"]!["value"]!.GetValue<double>(), 9);
+            Assert.Equal("perhapsMet", progress["goal"]!["state"]!.GetValue<string>());
+        }
+
+        var large = await school.Student.GetAsync($"/api/progress/{school.StudentId}/drills/{School.Second}?group=block");
+        Assert.Equal(3, large.Body!["curve"]!["dots"]!.AsArray().Count);
+        Assert.Null(
+            (
+                await school.Student.GetAsync($"/api/progress/{school.StudentId}/drills/{School.Second}?group=randomOrOnCourse")
+            ).Body!["curve"]
+        );
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await school.Student.GetAsync($"/api/progress/{school.StudentId}/drills/{School.Second}?group=both")).Status
+        );
+        // Saving the goal was enough for the tee line to know of it.
+        var looked = (await school.Coach.GetAsync($"/api/review/students/{school.StudentId}")).Body!;
+        Assert.Contains(looked["attention"]!["reasons"]!.AsArray(), r => r!["reason"]!.GetValue<string>() == "goalMet");
     }
 }

@@ -95,7 +95,7 @@ public class TeeLineTests
     }
 
     /// <summary>Sets the clock forward to some time of a day.</summary>
-    private static void GoTo(TestServer server, string day)
+    internal static void GoTo(TestServer server, string day)
     {
         var today = server.Services.GetRequiredService<DomainClock>().Today("UTC");
         var days = DateOnly.Parse(day, CultureInfo.InvariantCulture).DayNumber - today.DayNumber;

@@ -106,6 +106,9 @@ public class DocumentCorpusTests(OneDemo demo) : IClassFixture<OneDemo>
             ["pain-notes"] = "SELECT pain FROM session_logs WHERE pain IS NOT NULL",
             ["session-entry"] = "SELECT document FROM session_entries",
             ["drill"] = "SELECT document FROM drills",
+            ["kept-result"] = "SELECT document FROM drill_results",
+            ["standing"] = "SELECT document FROM student_standings",
+            ["week-change"] = "SELECT change FROM suggestion_decisions WHERE change IS NOT NULL",
         };
         await using var connection = new NpgsqlConnection(demo.Server.Connection);
         await connection.OpenAsync();

@@ -144,6 +144,13 @@ function Beside({ progress, from }: { progress: Progress; from: string }) {
   );
 }
 
+/** What was done of a week: a week without a figure has none, which is not the same as nothing. */
+const doneInWords = ({ monday, completion, sessionsDone, sessions }: Schemas['WeekFigureView']) =>
+  `${dayName(monday).slice(4)}: ` +
+  (completion.fraction === null
+    ? 'nothing counted'
+    : `${percent(completion.fraction)}, ${sessionsDone} of ${sessions} sessions whole`);
+
 const bands: Record<Schemas['LoadBand'], string> = {
   light: 'a light week',
   usual: 'usual',
@@ -199,13 +206,13 @@ export function Loads({ progress }: { progress: Progress }) {
       </Typography>
       <Box
         role="img"
-        aria-label={weeks.map((w) => `week of ${dayName(w.monday)}: ${percent(w.completion.fraction)}`).join('; ')}
+        aria-label={`Completion by week. ${weeks.map(doneInWords).join('; ')}`}
         sx={{ display: 'flex', alignItems: 'flex-end', gap: '3px', height: 56, mt: 1, borderBottom: '1.5px solid' }}
       >
         {weeks.map((w) => (
           <Box
             key={w.monday}
-            title={`Week of ${dayName(w.monday)}: ${percent(w.completion.fraction)}`}
+            title={doneInWords(w)}
             sx={{
               flex: 1,
               height: `${Math.max(2, 100 * (w.completion.fraction ?? 0))}%`,

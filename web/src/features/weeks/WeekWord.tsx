@@ -25,7 +25,7 @@ export function WeekWord({ studentId, week }: { studentId: string; week: string 
   };
   return (
     <Box component="section" aria-label="Word" sx={{ mt: 2 }}>
-      {question && (
+      {question && said && (
         <Typography>
           <b>You asked:</b> {question}
         </Typography>
