@@ -16,6 +16,7 @@ const coachParts = [
   'DrillPage',
   'HandOverDialog',
   'HolesFields',
+  'GoalsPage',
   'GroundsPage',
   'Head',
   'InvitationDialog',

@@ -35,7 +35,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
   const phone = await onPhone(browser, { serviceWorkers: 'allow' });
   await studentWithSession(coach, phone, 'Nora Funkloch');
   await phone.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  // Nothing but the week was opened: the session and the warm-ups were fetched beforehand.
+  // Nothing but the week was opened, with what was said about it: the session and the warm-ups were fetched beforehand.
   await expect
     .poll(() =>
       phone.evaluate(
@@ -49,7 +49,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
           }),
       ),
     )
-    .toBe(3);
+    .toBe(4);
   await phone.context().setOffline(true);
   await phone.reload();
 

@@ -1,6 +1,6 @@
 using System.Text.Json.Serialization;
 using MorningRound.Core.Calendar;
-using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Progress;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
@@ -200,12 +200,12 @@ public sealed record Attention(IReadOnlyList<ReasonToStop> Reasons)
                 (isDizzy ? ReviewSentences.DizzyEvidence : ReviewSentences.OverheatedEvidence).Of(Day(unwellOn))
             );
         }
-        else if (facts.Standing?.LoadIn(IsoWeek.Of(today)) is { } ratio && ratio > Standing.TooMuchLoad)
+        else if (facts.Standing?.LoadIn(IsoWeek.Of(today)) is { } ratio && ratio > WeekLoad.CautionAbove)
         {
             yield return Stop(
                 AttentionReason.Safety,
                 ReviewSentences.LoadHigh.Of(ratio),
-                ReviewSentences.LoadEvidence.Of(ratio, Standing.TooMuchLoad)
+                ReviewSentences.LoadEvidence.Of(ratio, WeekLoad.CautionAbove)
             );
         }
     }

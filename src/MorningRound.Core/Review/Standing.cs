@@ -58,9 +58,6 @@ public sealed record PlateauStanding(string Drill, string Text);
 /// </summary>
 public sealed record Standing
 {
-    /// <summary>Above this the week's load is a reason to look. Gabbett, Br J Sports Med 50 (2016) 273.</summary>
-    public const double TooMuchLoad = 1.5;
-
     /// <summary>So much of four weeks done is honest effort.</summary>
     private const double HonestFrom = 0.8;
 

@@ -1,4 +1,5 @@
 using MorningRound.Core.Drills;
+using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Progress;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
@@ -52,6 +53,9 @@ public sealed record ProgressView
 
     /// <summary>The load of each week with its band, oldest first.</summary>
     public required IReadOnlyList<LoadOfWeekView> Loads { get; init; }
+
+    /// <summary>Between which ratios a week's load is usual, and above which it is a reason to look.</summary>
+    public required LoadBounds LoadBounds { get; init; }
 
     /// <summary>What the minutes went into.</summary>
     public required PractisedMinutes Minutes { get; init; }
@@ -184,10 +188,13 @@ public sealed record RatingBeside(RatingKind Kind, RatingChange Change)
 }
 
 /// <summary>The load of one week.</summary>
-public sealed record LoadOfWeekView(DateOnly Monday, double Load, double? Usual, double? Ratio, Core.Plans.Checks.LoadBand? Band)
+public sealed record LoadOfWeekView(DateOnly Monday, double Load, double? Usual, double? Ratio, LoadBand? Band)
 {
     public static LoadOfWeekView Of(LoadOfWeek load) => new(load.Week.Monday, load.Load, load.Usual, load.Ratio, load.Band);
 }
+
+/// <summary>The bounds that a week's load is read by.</summary>
+public sealed record LoadBounds(double UsualFrom, double UsualTo, double CautionAbove);
 
 /// <summary>A competition on a time axis.</summary>
 public sealed record CompetitionDays(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay);

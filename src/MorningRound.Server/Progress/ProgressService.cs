@@ -108,6 +108,7 @@ public sealed class ProgressService(
                     )
                     .Select(LoadOfWeekView.Of),
             ],
+            LoadBounds = new LoadBounds(WeekLoad.UsualFrom, WeekLoad.UsualTo, WeekLoad.CautionAbove),
             Minutes = PractisedMinutes.Of(shown.Select(s => s.Figures).OfType<SessionFigures>()),
             Competitions = CompetitionsOf(file, first.Monday),
             Checkpoint = await logs.CheckpointAsync(caller, studentId, cancel),

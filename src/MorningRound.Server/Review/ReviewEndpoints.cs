@@ -22,6 +22,11 @@ public static class ReviewEndpoints
                 service.GetAsync(caller, rows, everybody, cancel)
         );
         review.MapGet(
+            "/goals",
+            (Guid? squad, Caller caller, SquadGoalsService service, CancellationToken cancel, bool everybody = false) =>
+                service.GetAsync(caller, squad, everybody, cancel)
+        );
+        review.MapGet(
             "/students/{studentId:guid}",
             (Guid studentId, Caller caller, TeeLineService service, CancellationToken cancel) =>
                 service.OneAsync(caller, studentId, cancel)

@@ -2,6 +2,7 @@ using MorningRound.Server.Accounts;
 using MorningRound.Server.Calendars;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
+using MorningRound.Server.Exports;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
@@ -46,6 +47,7 @@ public static class MorningRoundServer
         api.MapReminders();
         api.MapProgress();
         api.MapReview();
+        api.MapExports();
         app.MapCalendarFeed();
         app.MapHealth();
         app.MapOpenApi().AllowAnonymous();

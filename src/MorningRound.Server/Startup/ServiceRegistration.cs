@@ -11,6 +11,7 @@ using MorningRound.Server.Accounts;
 using MorningRound.Server.Calendars;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
+using MorningRound.Server.Exports;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
@@ -105,8 +106,10 @@ internal static class ServiceRegistration
             .AddScoped<TeeLineService>()
             .AddScoped<WalkService>()
             .AddScoped<StopService>()
+            .AddScoped<SquadGoalsService>()
             .AddScoped<StandingService>()
             .AddScoped<IStandings>(provider => provider.GetRequiredService<StandingService>());
+        services.AddScoped<ExportService>();
 
         services.Configure<JsonOptions>(options => CoreJson.ApplyToOutside(options.SerializerOptions));
         services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);

@@ -34,6 +34,7 @@ public class CapabilityTests
         "Reminders",
         "Progress",
         "Review",
+        "Exports",
         "Startup",
     ];
 

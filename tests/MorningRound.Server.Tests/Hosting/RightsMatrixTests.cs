@@ -597,6 +597,9 @@ public class RightsMatrixTests
             OwnAndCoaches
         ),
         new("GET", "/api/review/tee-line", _ => ("/api/review/tee-line", null), CoachesOfAny),
+        new("GET", "/api/review/goals", _ => ("/api/review/goals", null), CoachesOfAny),
+        new("GET", "/api/exports/{table}.csv", _ => ("/api/exports/sessions.csv", null), CoachesOfAny),
+        new("GET", "/api/exports/students/{studentId:guid}", i => ($"/api/exports/students/{i.Student}", null), OwnAndCoaches),
         new("GET", "/api/review/students/{studentId:guid}", i => ($"/api/review/students/{i.Student}", null), CoachesHere),
         new("GET", "/api/review/stops/{studentId:guid}", i => ($"/api/review/stops/{i.Student}", null), CoachesHere),
         new(

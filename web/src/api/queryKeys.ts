@@ -85,6 +85,7 @@ export const reminderKeys = {
 export const progressKeys = {
   all: ['progress'] as const,
   one: (studentId: string) => ['progress', studentId] as const,
+  span: (studentId: string, weeks: number) => ['progress', studentId, 'span', weeks] as const,
   drill: (studentId: string, drillId: string, group: string) => ['progress', studentId, drillId, group] as const,
 };
 
@@ -92,6 +93,7 @@ export const reviewKeys = {
   teeLine: ['tee-line'] as const,
   teeLineOf: (walk: object) => ['tee-line', walk] as const,
   walk: ['walk'] as const,
+  goals: (query: object) => ['tee-line', 'goals', query] as const,
   student: (studentId: string) => ['tee-line', 'student', studentId] as const,
   stop: (studentId: string) => ['tee-line', 'stop', studentId] as const,
 };

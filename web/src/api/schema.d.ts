@@ -3525,6 +3525,44 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/review/goals': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          squad?: string;
+          everybody?: boolean;
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SquadGoalsView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/review/students/{studentId}': {
     parameters: {
       query?: never;
@@ -3768,6 +3806,82 @@ export interface paths {
         };
       };
     };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/exports/{table}.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          from?: string;
+          to?: string;
+          student?: string;
+        };
+        header?: never;
+        path: {
+          table: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/exports/students/{studentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StudentExport'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -4486,6 +4600,13 @@ export interface components {
       drill: components['schemas']['Drill'];
       analysis: components['schemas']['DrillAnalysis'];
     };
+    EntryExport: {
+      /** Format: uuid */
+      logId: string;
+      /** Format: uuid */
+      sessionId: string;
+      entry: components['schemas']['SessionEntry'];
+    };
     /** @enum {string} */
     Equipment:
       | 'alignmentSticks'
@@ -4881,6 +5002,23 @@ export interface components {
       text?: string;
       forecastText?: null | string;
     };
+    GoalStanding: {
+      what: string;
+      unit: string;
+      state: components['schemas']['GoalState'];
+      /** Format: double */
+      start: null | number;
+      /** Format: double */
+      now: null | number;
+      doubt: null | components['schemas']['Interval'];
+      /** Format: double */
+      least: null | number;
+      /** Format: double */
+      most: null | number;
+      /** Format: date */
+      by: null | string;
+      text: string;
+    };
     /** @enum {string} */
     GoalState: 'notMeasured' | 'tooFew' | 'onTheWay' | 'perhapsMet' | 'met';
     Green: {
@@ -5078,6 +5216,29 @@ export interface components {
       /** Format: double */
       deviation: null | number;
     };
+    KeptResult: {
+      drill: string;
+      modifiers?: string;
+      skill?: string;
+      criterion?: string;
+      phase: components['schemas']['Phase'];
+      intent: components['schemas']['Intent'];
+      clubs?: components['schemas']['ClubGroup'];
+      leading: components['schemas']['MeasureKind'];
+      values: {
+        [key: string]: null | number;
+      };
+      doubt?: null | components['schemas']['Interval'];
+      /** Format: int32 */
+      attempts: number;
+      successes?: null | components['schemas']['CountOf'];
+      quantities?: components['schemas']['KeptQuantity'][];
+      tags?: components['schemas']['KeptTag'][];
+      misses?: null | components['schemas']['MissCounts'];
+      goal?: null | components['schemas']['DrillGoal'];
+      goalMet?: null | boolean;
+      recording?: components['schemas']['Recording'];
+    };
     KeptTag: {
       group: components['schemas']['TagGroup'];
       tag: string;
@@ -5182,6 +5343,14 @@ export interface components {
     };
     /** @enum {string} */
     LoadBand: 'light' | 'usual' | 'busy' | 'caution';
+    LoadBounds: {
+      /** Format: double */
+      usualFrom: number;
+      /** Format: double */
+      usualTo: number;
+      /** Format: double */
+      cautionAbove: number;
+    };
     LoadOfWeekView: {
       /** Format: date */
       monday: string;
@@ -5853,6 +6022,13 @@ export interface components {
       phases: components['schemas']['MinutesOfOfPhase'][];
       intents: components['schemas']['MinutesOfOfIntent'][];
     };
+    PractisedPart: {
+      area: null | components['schemas']['Area'];
+      phase: components['schemas']['Phase'];
+      intent: components['schemas']['Intent'];
+      /** Format: double */
+      minutes: number;
+    };
     Programme: {
       name: string;
       purpose?: string;
@@ -5983,6 +6159,7 @@ export interface components {
       sessions: components['schemas']['SessionDot'][];
       ratings: components['schemas']['RatingBeside'][];
       loads: components['schemas']['LoadOfWeekView'][];
+      loadBounds: components['schemas']['LoadBounds'];
       minutes: components['schemas']['PractisedMinutes'];
       competitions: components['schemas']['CompetitionDays'][];
       checkpoint: null | components['schemas']['CheckpointView'];
@@ -6144,6 +6321,18 @@ export interface components {
       dots: components['schemas']['CurveDot'][];
       trend: components['schemas']['CurveTrend'];
       best: null | components['schemas']['PersonalBest'];
+    };
+    ResultExport: {
+      /** Format: uuid */
+      sessionId: string;
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: uuid */
+      drillId: string;
+      comparable: string;
+      /** Format: date */
+      day: string;
+      result: components['schemas']['KeptResult'];
     };
     /** @enum {string} */
     ResultStatus: 'nothing' | 'underWay' | 'stopped' | 'complete' | 'doesNotFit';
@@ -6927,6 +7116,30 @@ export interface components {
       /** Format: int32 */
       clockOffset?: null | number;
     };
+    SessionExport: {
+      /** Format: uuid */
+      sessionId: string;
+      /** Format: date */
+      monday: string;
+      /** Format: date */
+      day: null | string;
+      requirement: components['schemas']['Requirement'];
+      excuse: null | components['schemas']['Excuse'];
+      plan: components['schemas']['SessionPlan'];
+      figures: null | components['schemas']['SessionFigures'];
+    };
+    SessionFigures: {
+      /** Format: double */
+      minutes: number;
+      strokes: components['schemas']['Strokes'];
+      /** Format: int32 */
+      worstPain: null | number;
+      ratings: components['schemas']['SessionRated'][];
+      parts?: components['schemas']['PractisedPart'][];
+      /** Format: int32 */
+      tickedSegments?: number;
+      recording?: components['schemas']['Recording'];
+    };
     SessionNotes: {
       tailored?: string[];
       offers?: components['schemas']['NextStepOffer'][];
@@ -7148,6 +7361,22 @@ export interface components {
       /** Format: int32 */
       minutes?: null | number;
     };
+    SquadGoal: {
+      /** Format: uuid */
+      studentId: string;
+      name: string;
+      goal: null | components['schemas']['GoalStanding'];
+      /** Format: int32 */
+      judgedDrills: number;
+      /** Format: int32 */
+      betterDrills: number;
+      /** Format: double */
+      doneShare: null | number;
+    };
+    SquadGoalsView: {
+      rows: components['schemas']['SquadGoal'][];
+      counted: components['schemas']['CountedStudents'];
+    };
     SquadInput: {
       name: string;
       members?: string[];
@@ -7215,6 +7444,18 @@ export interface components {
       name: string;
       role: components['schemas']['AcademyRole'];
       fields: string[];
+    };
+    StudentExport: {
+      name: string;
+      level: components['schemas']['Level'];
+      hand: components['schemas']['Hand'];
+      coachNote: null | string;
+      file: components['schemas']['StudentFile'];
+      sessions: components['schemas']['SessionExport'][];
+      entries: components['schemas']['EntryExport'][];
+      results: components['schemas']['ResultExport'][];
+      rounds: components['schemas']['Round'][];
+      words: components['schemas']['WordExport'][];
     };
     StudentFile: {
       own?: components['schemas']['StudentSection'];
@@ -7570,6 +7811,13 @@ export interface components {
       /** Format: double */
       most?: null | number;
       turnsWithHand?: boolean;
+    };
+    WordExport: {
+      /** Format: date */
+      monday: string;
+      question: string;
+      word: string;
+      answer: string;
     };
     WordInput: {
       text: string;

@@ -88,6 +88,12 @@ export const router = createBrowserRouter([
             path: '/students/:id/drills/:drillId',
             lazy: () => named(import('../features/progress/CurvePage'), 'CurvePage'),
           },
+          {
+            path: '/students/:id/report',
+            lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage'),
+          },
+          { path: '/my-report', lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage') },
+          { path: '/goals', lazy: () => named(import('../features/review/GoalsPage'), 'GoalsPage') },
           { path: '/walk', lazy: () => named(import('../features/review/WalkPage'), 'WalkPage') },
           { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },
           {

@@ -14,6 +14,7 @@ export function MyProgressPage() {
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, my: 2 }}>
         <PageHeading sx={{ mr: 'auto' }}>My progress</PageHeading>
         <Link to="/my-rounds">My rounds</Link>
+        <Link to="/my-report">Report</Link>
       </Box>
       {progress.data && <GoalPath progress={progress.data} />}
       <Progress studentId={person.studentId ?? ''} isOwn />

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { count, dayName, percent } from '../../ui/format';
+import { count, dayName } from '../../ui/format';
 import { DayAxis, placing, scaleOf, TimePlot } from '../../ui/TimePlot';
 
 type Progress = Schemas['ProgressView'];
@@ -149,7 +149,7 @@ const doneInWords = ({ monday, completion, sessionsDone, sessions }: Schemas['We
   `${dayName(monday).slice(4)}: ` +
   (completion.fraction === null
     ? 'nothing counted'
-    : `${percent(completion.fraction)}, ${sessionsDone} of ${sessions} sessions whole`);
+    : `${Math.round(completion.fraction * 100)} %, ${sessionsDone} of ${sessions} sessions whole`);
 
 const bands: Record<Schemas['LoadBand'], string> = {
   light: 'a light week',
@@ -160,7 +160,7 @@ const bands: Record<Schemas['LoadBand'], string> = {
 
 /** Each week's load over the mean of the four before it, in the band that is usual; and how much of what was set was done. */
 export function Loads({ progress }: { progress: Progress }) {
-  const { loads, weeks, today } = progress;
+  const { loads, weeks, today, loadBounds } = progress;
   const from = loads[0]?.monday ?? today;
   const known = loads.filter((l) => l.ratio != null);
   const last = loads.at(-1);
@@ -168,8 +168,8 @@ export function Loads({ progress }: { progress: Progress }) {
     <Box component="section" aria-label="Load" sx={{ mt: 4 }}>
       <Typography variant="h2">Load</Typography>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        Effort times minutes, this week over the mean of the four before. Hatched is usual; above 1.5 is a reason to
-        look.
+        Effort times minutes, this week over the mean of the four before. Hatched is usual; above{' '}
+        {loadBounds.cautionAbove} is a reason to look.
       </Typography>
       {known.length === 0 ? (
         <Typography sx={{ mt: 1 }}>Four weeks have to lie behind before anything can be said of load.</Typography>
@@ -181,7 +181,7 @@ export function Loads({ progress }: { progress: Progress }) {
               .join('; ')}
             from={from}
             to={today}
-            {...scaleOf([0, 1.6, ...known.map((l) => l.ratio)], [0, 4])}
+            {...scaleOf([0, loadBounds.cautionAbove, ...known.map((l) => l.ratio)], [0, 4])}
             dots={known.map((l) => ({
               day: l.monday,
               value: l.ratio ?? 0,
@@ -189,8 +189,8 @@ export function Loads({ progress }: { progress: Progress }) {
               // The week is not over: what it comes to is not known.
               isHollow: l === last,
             }))}
-            band={{ least: 0.8, most: 1.3 }}
-            marks={[0.8, 1.3, 1.5]}
+            band={{ least: loadBounds.usualFrom, most: loadBounds.usualTo }}
+            marks={[loadBounds.usualFrom, loadBounds.usualTo, loadBounds.cautionAbove]}
             height={110}
           />
           <DayAxis from={from} to={today} />
@@ -198,7 +198,8 @@ export function Loads({ progress }: { progress: Progress }) {
       )}
       {last?.ratio != null && last.band && (
         <Typography>
-          This week so far {last.ratio.toFixed(1)} times the usual{last.ratio > 1.3 && `: ${bands[last.band]}`}.
+          This week so far {last.ratio.toFixed(1)} times the usual
+          {last.band !== 'light' && last.band !== 'usual' && `: ${bands[last.band]}`}.
         </Typography>
       )}
       <Typography variant="h3" sx={{ mt: 2 }}>

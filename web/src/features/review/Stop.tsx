@@ -33,7 +33,7 @@ export function Stop({ studentId, onSeen }: { studentId: string; onSeen: (score:
   });
   const [chosen, setChosen] = useState(0);
   const [other, setOther] = useState<Decided>();
-  const word = useRef<HTMLTextAreaElement>(null);
+  const word = useRef<HTMLInputElement>(null);
   const decide = useMutation({
     mutationFn: (body: Schemas['DecisionInput']) =>
       answer(api.PUT('/api/review/stops/{studentId}/decision', { params: { path }, body })),

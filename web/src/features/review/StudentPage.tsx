@@ -65,6 +65,9 @@ export function StudentPage() {
           <Button component={Link} to={`/students/${id}/rounds`} variant="outlined">
             Rounds
           </Button>
+          <Button component={Link} to={`/students/${id}/report`} variant="outlined">
+            Report
+          </Button>
           <Button component={Link} to={`/students/${id}/file`} variant="outlined">
             File
           </Button>

@@ -75,6 +75,11 @@ export function TeeLinePage() {
               Walk the line<Key>w</Key>
             </Button>
           )}
+          {rows.length > 0 && (
+            <Button component={Link} to="/goals" variant="outlined">
+              Goals
+            </Button>
+          )}
           {person.role === 'owner' && <InviteCoach />}
           <Button variant="outlined" onClick={() => setIsAdding(true)}>
             Add a student

@@ -85,11 +85,11 @@ function Walk({ rows }: { rows: Row[] }) {
     void api
       .DELETE('/api/review/stops/{studentId}/held', { params: { path: { studentId: id } } })
       .catch(() => undefined);
-  const step = (by: number) => {
-    if (!row) return;
-    release(row.student.id);
-    setAt((i) => (i + by + rows.length) % rows.length);
+  const stopAt = (to: number) => {
+    if (row) release(row.student.id);
+    setAt(to);
   };
+  const step = (by: number) => row && stopAt((at + by + rows.length) % rows.length);
   const goOn = (score: number) => {
     if (!row) return;
     const now = new Set([...seen, row.student.id]);
@@ -129,7 +129,7 @@ function Walk({ rows }: { rows: Row[] }) {
           </Button>
         </Box>
       </Box>
-      <Bays rows={rows} at={at} seen={seen} taken={taken} />
+      <Bays rows={rows} at={at} seen={seen} taken={taken} onStop={stopAt} />
       {passed && (
         <Typography role="status" sx={{ mb: 1 }}>
           {passed}
@@ -160,27 +160,38 @@ function Bays({
   at,
   seen,
   taken,
+  onStop,
 }: {
   rows: readonly Row[];
   at: number;
   seen: ReadonlySet<string>;
   taken: ReadonlySet<string>;
+  onStop: (at: number) => void;
 }) {
   return (
     <Box
-      role="img"
-      aria-label={`${seen.size} of ${rows.length} seen`}
+      role="group"
+      aria-label={`Bays, ${seen.size} of ${rows.length} seen`}
       sx={{ display: 'flex', gap: '4px', alignItems: 'flex-end', borderBottom: '2.5px solid', mb: 2, height: 30 }}
     >
       {rows.map((row, i) => (
         <Box
           key={row.student.id}
+          component="button"
+          type="button"
+          // The arrow keys walk along the bays; Tab goes past them.
+          tabIndex={-1}
           title={row.student.name}
+          aria-label={`${row.student.name}${seen.has(row.student.id) ? ', seen' : ''}`}
+          onClick={() => onStop(i)}
           sx={{
             flex: '1 1 0',
             maxWidth: 46,
             height: i === at ? 28 : 18,
             border: '1.5px solid',
+            p: 0,
+            cursor: 'pointer',
+            borderColor: 'primary.main',
             borderBottom: 0,
             borderStyle: row.heldBy || taken.has(row.student.id) ? 'dashed' : 'solid',
             bgcolor: seen.has(row.student.id) ? 'primary.main' : i === at ? 'background.paper' : 'transparent',

@@ -15,7 +15,7 @@ export function Word({
 }: {
   studentId: string;
   word: Schemas['WeekWordView'];
-  box: RefObject<HTMLTextAreaElement | null>;
+  box: RefObject<HTMLInputElement | null>;
 }) {
   const queries = useQueryClient();
   const key = reviewKeys.stop(studentId);

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import type { ReactNode, RefObject } from 'react';
+import { Field } from '../../ui/Field';
 import { ErrorNotice } from '../../ui/states';
 import { useLocalDraft } from '../../ui/useLocalDraft';
 
@@ -18,7 +18,7 @@ interface Props<T> {
   /** What stands there already. */
   text?: string;
   version: number;
-  box?: RefObject<HTMLTextAreaElement | null>;
+  box?: RefObject<HTMLInputElement | null>;
   /** Targets for a thumb. */
   isTall?: boolean;
   send: (text: string) => Promise<T>;
@@ -61,27 +61,28 @@ export function WordForm<T>({
       sx={{ mt: 1 }}
     >
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-end', flexWrap: isTall ? 'wrap' : 'nowrap' }}>
-        <TextField
-          multiline
-          fullWidth
-          size="small"
-          inputRef={box}
-          value={draft.content.text}
-          onChange={(e) => draft.set({ text: e.target.value })}
-          onKeyDown={(e) => {
-            if (e.key === 'Enter' && !e.shiftKey && !isTall) {
-              e.preventDefault();
-              if (isSendable) sending.mutate(typed);
-              box?.current?.blur();
-            }
-            if (e.key === 'Escape' && box) {
-              e.stopPropagation();
-              box.current?.blur();
-            }
-          }}
-          placeholder={placeholder}
-          slotProps={{ htmlInput: { maxLength: longest, 'aria-label': label } }}
-        />
+        <Box sx={{ flex: 1, minWidth: 200 }}>
+          <Field
+            multiline
+            label={label}
+            placeholder={placeholder}
+            value={draft.content.text}
+            {...(box && { ref: box })}
+            inputProps={{ maxLength: longest }}
+            onChange={(e) => draft.set({ text: e.target.value })}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter' && !e.shiftKey && !isTall) {
+                e.preventDefault();
+                if (isSendable) sending.mutate(typed);
+                box?.current?.blur();
+              }
+              if (e.key === 'Escape' && box) {
+                e.stopPropagation();
+                box.current?.blur();
+              }
+            }}
+          />
+        </Box>
         <Button
           type="submit"
           variant="outlined"
