@@ -36,6 +36,10 @@ await coach.shoot('tee-line');
 await coach.page.getByRole('link', { name: 'Otto Lanevik' }).click();
 await coach.page.getByRole('img', { name: /^Completion by week/ }).waitFor();
 await coach.shoot('student');
+await coach.page.goto('/walk');
+await coach.page.getByRole('group', { name: /^Bays/ }).getByTitle('Otto Lanevik').click();
+await coach.page.getByText('On Thursday I only have forty minutes.').waitFor();
+await coach.shoot('walk');
 await coach.page.goto('/tee-line');
 await coach.page.getByRole('link', { name: 'Henrik Solmar' }).click();
 // The one that pain ended, wherever it stands in the list.
@@ -103,13 +107,6 @@ await coach.page.reload();
 await coach.page.getByTestId('plan-context').waitFor();
 await coach.page.getByTestId('segment-row').getByText('Start it between two').click();
 await coach.shoot('bench');
-await coach.page.goto('/plans/new');
-await coach.page.getByLabel('For', { exact: true }).selectOption({ label: 'Otto Lanevik' });
-await coach.page.getByTestId('plan-context').waitFor();
-await coach.page.getByRole('button', { name: /^Draft one/ }).click();
-await coach.page.getByRole('button', { name: 'Draft', exact: true }).click();
-await coach.page.getByText('Drafted. Everything can be changed.').waitFor();
-await coach.shoot('draft');
 
 const student = await open({ width: 360, height: 740 }, 'student');
 await student.comeIn();

@@ -39,7 +39,9 @@ public sealed record GoalPoint(double Value, Interval? Doubt, int? Count);
 /// <param name="Latest">At the latest; null where it may take ever so long.</param>
 public sealed record GoalForecast(double Weeks, double Soonest, double? Latest);
 
-/// <summary>A goal and what was measured of it: the start, where it stands now with its doubt, and when it would be there.</summary>
+/// <summary>
+/// A goal and what was measured of it: the start, where it stands now with its doubt, and when it would be there.
+/// </summary>
 /// <param name="Goal">The goal.</param>
 /// <param name="State">Where the student stands on it.</param>
 /// <param name="Figure">What is measured, and with how many decimals.</param>
@@ -261,7 +263,9 @@ public sealed record GoalProgress(
     private static Message Overdue(FocusQuantity goal, GoalState state, Message said, DateOnly today) =>
         goal.By < today && state is GoalState.OnTheWay or GoalState.TooFew ? ProgressSentences.GoalOverdue.Of(said) : said;
 
-    /// <summary>The way left at the pace of the trend, with its interval; nothing is foretold from a trend that is not clear.</summary>
+    /// <summary>
+    /// The way left at the pace of the trend, with its interval; nothing is foretold from a trend that is not clear.
+    /// </summary>
     private static (GoalForecast? Forecast, Message Said) ForecastOf(
         FocusQuantity goal,
         GoalPoint now,

@@ -110,7 +110,8 @@ internal static class ProgressSentences
 
     public static readonly Sentence CarriesOver = new(
         "progress.carriesOver",
-        "{0} of {1} in block, {2} of {3} {4}: it carries over, as far as can be told (the difference lies from {5} to {6} points)."
+        "{0} of {1} in block, {2} of {3} {4}: it carries over, as far as can be told "
+            + "(the difference lies from {5} to {6} points)."
     );
     public static readonly Sentence LosesOnTheWay = new(
         "progress.losesOnTheWay",

@@ -16,7 +16,9 @@ public sealed record WeekRepetitions(IsoWeek Week, int Slow, int Ordinary);
 /// <param name="Slow">Slow ones so far.</param>
 /// <param name="Ordinary">Ordinary ones so far.</param>
 /// <param name="AWeek">The mean of the last weeks; null before there are enough weeks.</param>
-/// <param name="WeeksLeft">About how many weeks the rest takes; null where that cannot be said, and where nothing is left.</param>
+/// <param name="WeeksLeft">
+/// About how many weeks the rest takes; null where that cannot be said, and where nothing is left.
+/// </param>
 /// <param name="Soonest">At the soonest.</param>
 /// <param name="Latest">At the latest; null where it may take ever so long.</param>
 /// <param name="Said">The same in words.</param>

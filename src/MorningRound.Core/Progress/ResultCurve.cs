@@ -69,7 +69,9 @@ public enum TrendVerdict
 /// <param name="Results">From how many comparable results.</param>
 /// <param name="AWeek">What it changes by in a week; null where no two results lie apart.</param>
 /// <param name="Doubt">Where that lies with 95 % confidence; null with too few results.</param>
-/// <param name="MoreToSettle">About how many more results would show it, if it goes on so; null where that is not to be said.</param>
+/// <param name="MoreToSettle">
+/// About how many more results would show it, if it goes on so; null where that is not to be said.
+/// </param>
 /// <param name="IsBetter">Whether it goes the better way; null where it goes nowhere clear, or no way is better.</param>
 /// <param name="Said">The same in words, with its doubt.</param>
 public sealed record CurveTrend(

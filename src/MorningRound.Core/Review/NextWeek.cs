@@ -13,7 +13,9 @@ namespace MorningRound.Core.Review;
 /// <param name="Said">What was changed, in words; empty where nothing was.</param>
 public sealed record ChangedPlan(SessionPlan Plan, IReadOnlyList<Message> Said);
 
-/// <summary>Takes suggestions into the plans of the next week: last week with exactly what was accepted, and nothing else.</summary>
+/// <summary>
+/// Takes suggestions into the plans of the next week: last week with exactly what was accepted, and nothing else.
+/// </summary>
 public static class NextWeek
 {
     private const int TrialMinutes = 5;
@@ -144,7 +146,9 @@ public static class NextWeek
             : segment;
     }
 
-    /// <summary>Without some segments; the minutes go to the next segment of the same ground that stays, if there is one.</summary>
+    /// <summary>
+    /// Without some segments; the minutes go to the next segment of the same ground that stays, if there is one.
+    /// </summary>
     private static SessionPlan Without(SessionPlan plan, HashSet<Guid> ids)
     {
         var segments = plan.Segments.ToList();

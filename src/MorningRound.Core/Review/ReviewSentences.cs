@@ -106,7 +106,8 @@ internal static class ReviewSentences
     );
     public static readonly Sentence HoldUnsure = new(
         "suggest.holdUnsure",
-        "{0}: {1} was met in {2} of the last {3}, but confidence is {4:0.#}; from {5:0} on it goes a step further. The same again."
+        "{0}: {1} was met in {2} of the last {3}, but confidence is {4:0.#}; from {5:0} on it goes a step further. "
+            + "The same again."
     );
     public static readonly Sentence HoldUnrated = new(
         "suggest.holdUnrated",
@@ -141,7 +142,7 @@ internal static class ReviewSentences
         "suggest.trial",
         "Nothing in the week works at {0}, which the focus is about. A small dose: “{1}”, {2} min in “{3}”."
     );
-    public static readonly Sentence TrialQuestion = new("suggest.trialQuestion", "Does this move it? {0}");
+    public static readonly Sentence TrialQuestion = new("suggest.trialQuestion", "Does this bring it nearer? {0}.");
     public static readonly Sentence TrialExpect = new(
         "suggest.trialExpect",
         "it feels strange, and results go down a little at first."

@@ -93,7 +93,9 @@ public sealed record Standing
     /// <summary>What results add up to on a day.</summary>
     /// <param name="quantity">The goal; null without one.</param>
     /// <param name="results">The results of the last months, in any order.</param>
-    /// <param name="doneShares">How much of each of the last four whole weeks was done; null for a week of which nothing counted.</param>
+    /// <param name="doneShares">
+    /// How much of each of the last four whole weeks was done; null for a week of which nothing counted.
+    /// </param>
     /// <param name="loadRatio">This week's load over the mean of the four before; null with too little history.</param>
     /// <param name="today">The day.</param>
     public static Standing Of(

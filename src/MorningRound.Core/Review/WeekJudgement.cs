@@ -11,8 +11,8 @@ using MorningRound.Core.Wording;
 namespace MorningRound.Core.Review;
 
 /// <summary>
-/// Judges the drills of a week by their last comparable results: test again, raise, ease, swap or hold, whichever fits first; rest
-/// technique before a competition; merge what stands twice; try something small for a focus that nothing works at.
+/// Judges the drills of a week by their last comparable results: test again, raise, ease, swap or hold, whichever fits first;
+/// rest technique before a competition; merge what stands twice; try something small for a focus that nothing works at.
 /// </summary>
 public static class WeekJudgement
 {
@@ -42,7 +42,9 @@ public static class WeekJudgement
     /// <summary>Longer than this is better in two pieces. [own default]</summary>
     private const int LongestPiece = 40;
 
-    /// <summary>Everything suggested for the week after, in the order of the week; a drill that stands in it often is told once.</summary>
+    /// <summary>
+    /// Everything suggested for the week after, in the order of the week; a drill that stands in it often is told once.
+    /// </summary>
     /// <param name="week">The sessions of the week, their plans with ladders.</param>
     /// <param name="results">The student's results in any order.</param>
     /// <param name="context">The student, and a day of the week that is planned.</param>
@@ -203,7 +205,7 @@ public static class WeekJudgement
                     Rung = rung,
                     BringsDrillId = drill.Id,
                     Trial = new TrialText(
-                        ReviewSentences.TrialQuestion.Of(aim.Length > 0 ? aim : drill.Drill.Purpose).In(),
+                        ReviewSentences.TrialQuestion.Of((aim.Length > 0 ? aim : drill.Drill.Purpose).TrimEnd('.')).In(),
                         ReviewSentences.TrialExpect.Of().In(),
                         ReviewSentences.TrialOverdoing.Of().In()
                     ),
@@ -381,15 +383,21 @@ public static class WeekJudgement
             );
         }
 
-        /// <summary>How likely what is usually asked of a drill is met by a player of the student's level; null where unknown.</summary>
+        /// <summary>
+        /// How likely what is usually asked of a drill is met by a player of the student's level; null where unknown.
+        /// </summary>
         private double? Chance(Drill drill, int rung) =>
             drill.UsualGoal(rung) is { } goal ? drill.ProtocolAt(rung).ChanceOf(goal, Context.Level.UsualShare()) : null;
 
-        /// <summary>The drill for the same thing that is harder by the least, as far as that can be reckoned; null without one.</summary>
+        /// <summary>
+        /// The drill for the same thing that is harder by the least, as far as that can be reckoned; null without one.
+        /// </summary>
         private ShelvedDrill? NearestHarder() =>
             Chance(Drill, Planned.Rung) is not { } now ? null : Nearest(d => Chance(d, d.BeginningRung(Context.Level)) < now);
 
-        /// <summary>The nearest drill that this student can do in the segment's place, of the same skill first; null without one.</summary>
+        /// <summary>
+        /// The nearest drill that this student can do in the segment's place, of the same skill first; null without one.
+        /// </summary>
         private ShelvedDrill? Nearest(Func<Drill, bool> suits)
         {
             var inWeek = Week.SelectMany(s => s.Plan.Practice()).Select(s => s.Drill?.DrillId).OfType<Guid>().ToHashSet();

@@ -36,7 +36,9 @@ public enum TagGroup
 /// <param name="Group">Its group.</param>
 /// <param name="Tag">The tag in words: "heavy", "not done".</param>
 /// <param name="Attempts">The attempts that carry it.</param>
-/// <param name="Successes">How many of those that were tapped as made or missed were made; null where the drill asks otherwise.</param>
+/// <param name="Successes">
+/// How many of those that were tapped as made or missed were made; null where the drill asks otherwise.
+/// </param>
 public sealed record KeptTag(TagGroup Group, string Tag, int Attempts, CountOf? Successes);
 
 /// <summary>Where attempts missed, counted.</summary>
@@ -132,7 +134,9 @@ public sealed record KeptResult
     [JsonIgnore]
     public bool IsHollow => Recording == Recording.Lesson;
 
-    /// <summary>The figures of a result; null where it has none, because nothing was attempted or the inputs did not fit.</summary>
+    /// <summary>
+    /// The figures of a result; null where it has none, because nothing was attempted or the inputs did not fit.
+    /// </summary>
     /// <param name="segment">The segment it was done in.</param>
     /// <param name="protocol">How it was scored.</param>
     /// <param name="kept">What the log holds of it, its inputs included.</param>

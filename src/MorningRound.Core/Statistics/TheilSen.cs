@@ -12,12 +12,17 @@ public readonly record struct DataPoint(double X, double Y);
 /// Where the slope lies with 95 % confidence; null where there are too few pairs for any statement.
 /// </param>
 /// <param name="Count">The points.</param>
-/// <remarks>Source: Sen, J Am Stat Assoc 63 (1968) 1379; points of one place on the axis make no pair, and numbers that are equal narrow it, as there.</remarks>
+/// <remarks>
+/// Source: Sen, J Am Stat Assoc 63 (1968) 1379; points of one place on the axis make no pair, and numbers that are equal
+/// narrow it, as there.
+/// </remarks>
 public sealed record TheilSen(double Slope, double Intercept, Interval? Interval, int Count)
 {
     private const double Z95 = 1.959963984540054;
 
-    /// <summary>The slope of a series; null where no two points differ in their place. Quadratic in the number of points.</summary>
+    /// <summary>
+    /// The slope of a series; null where no two points differ in their place. Quadratic in the number of points.
+    /// </summary>
     public static TheilSen? Of(IReadOnlyList<DataPoint> points)
     {
         var slopes = new List<double>(points.Count * (points.Count - 1) / 2);

@@ -17,7 +17,9 @@ using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Progress;
 
-/// <summary>Where a student goes: past weeks, the goal, results, ratings and loads. Of a long history only the window shown is read.</summary>
+/// <summary>
+/// Where a student goes: past weeks, the goal, results, ratings and loads. Of a long history only the window shown is read.
+/// </summary>
 public sealed class ProgressService(
     MorningRoundDb db,
     DomainClock clock,

@@ -5,7 +5,9 @@ using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Progress;
 
-/// <summary>A student's results of a window, each with what the student said of its session. Never all that there ever were.</summary>
+/// <summary>
+/// A student's results of a window, each with what the student said of its session. Never all that there ever were.
+/// </summary>
 public sealed class ResultHistory(MorningRoundDb db)
 {
     /// <summary>More than three sessions a week leave in the weeks that are looked at.</summary>

@@ -12,7 +12,9 @@ namespace MorningRound.Server.Review;
 /// <param name="Goal">The goal and how it stands; null where the focus has no number.</param>
 /// <param name="JudgedDrills">Drills with enough comparable results for a trend.</param>
 /// <param name="BetterDrills">Those that get better.</param>
-/// <param name="DoneShare">How much of the last four whole weeks was done, 0 to 1; null where nothing counted in one of them.</param>
+/// <param name="DoneShare">
+/// How much of the last four whole weeks was done, 0 to 1; null where nothing counted in one of them.
+/// </param>
 public sealed record SquadGoal(
     Guid StudentId,
     string Name,

@@ -19,7 +19,9 @@ using MorningRound.Server.Weeks;
 
 namespace MorningRound.Server.Review;
 
-/// <summary>One stop of the walk: what happened, what was said, what is suggested, and the next week with the changes in.</summary>
+/// <summary>
+/// One stop of the walk: what happened, what was said, what is suggested, and the next week with the changes in.
+/// </summary>
 public sealed class StopService(
     MorningRoundDb db,
     DomainClock clock,
@@ -79,8 +81,8 @@ public sealed class StopService(
     }
 
     /// <summary>
-    /// Makes the planned week, with the changes that were taken in it and nothing else changed, and publishes it. Doing it twice is
-    /// doing it once.
+    /// Makes the planned week, with the changes that were taken in it and nothing else changed, and publishes it. Doing it
+    /// twice is doing it once.
     /// </summary>
     public async Task<IReadOnlyList<PublishedWeek>> PublishAsync(
         Caller caller,
@@ -128,8 +130,8 @@ public sealed class StopService(
         );
 
     /// <summary>
-    /// Which week is judged and which is planned: the first from this one on for which nothing is published, else the next; judged
-    /// is the week before it.
+    /// Which week is judged and which is planned: the first from this one on for which nothing is published, else the next;
+    /// judged is the week before it.
     /// </summary>
     private async Task<StopWeeks> WeeksAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {

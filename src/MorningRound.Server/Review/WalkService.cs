@@ -70,7 +70,9 @@ public sealed class WalkService(MorningRoundDb db, DomainClock clock)
             .ExecuteUpdateAsync(set => set.SetProperty(s => s.HeldBy, (Guid?)null), cancel);
     }
 
-    /// <summary>Goes on; the student was seen. The score of that moment is kept: whoever presses more later comes up again.</summary>
+    /// <summary>
+    /// Goes on; the student was seen. The score of that moment is kept: whoever presses more later comes up again.
+    /// </summary>
     public async Task SeenAsync(Caller caller, Guid studentId, int score, CancellationToken cancel)
     {
         await EnsureStudentAsync(caller, studentId, cancel);

@@ -10,7 +10,9 @@ public interface ILostStrokes
     Task<string> InWordsAsync(Caller caller, Guid studentId, Level level, CancellationToken cancel);
 }
 
-/// <summary>Where a student stands, kept for the view of a whole squad. Results and goals are capabilities of their own.</summary>
+/// <summary>
+/// Where a student stands, kept for the view of a whole squad. Results and goals are capabilities of their own.
+/// </summary>
 public interface IStandings
 {
     /// <summary>Works it out anew, after a session was finished or the goal changed.</summary>

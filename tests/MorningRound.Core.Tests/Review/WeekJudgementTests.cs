@@ -14,8 +14,9 @@ using static MorningRound.Core.Tests.Progress.GivenResults;
 namespace MorningRound.Core.Tests.Review;
 
 /// <summary>
-/// One student planted for each suggestion; the expected answers were written down from the rules of the trade first: the last three
-/// comparable results; under 10 attempts test again; met in two of three with confidence 6 or more raise; met in none and two of
+/// One student planted for each suggestion; the expected answers were written down from the rules of the trade first: the last
+/// three comparable results; under 10 attempts test again; met in two of three with confidence 6 or more raise; met in none
+/// and two of
 /// three worse than the step before asks ease; four weeks held and no better swap; else hold. [own defaults]
 /// </summary>
 public class WeekJudgementTests
@@ -258,7 +259,8 @@ public class WeekJudgementTests
         var said = Assert.Single(WeekJudgement.Of([Week(other)], [], focused, Shelf));
         Assert.Equal((SuggestionKind.Trial, "Gate"), (said.Kind, said.Brings));
         Assert.Equal(
-            "Trial. Does this move it? Start line: through the gate Expect: It feels strange, and results go down a little at first. "
+            "Trial. Does this bring it nearer? Start line: through the gate. Expect: It feels strange, and results go down a "
+                + "little at first. "
                 + "Too much looks like this: You think of it in every other segment too. Then leave it for the day.",
             said.Change.Trial!.InWords()
         );

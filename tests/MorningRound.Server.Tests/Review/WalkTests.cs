@@ -10,7 +10,9 @@ public class WalkTests
     private const string This = TestServer.Week;
     private const string Next = "2026-W20";
 
-    /// <summary>A drill with two steps, and a week in which it was practised three times, so many of twenty made each time.</summary>
+    /// <summary>
+    /// A drill with two steps, and a week in which it was practised three times, so many of twenty made each time.
+    /// </summary>
     internal static async Task<(School School, Guid[] Sessions)> PractisedAsync(TestServer server, params int[] made)
     {
         var school = await School.OpenAsync(server);

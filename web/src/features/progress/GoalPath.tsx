@@ -60,6 +60,7 @@ function Path({ goal, progress: { today, competitions } }: { goal: Goal; progres
       ? { day: today, value: now.value, soonest: weeks(goal.forecast.soonest), latest, to: nearEnd }
       : undefined;
   const n = (value: number) => value.toFixed(figure.decimals).replace('-', '−') + unit;
+  const middleOfBand = least !== null && most !== null ? (least + most) / 2 : (least ?? most ?? 0);
   const bandText = [least, most].filter((end): end is number => end !== null).map(n);
   return (
     <>
@@ -125,7 +126,7 @@ function Path({ goal, progress: { today, competitions } }: { goal: Goal; progres
               position: 'absolute',
               display: { xs: 'none', sm: 'block' },
               left: '100%',
-              top: `${up(Math.min(scale.max, Math.max(scale.min, least !== null && most !== null ? (least + most) / 2 : (least ?? most ?? 0))))}%`,
+              top: `${up(middleOfBand)}%`,
               transform: 'translateY(-50%)',
               pl: 1,
               fontSize: 14,
@@ -148,9 +149,17 @@ function Path({ goal, progress: { today, competitions } }: { goal: Goal; progres
           competitions={competitions.filter((c) => c.firstDay >= from && c.firstDay <= to)}
         />
       </Box>
+      {start && (
+        <Typography sx={{ mt: 0.5, display: { sm: 'none' } }}>
+          Began at {n(start.value)}
+          {start.count != null && `, by ${start.count} balls`}.
+        </Typography>
+      )}
       <Typography sx={{ mt: 0.5, fontWeight: 620 }}>{goal.text}</Typography>
       {goal.forecastText && <Typography>{goal.forecastText}</Typography>}
-      {goal.trend && <Typography sx={{ color: 'text.secondary', fontSize: 15 }}>{goal.trend.text}</Typography>}
+      {goal.trend && (goal.forecast !== null || !goal.forecastText) && (
+        <Typography sx={{ color: 'text.secondary', fontSize: 15 }}>{goal.trend.text}</Typography>
+      )}
     </>
   );
 }
@@ -189,6 +198,8 @@ function Label({
             ? 'translateY(calc(-100% - 8px))'
             : 'translateY(10px)',
         fontSize: 14,
+        // On a phone the start is said below: there it would lie on the results.
+        display: isNow ? 'block' : { xs: 'none', sm: 'block' },
         fontWeight: isNow ? 650 : 400,
         whiteSpace: 'nowrap',
         bgcolor: 'background.default',

@@ -15,6 +15,8 @@ const kinds: Record<Schemas['RatingKind'], string> = {
   effort: 'Effort',
 };
 
+const ratedInWords = (dot: { day: string; value: number }) => `${dayName(dot.day)} ${dot.value}`;
+
 /** Each session's ratings as dots, week means as a line, on one scale from 0 to 10; pain, excuses and competitions along it. */
 export function Ratings({ progress }: { progress: Progress }) {
   const { weeks, sessions, ratings, today, competitions } = progress;
@@ -42,7 +44,7 @@ export function Ratings({ progress }: { progress: Progress }) {
               <Box sx={{ fontSize: 15 }}>{kinds[kind]}</Box>
               <Box sx={{ pl: '22px', borderBottom: '1px solid', borderTop: '1px solid', borderColor: 'line' }}>
                 <TimePlot
-                  label={`${kinds[kind]}, 0 to 10: ${dots.map((d) => `${dayName(d.day)} ${d.value}`).join(', ') || 'never rated'}`}
+                  label={`${kinds[kind]}, 0 to 10: ${dots.map(ratedInWords).join(', ') || 'never rated'}`}
                   from={from}
                   to={today}
                   min={0}

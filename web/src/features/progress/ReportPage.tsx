@@ -22,7 +22,8 @@ const shown = 4;
 
 /**
  * A report for a student or a parent, to be read or printed: what was done, where the goal stands, what was practised and how it
- * felt, in plain words. It is made of what the student can read, so that nothing of others and nothing of the coach's own stands in it.
+ * felt, in plain words. It is made of what the student can read, so that nothing of others and nothing of the coach's own
+ * stands in it.
  */
 export function ReportPage() {
   const { id } = useParams();
@@ -63,6 +64,7 @@ function Report({ progress }: { progress: Schemas['ProgressView'] }) {
   const planned = weeks.reduce((sum, w) => sum + w.completion.plannedMinutes, 0);
   const done = weeks.reduce((sum, w) => sum + w.completion.doneMinutes, 0);
   const pains = sessions.filter((s) => s.pain !== null);
+  const worst = Math.max(0, ...pains.map((s) => s.pain ?? 0));
   return (
     <Box component="article" sx={{ maxWidth: 760, mt: 2, '& section': { breakInside: 'avoid' } }}>
       <PageHeading>{progress.studentName}</PageHeading>
@@ -74,8 +76,7 @@ function Report({ progress }: { progress: Schemas['ProgressView'] }) {
         <Typography>
           {count(sessions.length, 'session')} in {weeks.length} weeks, {minutes(practised)} of practice
           {planned > 0 && `; ${percent(done / planned)} of what was set`}.
-          {pains.length > 0 &&
-            ` Pain was told of in ${count(pains.length, 'session')}, ${Math.max(...pains.map((s) => s.pain ?? 0))} of 10 at the most.`}
+          {pains.length > 0 && ` Pain was told of in ${count(pains.length, 'session')}, ${worst} of 10 at the most.`}
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           Most time went into{' '}

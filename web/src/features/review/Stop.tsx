@@ -92,7 +92,9 @@ export function Stop({ studentId, onSeen }: { studentId: string; onSeen: (score:
           <Box>
             <OpenPainList pains={view.looked.openPain} />
             <LookFirst looked={view.looked} />
-            {view.goal && <Typography sx={{ mt: -1.5 }}>{view.goal}</Typography>}
+            {view.goal && view.looked.attention.reasons.every((r) => r.reason !== 'goalMet') && (
+              <Typography sx={{ mt: -1.5 }}>{view.goal}</Typography>
+            )}
           </Box>
           <Happened view={view} />
           <Said view={view} />

@@ -34,7 +34,8 @@ export function StudentPage() {
     queryFn: () => answer(api.GET('/api/review/students/{studentId}', { params: { path: { studentId: id } } })),
   });
   const [shows, setShows] = useState<'change' | 'handOver'>();
-  if (sheet.isPending) return <Loading what="the student" />;
+  // All of it at once: what came later would push the week down.
+  if (sheet.isPending || progress.isPending || looked.isPending) return <Loading what="the student" />;
   const row = sheet.data?.rows[0];
   if (!sheet.data?.one || !row)
     return (

@@ -43,7 +43,11 @@ export function TeeLine({
             component="button"
             type="button"
             aria-pressed={isHere}
-            aria-label={`${student.name}: ${attention.text ?? ''}${isSeen ? ', seen' : ''}${heldBy ? `, ${heldBy} is looking` : ''}`}
+            aria-label={[
+              `${student.name}: ${attention.text ?? ''}`,
+              ...(isSeen ? ['seen'] : []),
+              ...(heldBy ? [`${heldBy} is looking`] : []),
+            ].join(', ')}
             onClick={() => onStop(index)}
             sx={{
               minWidth: 0,
