@@ -7,6 +7,7 @@ import { ListField } from '../../ui/ListField';
 import { NumberField } from '../../ui/NumberField';
 import { Bag, Wedges } from './BagFields';
 import { Care, Guardian } from './CareFields';
+import { GoalFields } from './GoalFields';
 import { columns, none, type PartProps } from './coachSection';
 
 type Coachs = Schemas['CoachSection'];
@@ -89,14 +90,13 @@ function Focus({ coach, set, errorAt }: PartProps) {
   const setQuantity = (part: Partial<Schemas['FocusQuantity']>) => {
     const quantity = { what: '', ...focus.quantity, ...part };
     const isEmpty =
-      !quantity.what && !quantity.unit && [quantity.start, quantity.least, quantity.most].every((n) => n == null);
+      !quantity.what &&
+      !quantity.unit &&
+      [quantity.start, quantity.least, quantity.most, quantity.drillId, quantity.startedOn, quantity.by].every(
+        (n) => n == null,
+      );
     set({ focus: { ...focus, quantity: isEmpty ? null : quantity } });
   };
-  const numbers = [
-    ['start', 'Where it began'],
-    ['least', 'Band from'],
-    ['most', 'Band to'],
-  ] as const;
   return (
     <Box role="group" aria-label="Focus">
       <Typography variant="h3" sx={{ mb: 1 }}>
@@ -135,34 +135,13 @@ function Focus({ coach, set, errorAt }: PartProps) {
         />
         <Field
           label="Number it is about"
-          hint="As a drill measures it, such as “club path”. Empty where it is none."
+          hint="As a drill measures it, such as “club path”, or a name of your own where a drill is chosen. Empty where it is none."
           value={focus.quantity?.what ?? ''}
           error={errorAt('coach.focus.quantity.what')}
           onChange={(e) => setQuantity({ what: e.target.value })}
         />
       </Box>
-      {focus.quantity && (
-        <Box
-          sx={{ ...columns, gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, minmax(0, 1fr))' }, gap: 1, mt: 1 }}
-        >
-          <Field
-            label="Unit"
-            value={focus.quantity.unit ?? ''}
-            error={errorAt('coach.focus.quantity.unit')}
-            onChange={(e) => setQuantity({ unit: e.target.value })}
-          />
-          {numbers.map(([key, label]) => (
-            <NumberField
-              key={key}
-              label={label}
-              optional
-              value={focus.quantity?.[key]}
-              error={errorAt(`coach.focus.quantity.${key}`)}
-              onChange={(n) => setQuantity({ [key]: n })}
-            />
-          ))}
-        </Box>
-      )}
+      {focus.quantity && <GoalFields quantity={focus.quantity} errorAt={errorAt} onChange={setQuantity} />}
     </Box>
   );
 }
