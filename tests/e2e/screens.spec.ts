@@ -33,6 +33,9 @@ const coachScreens: Screen[] = [
   ['tee line', [go('/tee-line'), title('Tee line')]],
   ['keys', [go('/tee-line'), title('Tee line'), (page) => page.keyboard.press('?'), dialog]],
   ['student', student],
+  ['goals', [go('/goals'), title('Goals')]],
+  ['walk', [go('/walk'), (page: Page) => expect(page.getByRole('region', { name: 'Suggestions' })).toBeVisible()]],
+  ['report', [...student, (page: Page) => page.getByRole('link', { name: 'Report' }).click(), title('Henrik Solmar')]],
   [
     'student with plans',
     [

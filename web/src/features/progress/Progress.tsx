@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { progressKeys } from '../../api/queryKeys';
@@ -24,12 +23,10 @@ interface Props {
   studentId: string;
   /** Whether the student looks. */
   isOwn?: boolean;
-  /** What stands between the goal and the results: the week. */
-  children?: ReactNode;
 }
 
 /** Where a student goes, by results, ratings and loads of the last twelve weeks; the goal stands above, by itself. */
-export function Progress({ studentId, isOwn = false, children }: Props) {
+export function Progress({ studentId, isOwn = false }: Props) {
   const progress = useProgress(studentId);
   if (progress.isPending) return <Loading what="the past weeks" />;
   if (progress.error) return <ErrorNotice error={progress.error} onRetry={() => void progress.refetch()} />;
@@ -44,8 +41,7 @@ export function Progress({ studentId, isOwn = false, children }: Props) {
     `${isOwn ? '/my-progress' : `/students/${studentId}`}/drills/${curve.drillId}?group=${curve.group}`;
   return (
     <>
-      {children}
-      {checkpoint && (
+      {isOwn && checkpoint && (
         <Typography sx={{ mt: 2 }}>
           <b>To look at first, from the lesson of {dayName(checkpoint.day)}:</b> {checkpoint.text}
         </Typography>

@@ -83,7 +83,6 @@ function One({
         pl: 1.5,
         borderLeft: '4px solid',
         borderColor: isChosen ? 'primary.main' : 'transparent',
-        opacity: holds && !isChosen ? 0.8 : 1,
       }}
     >
       <Typography>

@@ -69,7 +69,7 @@ export function TeeLinePage() {
             />
           </Box>
         )}
-        <Box sx={{ ml: 'auto', display: 'flex', gap: 1 }}>
+        <Box sx={{ ml: 'auto', display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           {rows.length > 0 && (
             <Button component={Link} to={walkPath} variant="contained">
               Walk the line<Key>w</Key>
