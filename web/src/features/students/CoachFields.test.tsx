@@ -1,8 +1,10 @@
 // @vitest-environment happy-dom
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { screen } from '@testing-library/react';
 import { useState } from 'react';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../../api/client';
+import { drillKeys } from '../../api/queryKeys';
 import { PersonContext, type Person } from '../../app/signIn';
 import { renderInTheme } from '../../testing/renderInTheme';
 import { CoachFields } from './CoachFields';
@@ -12,6 +14,8 @@ type Coach = Schemas['CoachSection'];
 /** The fields with what is written in them kept, and what it comes to. */
 function fields(begin: Coach, errors: Record<string, string> = {}) {
   let kept = begin;
+  const queries = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
+  queries.setQueryData(drillKeys.shelf({}), [{ id: 'one', name: 'Through the gate' }]);
   function Kept() {
     const [coach, setCoach] = useState(begin);
     return (
@@ -29,7 +33,12 @@ function fields(begin: Coach, errors: Record<string, string> = {}) {
       </PersonContext>
     );
   }
-  return { ...renderInTheme(<Kept />), focus: () => kept.focus };
+  const page = (
+    <QueryClientProvider client={queries}>
+      <Kept />
+    </QueryClientProvider>
+  );
+  return { ...renderInTheme(page), focus: () => kept.focus };
 }
 
 describe('the focus', () => {

@@ -135,7 +135,7 @@ function Focus({ coach, set, errorAt }: PartProps) {
         />
         <Field
           label="Number it is about"
-          hint="As a drill measures it, such as “club path”, or a name of your own where a drill is chosen. Empty where it is none."
+          hint="As a drill measures it, such as “club path”, or in your own words. Empty where it is none."
           value={focus.quantity?.what ?? ''}
           error={errorAt('coach.focus.quantity.what')}
           onChange={(e) => setQuantity({ what: e.target.value })}
