@@ -87,8 +87,15 @@ export function Stop({ studentId, onSeen }: { studentId: string; onSeen: (score:
   if (!view) return null;
   return (
     <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { md: '1fr 1.15fr' }, columnGap: 5, rowGap: 3 }}>
-        <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1.15fr)' },
+          columnGap: 5,
+          rowGap: 3,
+        }}
+      >
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, alignContent: 'start' }}>
           <Box>
             <OpenPainList pains={view.looked.openPain} />
             <LookFirst looked={view.looked} />
@@ -99,7 +106,7 @@ export function Stop({ studentId, onSeen }: { studentId: string; onSeen: (score:
           <Happened view={view} />
           <Said view={view} />
         </Box>
-        <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, alignContent: 'start' }}>
           <Suggestions
             decided={open}
             chosen={chosen}
@@ -167,7 +174,7 @@ function Happened({ view }: { view: StopView }) {
         {view.sessions.map((session) => (
           <Box
             key={session.assignmentId}
-            sx={{ display: 'grid', gridTemplateColumns: '92px 1fr', gap: 1.5, alignItems: 'end' }}
+            sx={{ display: 'grid', gridTemplateColumns: '92px minmax(0, 1fr)', gap: 1.5, alignItems: 'end' }}
           >
             <Typography variant="body2">
               {session.day ? dayName(session.day) : 'Any day'}
@@ -236,7 +243,7 @@ function Next({ view }: { view: StopView }) {
         {view.next.map((session) => (
           <Box
             key={session.assignmentId}
-            sx={{ display: 'grid', gridTemplateColumns: '92px 1fr', gap: 1.5, alignItems: 'end' }}
+            sx={{ display: 'grid', gridTemplateColumns: '92px minmax(0, 1fr)', gap: 1.5, alignItems: 'end' }}
           >
             <Typography variant="body2">
               {session.day ? dayName(session.day) : 'Any day'}

@@ -172,7 +172,7 @@ function Bays({
     <Box
       role="group"
       aria-label={`Bays, ${seen.size} of ${rows.length} seen`}
-      sx={{ display: 'flex', gap: '4px', alignItems: 'flex-end', borderBottom: '2.5px solid', mb: 2, height: 30 }}
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px', alignItems: 'flex-end', borderBottom: '2.5px solid', mb: 2 }}
     >
       {rows.map((row, i) => (
         <Box
@@ -185,7 +185,7 @@ function Bays({
           aria-label={`${row.student.name}${seen.has(row.student.id) ? ', seen' : ''}`}
           onClick={() => onStop(i)}
           sx={{
-            flex: '1 1 0',
+            flex: '1 1 14px',
             maxWidth: 46,
             height: i === at ? 28 : 18,
             border: '1.5px solid',

@@ -16,10 +16,10 @@ interface Props {
   onChange: (part: Partial<Quantity>) => void;
 }
 
-const anyDrill = { value: '', label: 'any drill that measures it ball by ball' };
+const anyDrill = { value: '', label: 'any that measures it' };
 
 const groups = [
-  { value: '', label: 'wherever it was practised last' },
+  { value: '', label: 'the newest result’s' },
   { value: 'block', label: 'block' },
   { value: 'randomOrOnCourse', label: 'random and holes' },
 ] as const;
