@@ -44,6 +44,9 @@ export function ReportPage() {
     <>
       <Box className="no-print" sx={{ display: 'flex', gap: 2, alignItems: 'flex-end', mt: 3, flexWrap: 'wrap' }}>
         <Link to={id ? `/students/${id}` : '/my-progress'}>Back</Link>
+        <a href={`/api/exports/students/${studentId}`} download="everything.json">
+          Everything as JSON
+        </a>
         <Box sx={{ ml: 'auto', minWidth: 200 }}>
           <Choice label="Over" value={weeks} options={spans} onChange={setWeeks} />
         </Box>

@@ -26,9 +26,9 @@ const groups = [
 
 const numbers = [
   ['start', 'Where it began'],
-  ['startLow', 'Somewhere from'],
-  ['startHigh', 'to'],
-  ['startCount', 'By how many balls'],
+  ['startLow', 'Doubt from'],
+  ['startHigh', 'Doubt to'],
+  ['startCount', 'Balls'],
   ['least', 'Band from'],
   ['most', 'Band to'],
 ] as const;
