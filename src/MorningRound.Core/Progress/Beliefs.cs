@@ -1,6 +1,7 @@
 using MorningRound.Core.Golf;
 using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Students;
 using MorningRound.Core.Wording;
 
 namespace MorningRound.Core.Progress;
@@ -21,9 +22,15 @@ public static class Beliefs
     /// <param name="believed">The areas believed weak.</param>
     /// <param name="losses">How far results fall short, the most first.</param>
     /// <param name="rounds">Where rounds lose strokes; null where there are no rounds.</param>
-    public static IReadOnlyList<Message> Beside(IReadOnlyList<Area> believed, IReadOnlyList<AreaLoss> losses, LostStrokes? rounds)
+    /// <param name="last">The last competition of which it was said what held; null where there is none.</param>
+    public static IReadOnlyList<Message> Beside(
+        IReadOnlyList<Area> believed,
+        IReadOnlyList<AreaLoss> losses,
+        LostStrokes? rounds,
+        Competition? last = null
+    )
     {
-        var measured = Measured(losses, rounds);
+        var measured = Measured(losses, rounds, last);
         var weakest = measured.Count == 0 ? ((Area Area, Message By)?)null : measured[0];
         var said = believed
             .Select(area =>
@@ -38,10 +45,15 @@ public static class Beliefs
         return said;
     }
 
-    /// <summary>The areas that measurements call weak, what rounds say before what drills say.</summary>
-    private static List<(Area Area, Message By)> Measured(IReadOnlyList<AreaLoss> losses, LostStrokes? rounds) =>
+    /// <summary>The areas that are weak by what happened: rounds before the last competition before drills.</summary>
+    private static List<(Area Area, Message By)> Measured(
+        IReadOnlyList<AreaLoss> losses,
+        LostStrokes? rounds,
+        Competition? last
+    ) =>
         [
             .. (rounds?.Areas() ?? []).Select(a => (a.Area, ProgressSentences.ByRounds.Of(a.Strokes, rounds!.Rounds))),
+            .. (last?.DidNotHold ?? []).Select(a => (a, ProgressSentences.ByCompetition.Of(last!.Name))),
             .. losses
                 .Where(l => l.Results >= FewestResults && l.Shortfall >= WorthSaying)
                 .Select(l => (l.Area, ProgressSentences.ByResults.Of(100 * l.Shortfall, l.Results))),
@@ -53,7 +65,8 @@ public static class Beliefs
         return $"{char.ToUpperInvariant(name[0])}{name[1..]}";
     }
 
-    private static string InSentence(Area area) =>
+    /// <summary>An area as it stands in a sentence: "chipping", "iron play".</summary>
+    internal static string InSentence(Area area) =>
         area switch
         {
             Area.Putting => "putting",

@@ -193,7 +193,6 @@ public sealed record GoalProgress(
     /// <summary>Several results read as one: attempts added up, balls added up, or the mean of the figures.</summary>
     private static GoalPoint Pooled(FocusQuantity goal, IReadOnlyList<DatedResult> last)
     {
-        var attempts = last.Sum(r => r.Result.Attempts);
         if (goal.DrillId is null)
         {
             var parts = last.Select(r => QuantityIn(goal, r)!).ToList();
@@ -205,18 +204,7 @@ public sealed record GoalProgress(
             return new GoalPoint(mean, count < 2 ? null : Sample.OfMean(count, mean, Math.Sqrt(squares / (count - 1))), count);
         }
 
-        if (
-            last[0].Result.Leading is { Unit: "%" } leading
-            && leading.Name == goal.Measure
-            && last.All(r => r.Result.Successes is not null)
-        )
-        {
-            var (made, of) = (last.Sum(r => r.Result.Successes!.Count), last.Sum(r => r.Result.Successes!.Of));
-            return new GoalPoint(100.0 * made / of, Rate.Wilson(made, of).Times(100), of);
-        }
-
-        double[] values = [.. last.Select(r => ValueIn(goal, r)!.Value)];
-        return new GoalPoint(values.Average(), Sample.OfMean(values), attempts);
+        return ResultsTogether.Of(last, goal.Measure, r => ValueIn(goal, r)!.Value);
     }
 
     private static GoalState StateOf(FocusQuantity goal, GoalPoint now) =>

@@ -45,6 +45,32 @@ internal static class ProgressSentences
         "Best: {0}{1} from {2} attempts, the best of {3} comparable results."
     );
 
+    public static readonly Sentence BesideOneSide = new("progress.besideOneSide", "Nothing to set beside it.");
+    public static readonly Sentence BesideChanged = new(
+        "progress.besideChanged",
+        "What was done changed in between: the two cannot be set beside each other."
+    );
+    public static readonly Sentence BesideNoDoubt = new(
+        "progress.besideNoDoubt",
+        "From {0} to {1}. How sure that is, two single figures cannot tell."
+    );
+    public static readonly Sentence BesideNotClear = new(
+        "progress.besideNotClear",
+        "From {0} to {1}: no clear change. It may be {2} down, or {3} up."
+    );
+    public static readonly Sentence BesideBetter = new(
+        "progress.besideBetter",
+        "From {0} to {1}: better, by somewhere from {2} to {3}."
+    );
+    public static readonly Sentence BesideWorse = new(
+        "progress.besideWorse",
+        "From {0} to {1}: worse, by somewhere from {2} to {3}."
+    );
+    public static readonly Sentence BesideDifferent = new(
+        "progress.besideDifferent",
+        "From {0} to {1}: it changed, by somewhere from {2} to {3}."
+    );
+
     public static readonly Sentence GoalNotMeasured = new(
         "progress.goalNotMeasured",
         "Nothing has been measured for this goal yet."
@@ -183,6 +209,7 @@ internal static class ProgressSentences
         "progress.measuredAlone",
         "{0} is not believed weak, but {1} points to it."
     );
+    public static readonly Sentence ByCompetition = new("progress.byCompetition", "what did not hold at {0}");
     public static readonly Sentence ByResults = new(
         "progress.byResults",
         "what drills gave ({0:0} % missing to the goals, {1} results)"

@@ -35,23 +35,40 @@ public sealed record RatingChange(
         var counted = ratings.Where(r => r.Day >= oldest && r.Day <= today).ToList();
         double[] now = [.. counted.Where(r => r.Day >= from).Select(r => (double)r.Rating)];
         double[] before = [.. counted.Where(r => r.Day < from).Select(r => (double)r.Rating)];
+        return Between(before, now, FourWeeks);
+    }
+
+    /// <summary>The change from some ratings to later ones.</summary>
+    /// <param name="before">The earlier ratings.</param>
+    /// <param name="now">The later ones.</param>
+    /// <param name="words">The sentences that name the two times.</param>
+    internal static RatingChange Between(IReadOnlyCollection<double> before, IReadOnlyCollection<double> now, RatingWords words)
+    {
         var difference = Sample.OfDifference(now, before);
         return new RatingChange(
             Sample.Mean(now),
             Sample.Mean(before),
             Sample.Deviation(before),
             difference,
-            difference is not { } found ? ProgressSentences.RatingFew.Of() : Say(now.Average(), before.Average(), found)
+            difference is not { } found ? words.Few.Of() : Say(now.Average(), before.Average(), found, words)
         );
     }
 
-    private static Message Say(double now, double before, Interval difference)
+    private static RatingWords FourWeeks { get; } =
+        new(ProgressSentences.RatingFew, ProgressSentences.RatingUp, ProgressSentences.RatingDown, ProgressSentences.RatingSame);
+
+    private static Message Say(double now, double before, Interval difference, RatingWords words)
     {
         string Number(double number) => Written.Number(number, 1);
-        return difference.Low > 0
-                ? ProgressSentences.RatingUp.Of(Number(now), Number(before), Number(difference.Low), Number(difference.High))
-            : difference.High < 0
-                ? ProgressSentences.RatingDown.Of(Number(now), Number(before), Number(-difference.High), Number(-difference.Low))
-            : ProgressSentences.RatingSame.Of(Number(now), Number(before), Number(difference.Low), Number(difference.High));
+        return difference.Low > 0 ? words.Up.Of(Number(now), Number(before), Number(difference.Low), Number(difference.High))
+            : difference.High < 0 ? words.Down.Of(Number(now), Number(before), Number(-difference.High), Number(-difference.Low))
+            : words.Same.Of(Number(now), Number(before), Number(difference.Low), Number(difference.High));
     }
 }
+
+/// <summary>How a change of ratings is said; every sentence but the first takes now, before, and the two ends of the doubt.</summary>
+/// <param name="Few">There are too few ratings.</param>
+/// <param name="Up">It is clearly higher.</param>
+/// <param name="Down">It is clearly lower.</param>
+/// <param name="Same">Nothing is clear.</param>
+internal sealed record RatingWords(Sentence Few, Sentence Up, Sentence Down, Sentence Same);

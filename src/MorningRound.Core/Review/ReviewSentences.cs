@@ -142,6 +142,12 @@ internal static class ReviewSentences
         "suggest.trial",
         "Nothing in the week works at {0}, which the focus is about. A small dose: “{1}”, {2} min in “{3}”."
     );
+    public static readonly Sentence TrialAfter = new(
+        "suggest.trialAfter",
+        "{0} did not hold at {1}, and nothing in the week works at it. A small dose: “{2}”, {3} min in “{4}”."
+    );
+    public static readonly Sentence DidNotHold = new("suggest.didNotHold", "{0} At {2}, {1} did not hold.");
+    public static readonly Sentence Held = new("suggest.held", "{0} At {2}, {1} held.");
     public static readonly Sentence TrialQuestion = new("suggest.trialQuestion", "Does this bring it nearer? {0}.");
     public static readonly Sentence TrialExpect = new(
         "suggest.trialExpect",

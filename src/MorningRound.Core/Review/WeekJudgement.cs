@@ -169,33 +169,31 @@ public static class WeekJudgement
 
     private static string Quoted(string name) => $"“{name}”";
 
-    /// <summary>A small dose for a focus that nothing in the week works at.</summary>
+    /// <summary>
+    /// A small dose for a focus that nothing in the week works at, or else for what did not hold in the last competition.
+    /// </summary>
     private static IEnumerable<Suggestion> Trial(
         IReadOnlyList<SessionToJudge> week,
         PlanContext context,
         IReadOnlyList<ShelvedDrill> shelf
     )
     {
-        if (
-            context.Student?.Coach.Focus is not { Area: { } area } focus
-            || Ahead(context) is { Days: <= GivesWayDays }
-            || week.SelectMany(s => s.Plan.Practice()).Any(s => s.Phase != Phase.WarmUp && s.EffectiveArea == area)
-        )
+        if (context.Student is not { } student || Ahead(context) is { Days: <= GivesWayDays })
             yield break;
-        foreach (
-            var drill in shelf
-                .Where(d => d.Drill.Area == area && d.Drill.Suits(context.Level, context.Student.Coach.Age))
-                .OrderBy(d => string.Equals(d.Drill.Skill, focus.Skill, StringComparison.OrdinalIgnoreCase) ? 0 : 1)
-                .ThenBy(d => d.Drill.Name, StringComparer.Ordinal)
-        )
+        var focus = student.Coach.Focus;
+        var debriefed = student.DebriefedBefore(context.Day);
+        var wanted = new[] { focus.Area }.Concat((debriefed?.DidNotHold ?? []).Cast<Area?>()).OfType<Area>().Distinct();
+        var worked = week.SelectMany(s => s.Plan.Practice())
+            .Where(s => s.Phase != Phase.WarmUp)
+            .Select(s => s.EffectiveArea)
+            .ToHashSet();
+        foreach (var area in wanted.Where(a => !worked.Contains(a)))
         {
-            var host = week.FirstOrDefault(s => Host(s.Plan, drill.Drill) is not null);
-            if (host is null || Host(host.Plan, drill.Drill) is not { } segment)
+            var skill = area == focus.Area ? focus.Skill : "";
+            if (TrialOf(area, skill, week, context, shelf) is not { } found)
                 continue;
-            var rung = drill.Drill.BeginningRung(context.Level);
-            if (PlanTailoring.Obstacle(PlanTailoring.WithDrill(segment, drill, rung), context) is not null)
-                continue;
-            var aim = focus.AimInWords();
+            var (host, segment, drill, rung) = found;
+            var aim = area == focus.Area ? focus.AimInWords() : "";
             yield return new Suggestion(
                 $"trial-{drill.Id}",
                 new WeekChange
@@ -213,10 +211,45 @@ public static class WeekJudgement
                 drill.Drill.Name,
                 drill.Drill.Name,
                 [],
-                ReviewSentences.Trial.Of(area, drill.Drill.Name, TrialMinutes, host.Plan.Title)
+                area == focus.Area
+                    ? ReviewSentences.Trial.Of(area, drill.Drill.Name, TrialMinutes, host.Plan.Title)
+                    : ReviewSentences.TrialAfter.Of(
+                        Beliefs.InSentence(area),
+                        debriefed!.Name,
+                        drill.Drill.Name,
+                        TrialMinutes,
+                        host.Plan.Title
+                    )
             );
             yield break;
         }
+    }
+
+    /// <summary>A drill for an area that this student can do, and the session that gives it its minutes; null without one.</summary>
+    private static (SessionToJudge Host, PracticeSegment Segment, ShelvedDrill Drill, int Rung)? TrialOf(
+        Area area,
+        string skill,
+        IReadOnlyList<SessionToJudge> week,
+        PlanContext context,
+        IReadOnlyList<ShelvedDrill> shelf
+    )
+    {
+        foreach (
+            var drill in shelf
+                .Where(d => d.Drill.Area == area && d.Drill.Suits(context.Level, context.Student!.Coach.Age))
+                .OrderBy(d => string.Equals(d.Drill.Skill, skill, StringComparison.OrdinalIgnoreCase) ? 0 : 1)
+                .ThenBy(d => d.Drill.Name, StringComparer.Ordinal)
+        )
+        {
+            var host = week.FirstOrDefault(s => Host(s.Plan, drill.Drill) is not null);
+            if (host is null || Host(host.Plan, drill.Drill) is not { } segment)
+                continue;
+            var rung = drill.Drill.BeginningRung(context.Level);
+            if (PlanTailoring.Obstacle(PlanTailoring.WithDrill(segment, drill, rung), context) is null)
+                return (host, segment, drill, rung);
+        }
+
+        return null;
     }
 
     /// <summary>
@@ -442,7 +475,14 @@ public static class WeekJudgement
                 Drill.Name,
                 "",
                 [.. evidence.Select(r => CurveDot.Of(r, r.Result.Value!.Value, r.Result.Doubt, 0))],
-                said
+                Debriefed(said)
             );
+
+        /// <summary>With what the last competition showed of its part of the game, where that was said.</summary>
+        private Message Debriefed(Message said) =>
+            Segment.EffectiveArea is not { } area || Context.Student?.DebriefedBefore(Context.Day) is not { } last ? said
+            : last.DidNotHold.Contains(area) ? ReviewSentences.DidNotHold.Of(said, Beliefs.InSentence(area), last.Name)
+            : last.Held.Contains(area) ? ReviewSentences.Held.Of(said, Beliefs.InSentence(area), last.Name)
+            : said;
     }
 }

@@ -71,6 +71,23 @@ public readonly record struct Interval([property: JsonRequired] double Low, [pro
     /// <summary>The interval of the number so many times as large; the factor is not below zero.</summary>
     public Interval Times(double factor) => new(Low * factor, High * factor);
 
+    /// <summary>
+    /// The interval of the first figure minus the second, each with its own interval at the same confidence.
+    /// </summary>
+    /// <remarks>
+    /// Source: Zou and Donner, Statistics in Medicine 27 (2008) 1693; of two Wilson intervals it is Newcombe's method 10.
+    /// </remarks>
+    public static Interval OfDifference((double Value, Interval Doubt) first, (double Value, Interval Doubt) second)
+    {
+        var difference = first.Value - second.Value;
+        return new Interval(
+            difference - Together(first.Value - first.Doubt.Low, second.Doubt.High - second.Value),
+            difference + Together(first.Doubt.High - first.Value, second.Value - second.Doubt.Low)
+        );
+    }
+
+    private static double Together(double one, double other) => Math.Sqrt((one * one) + (other * other));
+
     /// <summary>Whether zero lies outside: then a difference or a slope is clear.</summary>
     [JsonIgnore]
     public bool LeavesOutZero => Low > 0 || High < 0;
@@ -104,17 +121,11 @@ public static class Rate
     /// <see cref="Wilson"/> does.
     /// </summary>
     /// <remarks>Source: Newcombe, Statistics in Medicine 17 (1998) 873, method 10.</remarks>
-    public static Interval Difference((int Successes, int Trials) first, (int Successes, int Trials) second)
-    {
-        var (low1, high1) = Wilson(first.Successes, first.Trials);
-        var (low2, high2) = Wilson(second.Successes, second.Trials);
-        double p1 = (double)first.Successes / first.Trials,
-            p2 = (double)second.Successes / second.Trials;
-        return new Interval(
-            p1 - p2 - Math.Sqrt(((p1 - low1) * (p1 - low1)) + ((high2 - p2) * (high2 - p2))),
-            p1 - p2 + Math.Sqrt(((high1 - p1) * (high1 - p1)) + ((p2 - low2) * (p2 - low2)))
-        );
-    }
+    public static Interval Difference((int Successes, int Trials) first, (int Successes, int Trials) second) =>
+        Interval.OfDifference(Known(first), Known(second));
+
+    private static (double Value, Interval Doubt) Known((int Successes, int Trials) rate) =>
+        ((double)rate.Successes / rate.Trials, Wilson(rate.Successes, rate.Trials));
 
     /// <summary>A rate with its doubt: "7 of 10: somewhere from 40 to 89 %".</summary>
     public static Message InWords(int successes, int trials)

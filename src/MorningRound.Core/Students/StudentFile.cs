@@ -221,6 +221,16 @@ public sealed record Competition
     /// <summary>A few words afterwards.</summary>
     public string Debrief { get; init; } = "";
 
+    /// <summary>What held when it counted, said afterwards.</summary>
+    public IReadOnlyList<Area> Held { get; init; } = [];
+
+    /// <summary>What did not hold, said afterwards. It is evidence for the weeks that follow.</summary>
+    public IReadOnlyList<Area> DidNotHold { get; init; } = [];
+
+    /// <summary>The day the student gets there: the day of arrival, or else the first day.</summary>
+    [JsonIgnore]
+    public DateOnly GetsThere => ArrivalDay is { } day && day < FirstDay ? day : FirstDay;
+
     /// <summary>Whether it is played on a day.</summary>
     public bool IsPlayedOn(DateOnly day) => day >= FirstDay && day <= LastDay;
 }
@@ -304,6 +314,18 @@ public sealed record StudentFile
 
     /// <summary>What the coach keeps.</summary>
     public CoachSection Coach { get; init; } = new();
+
+    /// <summary>For so many days what is said after a competition is evidence. [own default]</summary>
+    private const int DaysOfEvidence = 28;
+
+    /// <summary>
+    /// The last competition that was over before a day, not long ago, and of which it was said what held; null without one.
+    /// </summary>
+    public Competition? DebriefedBefore(DateOnly day) =>
+        Own
+            .Competitions.Where(c => c.LastDay < day && day.DayNumber - c.LastDay.DayNumber <= DaysOfEvidence)
+            .Where(c => c.Held.Count + c.DidNotHold.Count > 0)
+            .MaxBy(c => c.LastDay);
 
     /// <summary>Whether the student is under 18.</summary>
     public bool IsMinor => Coach.Age is AgeBand.UnderTwelve or AgeBand.TwelveToSeventeen;

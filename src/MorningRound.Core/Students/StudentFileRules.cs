@@ -91,7 +91,19 @@ public static class StudentFileRules
                     $"{at}.greenSpeedFeet",
                     "Between 4 and 16 feet, please."
                 )
-                .AllowText(competition.Debrief, $"{at}.debrief", LongestNote);
+                .AllowText(competition.Debrief, $"{at}.debrief", LongestNote)
+                .RequireOnce(competition.Held, $"{at}.held")
+                .RequireOnce(competition.DidNotHold, $"{at}.didNotHold")
+                .Require(
+                    !competition.Held.Intersect(competition.DidNotHold).Any(),
+                    $"{at}.didNotHold",
+                    "The same cannot have held and not held."
+                )
+                .Require(
+                    competition.LastDay <= today || competition is { Held.Count: 0, DidNotHold.Count: 0 },
+                    $"{at}.held",
+                    "What held is said when it is over."
+                );
         }
     }
 

@@ -85,7 +85,8 @@ public sealed class ProgressService(
                                 .Where(r => r is { Shortfall: not null, Area: not null })
                                 .Select(r => (r.Area!.Value, r.Shortfall!.Value))
                         ),
-                        lost.Parts.Count == 0 ? null : lost
+                        lost.Parts.Count == 0 ? null : lost,
+                        file.DebriefedBefore(today)
                     )
                     .Select(m => m.In()),
             ],

@@ -296,7 +296,7 @@ public sealed class WeekSheetService(
             Competitions =
             [
                 .. file
-                    .Own.Competitions.Where(c => (c.ArrivalDay ?? c.FirstDay) <= week.Sunday && c.LastDay >= week.Monday)
+                    .Own.Competitions.Where(c => c.GetsThere <= week.Sunday && c.LastDay >= week.Monday)
                     .Select(c => new SheetCompetition(c.Name, c.FirstDay, c.LastDay, c.ArrivalDay)),
             ],
             Sessions =

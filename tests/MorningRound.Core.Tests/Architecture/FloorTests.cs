@@ -38,6 +38,8 @@ public class FloorTests
         ["Weeks.Tailoring"],
         ["Programmes"],
         ["Progress"],
+        ["Competitions"],
+        ["TestDays"],
         ["Review"],
         ["Serialization"],
     ];

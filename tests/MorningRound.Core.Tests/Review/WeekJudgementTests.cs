@@ -266,6 +266,47 @@ public class WeekJudgementTests
         );
     }
 
+    private static PlanContext After(params Area[] didNotHold) =>
+        Somebody with
+        {
+            Student = new StudentFile
+            {
+                Own = new StudentSection
+                {
+                    Competitions =
+                    [
+                        new Competition
+                        {
+                            Id = Id(70),
+                            Name = "Reed Cup",
+                            FirstDay = Somebody.Day.AddDays(-4),
+                            LastDay = Somebody.Day.AddDays(-3),
+                            Held = didNotHold.Contains(Area.Putting) ? [] : [Area.Putting],
+                            DidNotHold = didNotHold,
+                        },
+                    ],
+                },
+            },
+        };
+
+    [Fact]
+    public void What_the_last_competition_showed_stands_with_the_verdict()
+    {
+        var held = Assert.Single(WeekJudgement.Of([Week(Gated(1, 0))], [], After(), Shelf));
+        Assert.EndsWith(" At Reed Cup, putting held.", held.Why, StringComparison.Ordinal);
+        var gave = Assert.Single(WeekJudgement.Of([Week(Gated(1, 0))], [], After(Area.Putting), Shelf));
+        Assert.EndsWith(" At Reed Cup, putting did not hold.", gave.Why, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_did_not_hold_and_is_not_worked_at_gets_a_trial()
+    {
+        var other = Segment(3, Phase.Random, 20, 20, Intent.Skill, PlaceKind.PuttingGreen) with { Area = Area.Chip };
+        var said = Assert.Single(WeekJudgement.Of([Week(other)], [], After(Area.Putting), Shelf));
+        Assert.Equal(SuggestionKind.Trial, said.Kind);
+        Assert.StartsWith("Putting did not hold at Reed Cup", said.Why, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void A_drill_that_is_no_better_either_way_is_not_judged() =>
         Assert.Empty(

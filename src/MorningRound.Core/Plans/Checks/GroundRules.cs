@@ -9,7 +9,7 @@ namespace MorningRound.Core.Plans.Checks;
 internal static class GroundRules
 {
     private const int GreenDays = 7;
-    private const double GreenFeet = 1;
+    internal const double GreenFeet = 1;
 
     public static IEnumerable<PlanRule> All { get; } =
     [

@@ -108,9 +108,7 @@ internal static class TechniqueRules
         if (input.Context.Student is not { } student)
             yield break;
         var day = input.Context.Day;
-        var near = student.Own.Competitions.FirstOrDefault(c =>
-            day >= (c.ArrivalDay ?? c.FirstDay).Plus(-RestDays) && day <= c.LastDay
-        );
+        var near = student.Own.Competitions.FirstOrDefault(c => day >= c.GetsThere.Plus(-RestDays) && day <= c.LastDay);
         if (near is null)
             yield break;
         foreach (var segment in input.Practice.Where(s => s.SlowRepetitions))

@@ -90,6 +90,11 @@ internal sealed record DraftArea(Area Area, Message Why, bool IsSet)
                 DraftSentences.LosesMost.Of(Named(lost.Area), (int)Math.Round(100 * lost.Shortfall), lost.Results),
                 IsSet: false
             );
+        if (
+            context.Student?.DebriefedBefore(context.Day) is { } last
+            && last.DidNotHold.Cast<Area?>().FirstOrDefault(a => IsChosen(a!.Value)) is { } gave
+        )
+            return new DraftArea(gave, DraftSentences.DidNotHold.Of(Named(gave), last.Name), IsSet: false);
         var weak = context.Student?.Own.BelievedWeaknesses.Cast<Area?>().FirstOrDefault(a => IsChosen(a!.Value));
         if (weak is { } believed)
             return new DraftArea(believed, DraftSentences.BelievedWeak.Of(Named(believed)), IsSet: false);

@@ -55,9 +55,7 @@ internal sealed partial class DraftInProgress
         _shelf = shelf;
         _usedBefore = usedBefore;
         _variant = variant;
-        _near = context.Student?.Own.Competitions.FirstOrDefault(c =>
-            context.Day >= (c.ArrivalDay ?? c.FirstDay) && context.Day <= c.LastDay
-        );
+        _near = context.Student?.Own.Competitions.FirstOrDefault(c => context.Day >= c.GetsThere && context.Day <= c.LastDay);
         _approach =
             request.Approach
             ?? (

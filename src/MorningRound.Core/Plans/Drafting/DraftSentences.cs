@@ -53,6 +53,7 @@ internal static class DraftSentences
         "draft.roundsLose",
         "Rounds lose strokes with {0}: about {1:0.0} in 18 holes against what is usual at this level, over the last {2}."
     );
+    public static readonly Sentence DidNotHold = new("draft.didNotHold", "{0} did not hold at {1}.");
     public static readonly Sentence BelievedWeak = new("draft.believedWeak", "The student believes {0} to be weak.");
     public static readonly Sentence NotLately = new("draft.notLately", "There was nothing for {0} lately.");
     public static readonly Sentence WhatThePlaceIsFor = new("draft.whatThePlaceIsFor", "It is what the place is for.");

@@ -77,7 +77,7 @@ public sealed record SessionToPlace
     /// </summary>
     public static int? LongestBefore(Competition competition, DateOnly day)
     {
-        var there = competition.ArrivalDay ?? competition.FirstDay;
+        var there = competition.GetsThere;
         return day >= competition.FirstDay || day < there.Plus(-TaperDays) ? null
             : day < there ? LongestInTaper
             : LongestOnArrival;

@@ -146,7 +146,7 @@ internal sealed class PlacingOfSeven(WeekToPlace week)
             PlacingRule.Absence => week.Absences.Any(a => a.FirstDay <= week.Week.Sunday && a.LastDay >= week.Week.Monday),
             PlacingRule.Times => week.Times.Count > 0,
             PlacingRule.CompetitionDay or PlacingRule.Taper => week.Competitions.Any(c =>
-                c.LastDay >= week.Week.Monday && (c.ArrivalDay ?? c.FirstDay).Plus(-7) <= week.Week.Sunday
+                c.LastDay >= week.Week.Monday && c.GetsThere.Plus(-7) <= week.Week.Sunday
             ),
             PlacingRule.Order => week.Sessions.Concat(week.Standing.Select(s => s.Session)).Count(s => s.Order is not null) > 1,
             PlacingRule.MustFirst => week.Sessions.Select(s => s.Requirement).Distinct().Count() > 1,

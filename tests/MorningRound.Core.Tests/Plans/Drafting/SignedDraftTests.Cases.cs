@@ -123,6 +123,35 @@ public sealed partial class SignedDraftTests
                 d => Practice(d).Any(s => s.Area == Area.Driver) && Says(d, "The student believes the driver to be weak.")
             ),
             new(
+                "What did not hold in a competition comes before what is believed",
+                Student(
+                    with: f => f with { Own = f.Own with { BelievedWeaknesses = [Area.Driver] } },
+                    and: c =>
+                        c with
+                        {
+                            Student = c.Student! with
+                            {
+                                Own = c.Student.Own with
+                                {
+                                    Competitions =
+                                    [
+                                        new Competition
+                                        {
+                                            Id = Given.Id(900),
+                                            Name = "Reed Cup",
+                                            FirstDay = c.Day.AddDays(-6),
+                                            LastDay = c.Day.AddDays(-5),
+                                            DidNotHold = [Area.Wedge],
+                                        },
+                                    ],
+                                },
+                            },
+                        }
+                ),
+                Wish(60, 90, PlaceKind.Range),
+                d => Practice(d).Any(s => s.Area == Area.Wedge) && Says(d, "The wedges did not hold at Reed Cup.")
+            ),
+            new(
                 "What was there twice lately gives way to what was not",
                 Student(and: c => c with { RecentAreas = [Area.Iron] }),
                 Wish(60, 90, PlaceKind.Range),
