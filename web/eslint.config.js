@@ -16,6 +16,8 @@ const floors = [
   'weeks',
   'reminders',
   'progress',
+  'competitions',
+  'testDays',
   'review',
 ];
 /** What React's compiler finds is found by the build in components (reactCompiler.ts), and here in hooks of our own. */

@@ -102,9 +102,11 @@ internal static class DemoFiles
                     ],
                     Competitions =
                     [
-                        Competition(3, "Reed Cup", IsoWeek.Of(today).Monday.AddDays(-29), 1) with
+                        Competition(3, "Reed Cup", IsoWeek.Of(today).Monday.AddDays(-15), 1) with
                         {
                             Course = "Osier Island",
+                            Held = [Area.Driver, Area.Mind],
+                            DidNotHold = [Area.Putting],
                             Debrief =
                                 "Kept the routine on every tee. Three-putted twice from the wrong tier: arrive a day earlier.",
                         },

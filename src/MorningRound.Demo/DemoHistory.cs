@@ -22,6 +22,7 @@ using MorningRound.Server.Review;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
+using MorningRound.Server.TestDays;
 using MorningRound.Server.Weeks;
 
 namespace MorningRound.Demo;
@@ -129,6 +130,7 @@ internal sealed class DemoHistory
         await LayOutSquadsAsync(cancel);
         await LayOutMailsAsync(cancel);
         await LayOutWordsAsync(cancel);
+        await LayOutTestDaysAsync(cancel);
         await transaction.CommitAsync(cancel);
         _db.ChangeTracker.Clear();
     }
@@ -244,6 +246,49 @@ internal sealed class DemoHistory
             },
         };
         await new WalkService(_db, _clock).DecideAsync(_coach, otto, ThisWeek.Plus(1), decision, cancel);
+    }
+
+    /// <summary>A test day that was held twice, scored by the coach, and is due again on Saturday.</summary>
+    private async Task LayOutTestDaysAsync(CancellationToken cancel)
+    {
+        var tests = new TestDayService(_db, _clock, new ResultHistory(_db), new NewDrafts(_db, _clock), _publishing);
+        var random = new SplitMix64(Seed + 1);
+        var id = Guid.CreateVersion7();
+        DateOnly Saturday(int back) => ThisWeek.Plus(-back).Monday.AddDays(5);
+        _clock.Turn(Saturday(DemoSquad.TestWeeksAgo[0]).AddDays(-2), 18);
+        var input = new TestDayInput
+        {
+            Name = DemoSquad.TestDay,
+            PlanId = _planIds[DemoPlans.SmallSteps],
+            EveryWeeks = DemoSquad.TestWeeksAgo[0] - DemoSquad.TestWeeksAgo[1],
+            FirstDay = Saturday(DemoSquad.TestWeeksAgo[0]),
+            Students = [.. DemoSquad.Tested.Select(name => _studentIds[name])],
+        };
+        await tests.SaveAsync(_coach, id, input, RowVersion.New, cancel);
+        foreach (var back in DemoSquad.TestWeeksAgo)
+        {
+            var day = Saturday(back);
+            _clock.Turn(day.AddDays(-2), 18);
+            await tests.SetAsync(_coach, id, day, cancel);
+            var sessions = await _db
+                .Assignments.AsNoTracking()
+                .Where(a => a.AcademyId == _coach.AcademyId && a.PlanId == id && a.Day == day)
+                .ToListAsync(cancel);
+            var began = new DateTimeOffset(day.ToDateTime(new TimeOnly(10, 0)), TimeSpan.Zero);
+            foreach (var student in DemoSquad.Students.Where(s => DemoSquad.Tested.Contains(s.Name)))
+            {
+                if (sessions.FirstOrDefault(s => s.StudentId == _studentIds[student.Name]) is not { } session)
+                    continue;
+                var drills = await _logs.DrillsAsync(_coach, session.Id, cancel);
+                var entries = new DemoSession(session.Document, drills, began, student, random, weeksAgo: back).Tested();
+                _clock.Turn(entries[^1].At);
+                await AppendAsync(_coach, session.Id, entries, cancel);
+                _db.ChangeTracker.Clear();
+            }
+        }
+
+        foreach (var name in DemoSquad.Tested)
+            await _standings.RefreshAsync(_coach.AcademyId, _studentIds[name], _today, cancel);
     }
 
     private async Task LayOutProgrammesAsync(CancellationToken cancel)

@@ -65,6 +65,18 @@ internal sealed class DemoSession(
         return _entries;
     }
 
+    /// <summary>Drill by drill with the coach who scores it, and nothing said about it.</summary>
+    public IReadOnlyList<SessionEntry> Tested()
+    {
+        Add(n => new SessionOpened
+        {
+            Sequence = n,
+            At = _now,
+            Recording = Recording.Test,
+        });
+        return Alone();
+    }
+
     /// <summary>Something practised alone, without a word about it afterwards.</summary>
     public IReadOnlyList<SessionEntry> Alone()
     {

@@ -266,6 +266,15 @@ internal static class DemoSquad
     /// <summary>The squad of those who began this year.</summary>
     public const string Beginners = "First summer";
 
+    /// <summary>What is tested every few weeks, on the green.</summary>
+    public const string TestDay = "Saturday on Poplar green";
+
+    /// <summary>When it was held, in weeks before this one.</summary>
+    public static IReadOnlyList<int> TestWeeksAgo { get; } = [8, 4];
+
+    /// <summary>Who is tested.</summary>
+    public static IReadOnlyList<string> Tested { get; } = ["Tilda Brockhus", "Jonne Weilander", "Nadia Ferrolin", "Pia Ruskamo"];
+
     /// <summary>The squads, and who is in them.</summary>
     public static IReadOnlyDictionary<string, IReadOnlyList<string>> Squads { get; } =
         new Dictionary<string, IReadOnlyList<string>>

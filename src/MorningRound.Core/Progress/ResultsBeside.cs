@@ -64,7 +64,14 @@ public sealed record ResultsBeside(
         GoalPoint? other = later.Count == 0 ? null : ResultsTogether.Of(later);
         if (one is null || other is null)
             return new ResultsBeside(one, other, null, BesideVerdict.OneSideOnly, ProgressSentences.BesideOneSide.Of());
-        var figure = later[0].Result.Leading;
+        // A mean of several results has more to it than one of them.
+        var figure =
+            later[0].Result.Leading is var leading && leading.Unit != "%" && earlier.Count + later.Count > 2
+                ? leading with
+                {
+                    Decimals = leading.Decimals + 1,
+                }
+                : later[0].Result.Leading;
         if (earlier[0].Key != later[0].Key)
             return new ResultsBeside(one, other, null, BesideVerdict.NotComparable, ProgressSentences.BesideChanged.Of());
         if ((one.Doubt, other.Doubt) is not ({ } doubtBefore, { } doubtAfter))
@@ -115,13 +122,12 @@ public sealed record ResultsBeside(
                     BesideVerdict.Worse => ProgressSentences.BesideWorse,
                     _ => ProgressSentences.BesideDifferent,
                 }
-            ).Of(
-                Figure(before.Value, figure),
-                Figure(after.Value, figure),
-                Written.Number(low, figure.Decimals),
-                Points(high, figure)
-            );
+            ).Of(Figure(before.Value, figure), Figure(after.Value, figure), Least(low, figure), Points(high, figure));
     }
+
+    /// <summary>The nearer end of a clear difference, with a digit more where it would read as nothing.</summary>
+    private static string Least(double low, MeasureKind figure) =>
+        Written.Number(low, Math.Round(low, figure.Decimals) == 0 ? figure.Decimals + 1 : figure.Decimals);
 
     private static string Figure(double value, MeasureKind figure) =>
         Written.Number(value, figure.Decimals) + Written.Unit(figure.Unit);

@@ -56,6 +56,9 @@ public enum Recording
 
     /// <summary>Typed in afterwards from a card; its times are those of the plan.</summary>
     Paper,
+
+    /// <summary>By the coach, attempt by attempt, on a test day. It counts like the student's own.</summary>
+    Test,
 }
 
 /// <summary>How this log is being kept. A log that does not say was kept while practising.</summary>

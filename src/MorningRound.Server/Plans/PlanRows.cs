@@ -7,6 +7,19 @@ using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Plans;
 
+/// <summary>Where a plan comes from.</summary>
+public enum PlanKind
+{
+    /// <summary>A coach wrote it.</summary>
+    Written,
+
+    /// <summary>It was made of what was agreed in lessons.</summary>
+    Homework,
+
+    /// <summary>It is what is done on a test day: nobody changes it any more.</summary>
+    TestDay,
+}
+
 /// <summary>A plan of an academy.</summary>
 public sealed class PlanRow : IRemovableRow
 {
@@ -30,8 +43,8 @@ public sealed class PlanRow : IRemovableRow
     /// <summary>Minutes of the visit, to order by.</summary>
     public int Minutes { get; set; }
 
-    /// <summary>Whether it was made of what was agreed in lessons. It stands in a week and not in the list of plans.</summary>
-    public bool IsHomework { get; init; }
+    /// <summary>What the plan is: only what a coach wrote stands in the list of plans.</summary>
+    public PlanKind Kind { get; init; }
 
     public DateTimeOffset UpdatedAt { get; set; }
 
@@ -41,7 +54,7 @@ public sealed class PlanRow : IRemovableRow
     public int Version { get; set; }
 
     /// <summary>A new plan; its version is 0 until it is saved.</summary>
-    public static PlanRow New(Guid academyId, Guid id, SessionPlan plan, DateTimeOffset now, bool isHomework = false)
+    public static PlanRow New(Guid academyId, Guid id, SessionPlan plan, DateTimeOffset now, PlanKind kind = PlanKind.Written)
     {
         var row = new PlanRow
         {
@@ -52,7 +65,7 @@ public sealed class PlanRow : IRemovableRow
             Areas = [],
             Document = plan,
             Listing = PlanListing.Of(plan),
-            IsHomework = isHomework,
+            Kind = kind,
         };
         row.Write(plan, now);
         return row;

@@ -106,7 +106,11 @@ public sealed class PlanService(MorningRoundDb db, DomainClock clock)
                 {
                     Create = () => Task.FromResult(PlanRow.New(caller.AcademyId, id, plan, clock.GetUtcNow())),
                     IsSame = row => StoredDocuments.Same(row.Document, plan),
-                    Change = row => row.Write(plan, clock.GetUtcNow()),
+                    Change = row =>
+                    {
+                        EnsureNoTest(row);
+                        row.Write(plan, clock.GetUtcNow());
+                    },
                 },
                 cancel
             )
@@ -116,6 +120,17 @@ public sealed class PlanService(MorningRoundDb db, DomainClock clock)
     /// <summary>Takes a plan off the list. What was assigned from it stays as it is.</summary>
     public Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel) =>
         db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel), cancel);
+
+    /// <summary>What is done on a test day stays as it is, or nobody could be set beside the first time.</summary>
+    private static void EnsureNoTest(PlanRow row)
+    {
+        if (row.Kind == PlanKind.TestDay)
+            throw ApiProblemException.Conflict(
+                "This is what is done on a test day.",
+                "id",
+                "It stays as it is, so that one day can be set beside another. Make a plan of your own from it, and a new test day."
+            );
+    }
 
     private GuardedRow<PlanRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
         new()
@@ -129,7 +144,7 @@ public sealed class PlanService(MorningRoundDb db, DomainClock clock)
     private IQueryable<PlanRow> Found(Caller caller, PlanSearch search)
     {
         var (uses, students) = (db.PlanUses, db.Students);
-        var found = Live(caller).AsNoTracking().Where(p => !p.IsHomework);
+        var found = Live(caller).AsNoTracking().Where(p => p.Kind == PlanKind.Written);
         foreach (var word in search.Text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries))
         {
             var pattern = $"%{System.Text.RegularExpressions.Regex.Replace(word, @"[\\%_]", @"\$0")}%";

@@ -13,9 +13,33 @@ public sealed class ResultHistory(MorningRoundDb db)
     /// <summary>More than three sessions a week leave in the weeks that are looked at.</summary>
     private const int MostResults = 300;
 
+    /// <summary>Forty students with twelve drills on eight days.</summary>
+    private const int MostOfSessions = 3840;
+
     /// <summary>The results since a day, newest first; beyond a bound the older ones are left out.</summary>
     public Task<List<DatedResult>> SinceAsync(Guid academyId, Guid studentId, DateOnly since, CancellationToken cancel) =>
         ReadAsync(Rows(academyId, studentId).Where(r => r.Day >= since), MostResults, cancel);
+
+    /// <summary>The results from one day to another, newest first, bounded likewise.</summary>
+    public Task<List<DatedResult>> BetweenAsync(
+        Guid academyId,
+        Guid studentId,
+        DateOnly from,
+        DateOnly to,
+        CancellationToken cancel
+    ) => ReadAsync(Rows(academyId, studentId).Where(r => r.Day >= from && r.Day <= to), MostResults, cancel);
+
+    /// <summary>The results of sessions, whoever's they are.</summary>
+    public Task<List<DatedResult>> OfSessionsAsync(
+        Guid academyId,
+        IReadOnlyCollection<Guid> sessions,
+        CancellationToken cancel
+    ) =>
+        ReadAsync(
+            db.DrillResults.AsNoTracking().Where(r => r.AcademyId == academyId && sessions.Contains(r.AssignmentId)),
+            MostOfSessions,
+            cancel
+        );
 
     /// <summary>The results of one drill since a day, newest first, so many at most.</summary>
     public Task<List<DatedResult>> OfDrillAsync(

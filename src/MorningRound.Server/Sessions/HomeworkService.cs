@@ -96,7 +96,7 @@ public sealed class HomeworkService(MorningRoundDb db, DomainClock clock)
             Purpose = string.IsNullOrWhiteSpace(noted.Checkpoint) ? "Keep what was agreed in the lesson." : noted.Checkpoint,
             Segments = [segment],
         };
-        var plan = PlanRow.New(caller.AcademyId, id, document, clock.GetUtcNow(), isHomework: true);
+        var plan = PlanRow.New(caller.AcademyId, id, document, clock.GetUtcNow(), PlanKind.Homework);
         plan.Version = 1;
         db.Plans.Add(plan);
         var draft = AssignmentColumns.NewAssignment(caller.AcademyId, id, studentId, document);

@@ -135,8 +135,11 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
                 "accountId",
                 "Somebody else is signed in now. These entries stay on the device until their owner signs in again."
             );
-        if (!caller.IsCoach && input.Entries.Any(e => e is LessonNoted or SessionOpened { Recording: Recording.Lesson }))
-            throw ApiProblemException.Forbidden("entries", "Only a coach keeps the log of a lesson.");
+        if (
+            !caller.IsCoach
+            && input.Entries.Any(e => e is LessonNoted or SessionOpened { Recording: Recording.Lesson or Recording.Test })
+        )
+            throw ApiProblemException.Forbidden("entries", "Only a coach keeps the log of a lesson or of a test day.");
         var errors = new FieldErrors()
             .Require(logId != Guid.Empty, "logId", "An id is needed.")
             .Require(

@@ -1,5 +1,6 @@
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Calendars;
+using MorningRound.Server.Competitions;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Exports;
@@ -13,6 +14,7 @@ using MorningRound.Server.Reminders;
 using MorningRound.Server.Review;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Students;
+using MorningRound.Server.TestDays;
 using MorningRound.Server.Weeks;
 
 namespace MorningRound.Server.Startup;
@@ -46,6 +48,8 @@ public static class MorningRoundServer
         api.MapCalendars();
         api.MapReminders();
         api.MapProgress();
+        api.MapCompetitions();
+        api.MapTestDays();
         api.MapReview();
         api.MapExports();
         app.MapCalendarFeed();

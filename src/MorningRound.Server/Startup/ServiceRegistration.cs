@@ -9,6 +9,7 @@ using MorningRound.Core.Serialization;
 using MorningRound.Core.Units;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Calendars;
+using MorningRound.Server.Competitions;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Exports;
@@ -23,6 +24,7 @@ using MorningRound.Server.Review;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
+using MorningRound.Server.TestDays;
 using MorningRound.Server.Weeks;
 
 namespace MorningRound.Server.Startup;
@@ -102,6 +104,8 @@ internal static class ServiceRegistration
         services.AddScoped<CalendarService>();
         services.AddReminders(configuration);
         services.AddScoped<ProgressService>().AddScoped<ResultHistory>();
+        services.AddScoped<CompetitionService>();
+        services.AddScoped<TestDayService>();
         services
             .AddScoped<TeeLineService>()
             .AddScoped<WalkService>()

@@ -28,20 +28,7 @@ public sealed class PublishingService(MorningRoundDb db, DomainClock clock, Plan
         CancellationToken cancel
     )
     {
-        var weeks = new List<PublishedWeek>();
-        var left = students.ToHashSet();
-        while (left.Count > 0)
-        {
-            foreach (var one in await ReadAsync(caller, week, left, cancel))
-            {
-                // Somebody else was quicker: what was read of this one and of those after is read again.
-                if (!await WriteAsync(caller, one, cancel))
-                    break;
-                weeks.Add(one.ToView());
-                left.Remove(one.StudentId);
-            }
-        }
-
+        var weeks = await PublishOnlyAsync(caller, week, students, only: null, cancel);
         var kept = weeks.SelectMany(w => w.NotPublished).ToList();
         // With nothing published at all, that is a refusal which names the fields.
         if (kept.Count > 0 && weeks.All(w => w.Published.Count == 0))
@@ -51,13 +38,41 @@ public sealed class PublishingService(MorningRoundDb db, DomainClock clock, Plan
         return weeks;
     }
 
+    /// <summary>
+    /// The same for some of the drafts, or all where none are named; whatever keeps them is no refusal.
+    /// </summary>
+    public async Task<IReadOnlyList<PublishedWeek>> PublishOnlyAsync(
+        Caller caller,
+        IsoWeek week,
+        IReadOnlyCollection<Guid> students,
+        IReadOnlyCollection<Guid>? only,
+        CancellationToken cancel
+    )
+    {
+        var weeks = new List<PublishedWeek>();
+        var left = students.ToHashSet();
+        while (left.Count > 0)
+        {
+            foreach (var one in await ReadAsync(caller, week, left, only, cancel))
+            {
+                // Somebody else was quicker: what was read of this one and of those after is read again.
+                if (!await WriteAsync(caller, one, cancel))
+                    break;
+                weeks.Add(one.ToView());
+                left.Remove(one.StudentId);
+            }
+        }
+
+        return weeks;
+    }
+
     /// <summary>What publishing would publish and keep back, with nothing changed.</summary>
     public async Task<IReadOnlyList<PublishedWeek>> PreviewAsync(
         Caller caller,
         IsoWeek week,
         IReadOnlyCollection<Guid> students,
         CancellationToken cancel
-    ) => [.. (await ReadAsync(caller, week, students, cancel)).Select(one => one.ToView())];
+    ) => [.. (await ReadAsync(caller, week, students, only: null, cancel)).Select(one => one.ToView())];
 
     /// <summary>
     /// Takes publishing back, so that the session is a draft again: only while the student was not sent it, and nothing was
@@ -99,6 +114,7 @@ public sealed class PublishingService(MorningRoundDb db, DomainClock clock, Plan
         Caller caller,
         IsoWeek week,
         IReadOnlyCollection<Guid> students,
+        IReadOnlyCollection<Guid>? only,
         CancellationToken cancel
     )
     {
@@ -110,6 +126,7 @@ public sealed class PublishingService(MorningRoundDb db, DomainClock clock, Plan
                     && students.Contains(a.StudentId)
                     && a.Monday == week.Monday
                     && a.PublishedAt == null
+                    && (only == null || only.Contains(a.Id))
                 )
                 .ToListAsync(cancel)
         ).ToLookup(a => a.StudentId);

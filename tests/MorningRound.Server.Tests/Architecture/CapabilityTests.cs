@@ -33,6 +33,8 @@ public class CapabilityTests
         "Calendars",
         "Reminders",
         "Progress",
+        "Competitions",
+        "TestDays",
         "Review",
         "Exports",
         "Startup",

@@ -98,6 +98,15 @@ export const reviewKeys = {
   stop: (studentId: string) => ['tee-line', 'stop', studentId] as const,
 };
 
+export const competitionKeys = {
+  one: (studentId: string, id: string) => ['progress', studentId, 'competition', id] as const,
+};
+
+export const testDayKeys = {
+  all: ['test-days'] as const,
+  one: (id: string) => ['test-days', id] as const,
+};
+
 /** Everything that shows what was set or practised. */
 export const practiceKeys = [
   weekKeys.all,
@@ -105,6 +114,7 @@ export const practiceKeys = [
   sessionKeys.all,
   sessionKeys.allEntries,
   reviewKeys.teeLine,
+  testDayKeys.all,
 ];
 
 /** Everything that shows what stands in somebody's week. */

@@ -3487,6 +3487,239 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/competitions/{studentId}/{competitionId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+          competitionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CompetitionView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/competitions/{studentId}/{competitionId}/arrival': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+          competitionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionCard'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/test-days': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TestDaySummary'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/test-days/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TestDayView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TestDayInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TestDayView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/test-days/{id}/days': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SetTestInput'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SetTestResult'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/review/tee-line': {
     parameters: {
       query?: never;
@@ -3956,6 +4189,22 @@ export interface components {
       strokesLost: null | number;
       isBelievedWeak: boolean;
     };
+    ArrivalList: {
+      /** Format: date */
+      day: string;
+      isSet: boolean;
+      title: string;
+      purpose: string;
+      steps: components['schemas']['ArrivalStep'][];
+      kept: string[];
+    };
+    ArrivalStep: {
+      /** Format: int32 */
+      minutes: number;
+      title: string;
+      instruction: string;
+      why: string;
+    };
     AssignedSegment: {
       /** Format: uuid */
       assignmentId: string;
@@ -4023,8 +4272,17 @@ export interface components {
     };
     /** @enum {string} */
     BallKind: 'rangeBall' | 'ownBall';
+    BeforeAndAfter: {
+      drills: components['schemas']['DrillBeside'][];
+      /** Format: int32 */
+      onOneSide: number;
+      quality: components['schemas']['RatingChange'];
+      confidence: components['schemas']['RatingChange'];
+    };
     /** @enum {string} */
     Bend: 'straight' | 'left' | 'right';
+    /** @enum {string} */
+    BesideVerdict: 'oneSideOnly' | 'notComparable' | 'noDoubtKnown' | 'notClear' | 'better' | 'worse' | 'different';
     /** @enum {string} */
     Better: 'none' | 'higher' | 'lower';
     BodyLoad: {
@@ -4221,6 +4479,8 @@ export interface components {
       /** Format: double */
       greenSpeedFeet?: null | number;
       debrief?: string;
+      held?: components['schemas']['Area'][];
+      didNotHold?: components['schemas']['Area'][];
     };
     CompetitionDays: {
       /** Format: uuid */
@@ -4230,6 +4490,20 @@ export interface components {
       firstDay: string;
       /** Format: date */
       lastDay: string;
+    };
+    CompetitionView: {
+      /** Format: uuid */
+      studentId: string;
+      studentName: string;
+      competition: components['schemas']['Competition'];
+      standing: string;
+      /** Format: int32 */
+      daysTo: number;
+      canBeDebriefed: boolean;
+      greens: null | string;
+      days: components['schemas']['TaperDay'][];
+      arrival: null | components['schemas']['ArrivalList'];
+      around: null | components['schemas']['BeforeAndAfter'];
     };
     Completed: {
       /** Format: int32 */
@@ -4450,6 +4724,18 @@ export interface components {
       steps: components['schemas']['StepReach'][];
       suggestedLadder: components['schemas']['Rung'][];
       beginning: components['schemas']['SegmentBeginning'];
+    };
+    DrillBeside: {
+      /** Format: uuid */
+      drillId: string;
+      drill: string;
+      group: components['schemas']['PhaseGroup'];
+      figure: components['schemas']['MeasureKind'];
+      /** Format: int32 */
+      resultsBefore: number;
+      /** Format: int32 */
+      resultsAfter: number;
+      beside: components['schemas']['ResultsBeside'];
     };
     DrillCheckView: {
       errors: components['schemas']['FieldError'][];
@@ -5542,6 +5828,12 @@ export interface components {
       path: string;
       why: string;
     };
+    NotSet: {
+      /** Format: uuid */
+      studentId: string;
+      name: string;
+      why: string[];
+    };
     NoticedAttempts: {
       tags: components['schemas']['KeptTag'][];
       /** Format: int32 */
@@ -6275,7 +6567,7 @@ export interface components {
       evidenceText?: string;
     };
     /** @enum {string} */
-    Recording: 'practice' | 'lesson' | 'paper';
+    Recording: 'practice' | 'lesson' | 'paper' | 'test';
     ReminderChoice: {
       kind: components['schemas']['ReminderKind'];
       isOn: boolean;
@@ -6336,6 +6628,13 @@ export interface components {
     };
     /** @enum {string} */
     ResultStatus: 'nothing' | 'underWay' | 'stopped' | 'complete' | 'doesNotFit';
+    ResultsBeside: {
+      before: null | components['schemas']['GoalPoint'];
+      after: null | components['schemas']['GoalPoint'];
+      difference: null | components['schemas']['Interval'];
+      verdict: components['schemas']['BesideVerdict'];
+      text?: string;
+    };
     ReviewLastSession: {
       /** Format: uuid */
       assignmentId: string;
@@ -7155,6 +7454,17 @@ export interface components {
       replacedBy?: null | string;
       changes?: components['schemas']['SessionChange'][];
     };
+    SessionOnDay: {
+      /** Format: uuid */
+      id: string;
+      /** Format: date */
+      day: string;
+      title: string;
+      /** Format: int32 */
+      minutes: number;
+      isOnlyWarmUp: boolean;
+      hasSlowRepetitions: boolean;
+    };
     SessionPlan: {
       title: string;
       purpose?: string;
@@ -7234,6 +7544,15 @@ export interface components {
       order?: null | number;
       sessions: components['schemas']['NewSession'][];
       isTailored?: boolean;
+    };
+    SetTestInput: {
+      /** Format: date */
+      day: string;
+    };
+    SetTestResult: {
+      /** Format: int32 */
+      set: number;
+      notPublished: components['schemas']['NotSet'][];
     };
     /** @enum {string} */
     SetUpDrawing:
@@ -7530,6 +7849,18 @@ export interface components {
     };
     /** @enum {string} */
     TagGroup: 'contact' | 'line' | 'cause' | 'routine';
+    TaperDay: {
+      /** Format: date */
+      day: string;
+      kind: components['schemas']['TaperKind'];
+      /** Format: int32 */
+      most: null | number;
+      sessions: components['schemas']['SessionOnDay'][];
+      text?: string;
+      tooMuchText?: null | string[];
+    };
+    /** @enum {string} */
+    TaperKind: 'practice' | 'light' | 'arrival' | 'play';
     /** @enum {string} */
     TargetSide: 'left' | 'right';
     TeeLineView: {
@@ -7547,6 +7878,96 @@ export interface components {
       plan: components['schemas']['SessionPlan'];
       totals: components['schemas']['PlanTotals'];
       strip: components['schemas']['StripSegment'][];
+    };
+    TestDay: {
+      name: string;
+      /** Format: int32 */
+      everyWeeks: number;
+      /** Format: date */
+      firstDay: string;
+      students: string[];
+    };
+    TestDayInput: {
+      name: string;
+      /** Format: int32 */
+      everyWeeks: number;
+      /** Format: date */
+      firstDay: string;
+      students: string[];
+      /** Format: uuid */
+      planId?: null | string;
+    };
+    TestDaySummary: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: int32 */
+      everyWeeks: number;
+      /** Format: int32 */
+      students: number;
+      strip: components['schemas']['StripSegment'][];
+      /** Format: date */
+      lastSet: null | string;
+      /** Format: date */
+      next: string;
+      isDue: boolean;
+    };
+    TestDayView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      version: number;
+      test: components['schemas']['TestDay'];
+      /** Format: int32 */
+      minutes: number;
+      strip: components['schemas']['StripSegment'][];
+      tasks: components['schemas']['TestTask'][];
+      days: string[];
+      /** Format: date */
+      next: string;
+      students: components['schemas']['TestStudent'][];
+    };
+    TestLine: {
+      task: components['schemas']['TestTask'];
+      results: components['schemas']['TestResult'][];
+      sinceFirst: null | components['schemas']['ResultsBeside'];
+      sinceLast: null | components['schemas']['ResultsBeside'];
+    };
+    TestResult: {
+      /** Format: date */
+      day: string;
+      /** Format: uuid */
+      sessionId: string;
+      point: components['schemas']['GoalPoint'];
+      text: string;
+    };
+    TestSession: {
+      /** Format: uuid */
+      assignmentId: string;
+      /** Format: date */
+      day: string;
+      isFinished: boolean;
+    };
+    TestStudent: {
+      /** Format: uuid */
+      studentId: string;
+      name: string;
+      takesPart: boolean;
+      sessions: components['schemas']['TestSession'][];
+      lines: components['schemas']['TestLine'][];
+    };
+    TestTask: {
+      /** Format: uuid */
+      segmentId: string;
+      /** Format: uuid */
+      drillId: string;
+      drill: string;
+      step: string;
+      /** Format: int32 */
+      rung: number;
+      group: components['schemas']['PhaseGroup'];
+      area: null | components['schemas']['Area'];
+      figure: components['schemas']['MeasureKind'];
     };
     TimedStep: {
       label: string;

@@ -92,6 +92,24 @@ export const router = createBrowserRouter([
             path: '/students/:id/report',
             lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage'),
           },
+          {
+            path: '/students/:id/competitions/:competitionId',
+            lazy: () => named(import('../features/competitions/CompetitionPage'), 'CompetitionPage'),
+          },
+          {
+            path: '/my-competitions/:competitionId',
+            lazy: () => named(import('../features/competitions/CompetitionPage'), 'CompetitionPage'),
+          },
+          { path: '/test-days', lazy: () => named(import('../features/testDays/TestDaysPage'), 'TestDaysPage') },
+          { path: '/test-days/:id', lazy: () => named(import('../features/testDays/TestDayPage'), 'TestDayPage') },
+          {
+            path: '/test-days/:id/score',
+            lazy: () => named(import('../features/testDays/ScoringPage'), 'ScoringPage'),
+          },
+          {
+            path: '/test-days/:testId/score/:id',
+            lazy: () => named(import('../features/testDays/ScorePadPage'), 'ScorePadPage'),
+          },
           { path: '/my-report', lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage') },
           { path: '/goals', lazy: () => named(import('../features/review/GoalsPage'), 'GoalsPage') },
           { path: '/walk', lazy: () => named(import('../features/review/WalkPage'), 'WalkPage') },

@@ -27,6 +27,9 @@ export function plusDays(day: string, by: number): string {
   return date.toISOString().slice(0, 10);
 }
 
+/** How many days lie from one day to a later one. */
+export const daysBetween = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
+
 /** "4:05", "61:00". */
 export function clock(seconds: number): string {
   const whole = Math.max(0, Math.floor(seconds));

@@ -11,8 +11,8 @@ import { Choice } from '../../ui/Field';
 import { count, dayName, plusDays } from '../../ui/format';
 import { ErrorNotice } from '../../ui/states';
 import { isoWeek, mondayOf } from '../../ui/weekdays';
-import { useStudents } from '../students/queries';
-import { useSaveRun, useSquads } from './queries';
+import { useSquads, useStudents } from '../students/queries';
+import { useSaveRun } from './queries';
 
 /** How many weeks ahead a programme can be started. */
 const weeksAhead = 8;

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
-import { programmeKeys, studentKeys, weekViews } from '../../api/queryKeys';
+import { programmeKeys, weekViews } from '../../api/queryKeys';
 
 export type Programme = Schemas['Programme'];
 export type Slot = Schemas['ProgrammeSlot'];
@@ -26,9 +26,6 @@ export const useDrawing = (programme: Programme) =>
     staleTime: Infinity,
     gcTime: 10_000,
   });
-
-export const useSquads = () =>
-  useQuery({ queryKey: studentKeys.squads, queryFn: () => answer(api.GET('/api/squads')) });
 
 /** A change to programmes or for whom they run. Weeks show where they stand. */
 function useProgrammeChange<V, R>(mutationFn: (variables: V) => Promise<R>) {

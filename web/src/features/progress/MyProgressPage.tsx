@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { usePerson } from '../../app/signIn';
 import { PageHeading } from '../../ui/PageHeading';
+import { CompetitionLinks } from './CompetitionLinks';
 import { GoalPath } from './GoalPath';
 import { Progress, useProgress } from './Progress';
 
@@ -16,6 +17,7 @@ export function MyProgressPage() {
         <Link to="/my-rounds">My rounds</Link>
         <Link to="/my-report">Report</Link>
       </Box>
+      {progress.data && <CompetitionLinks progress={progress.data} linkTo={(c) => `/my-competitions/${c}`} />}
       {progress.data && <GoalPath progress={progress.data} />}
       <Progress studentId={person.studentId ?? ''} isOwn />
     </>

@@ -7,7 +7,7 @@ import { Link, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { progressKeys } from '../../api/queryKeys';
 import { usePerson } from '../../app/signIn';
-import { count, dayName, minutes, percent } from '../../ui/format';
+import { count, dayName, daysBetween, minutes, percent } from '../../ui/format';
 import { Choice } from '../../ui/Field';
 import { PageHeading } from '../../ui/PageHeading';
 import { ErrorNotice, Loading } from '../../ui/states';
@@ -136,8 +136,7 @@ function Report({ progress }: { progress: Schemas['ProgressView'] }) {
             <Typography key={c.id}>
               {c.name}, {dayName(c.firstDay)}
               {c.lastDay !== c.firstDay && ` to ${dayName(c.lastDay)}`}
-              {c.firstDay > today &&
-                ` (${count(Math.round((Date.parse(c.firstDay) - Date.parse(today)) / 86_400_000), 'day')} away)`}
+              {c.firstDay > today && ` (${count(daysBetween(today, c.firstDay), 'day')} away)`}
             </Typography>
           ))}
           {checkpoint && (

@@ -12,6 +12,7 @@ import { OpenPainList } from '../../ui/OpenPainList';
 import { PageHeading } from '../../ui/PageHeading';
 import { count, hands, levels } from '../../ui/format';
 import { Loading, ErrorNotice } from '../../ui/states';
+import { CompetitionLinks } from '../progress/CompetitionLinks';
 import { GoalPath } from '../progress/GoalPath';
 import { Progress, useProgress } from '../progress/Progress';
 import { StudentWeek } from '../weeks/StudentWeek';
@@ -81,6 +82,9 @@ export function StudentPage() {
         </Box>
       </Box>
       <OpenPainList pains={looked.data?.openPain ?? []} />
+      {progress.data && (
+        <CompetitionLinks progress={progress.data} linkTo={(c) => `/students/${id}/competitions/${c}`} />
+      )}
       {progress.data && <GoalPath progress={progress.data} />}
       {looked.data && <LookFirst looked={looked.data} />}
       <StudentWeek key={id} studentId={id} />

@@ -80,6 +80,11 @@ export function TeeLinePage() {
               Goals
             </Button>
           )}
+          {rows.length > 0 && (
+            <Button component={Link} to="/test-days" variant="outlined">
+              Test days
+            </Button>
+          )}
           {person.role === 'owner' && <InviteCoach />}
           <Button variant="outlined" onClick={() => setIsAdding(true)}>
             Add a student

@@ -9,11 +9,11 @@ import { onDemand } from '../../ui/onDemand';
 import { PhaseSign } from '../../ui/phases';
 import { StepHeading } from '../../ui/StepHeading';
 import { isAsking, walkThrough } from '../drills/flow';
-import { FlowRun } from '../drills/FlowRun';
 import { callInWords } from '../drills/calls';
 import { Metronome } from '../drills/Metronome';
 import { RoutineList } from '../drills/RoutineList';
 import type { PracticeSegment, Segment } from '../plans/benchState';
+import { DrillRun } from './DrillRun';
 import { hiddenAt } from './hiding';
 import { ballsOf, secondsOf, stateOf, type LogState, type NewEntry } from './log';
 import type { Session } from './queries';
@@ -203,11 +203,6 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
   );
 }
 
-/** A routine belongs before a shot that counts, not into stretching or a swing change. */
-const wantsRoutine = (segment: Segment) =>
-  segment.kind === 'practice' &&
-  (segment.fullRoutine || segment.intent === 'skill' || segment.intent === 'performance');
-
 const isPutting = (segment: PracticeSegment) => (segment.area ?? segment.drill?.drill.area) === 'putting';
 
 /** How much of a segment is done, 0 to 1 and beyond: of its attempts, its balls, or its minutes where neither is counted. */
@@ -243,45 +238,6 @@ function leftToday(session: Session, open: Segment[], current: Segment, log: Log
   // Putts and chips are played again and again; only what is bought runs out.
   const hasBalls = bucket !== null || session.rangeBallSegments.length > 0;
   return `left today: ${minutes(Math.ceil(time))}${hasBalls ? `, ${count(left, 'range ball')}` : ''}`;
-}
-
-/** The segment's drill: what it asks, and what it has counted so far. */
-function DrillRun({
-  session,
-  drill,
-  segment,
-  hidden,
-  log,
-  add,
-}: {
-  session: Session;
-  drill: Schemas['SessionDrill'];
-  segment: Segment;
-  hidden: readonly Schemas['Hidden'][];
-  log: LogState;
-  add: Props['add'];
-}) {
-  const isWarmUp = segment.kind === 'practice' && segment.phase === 'warmUp';
-  return (
-    <Box
-      sx={{ mt: 1, p: 1.25, bgcolor: 'background.paper', borderRadius: 2, border: '1px solid', borderColor: 'line' }}
-    >
-      {drill.goal && !isWarmUp && <Box sx={{ fontWeight: 620 }}>Asked: {drill.goal}</Box>}
-      {drill.modifiers && <Box>{drill.modifiers}</Box>}
-      <FlowRun
-        flow={drill.flow}
-        inputs={log.inputs[segment.id] ?? []}
-        protocol={drill.protocol}
-        calls={drill.calls}
-        isLeftHanded={session.hand === 'left'}
-        routine={isWarmUp || !wantsRoutine(segment) ? [] : session.routine}
-        planned={drill.plannedAttempts}
-        hidesCounts={isWarmUp || hidden.includes('result') || hidden.includes('numbers')}
-        onInput={(input) => add({ kind: 'answered', segmentId: segment.id, flowVersion: drill.flow.version, input })}
-        onUndo={() => add({ kind: 'attemptDropped', segmentId: segment.id })}
-      />
-    </Box>
-  );
 }
 
 function Balls({

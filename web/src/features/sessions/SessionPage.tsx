@@ -164,6 +164,7 @@ const recordings: Record<Schemas['Recording'], string> = {
   practice: '',
   lesson: ', in a lesson',
   paper: ', from paper',
+  test: ', scored by the coach',
 };
 
 function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) {

@@ -20,3 +20,7 @@ export const useStudent = (id: string, enabled = true) =>
     queryFn: () => answer(api.GET('/api/students/{id}', { params: { path: { id } } })),
     enabled,
   });
+
+/** The squads of the academy, with their members. */
+export const useSquads = () =>
+  useQuery({ queryKey: studentKeys.squads, queryFn: () => answer(api.GET('/api/squads')) });

@@ -116,7 +116,7 @@ namespace MorningRound.Server.Storage.Migrations
                     purpose = table.Column<string>(type: "character varying(400)", maxLength: 400, nullable: false),
                     areas = table.Column<string[]>(type: "text[]", nullable: false),
                     minutes = table.Column<int>(type: "integer", nullable: false),
-                    is_homework = table.Column<bool>(type: "boolean", nullable: false),
+                    kind = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
                     updated_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     removed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                     version = table.Column<int>(type: "integer", nullable: false)
@@ -193,6 +193,30 @@ namespace MorningRound.Server.Storage.Migrations
                         column: x => x.academy_id,
                         principalTable: "academies",
                         principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "test_days",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    name = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
+                    every_weeks = table.Column<int>(type: "integer", nullable: false),
+                    first_day = table.Column<DateOnly>(type: "date", nullable: false),
+                    students = table.Column<Guid[]>(type: "uuid[]", nullable: false),
+                    removed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    version = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_test_days", x => new { x.academy_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_test_days_plans_academy_id_id",
+                        columns: x => new { x.academy_id, x.id },
+                        principalTable: "plans",
+                        principalColumns: new[] { "academy_id", "id" },
                         onDelete: ReferentialAction.Restrict);
                 });
 
@@ -1273,6 +1297,9 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropTable(
                 name: "suggestion_decisions");
+
+            migrationBuilder.DropTable(
+                name: "test_days");
 
             migrationBuilder.DropTable(
                 name: "week_words");

@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261128095618_Initial")]
+    [Migration("20261128124558_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -383,9 +383,11 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("document");
 
-                    b.Property<bool>("IsHomework")
-                        .HasColumnType("boolean")
-                        .HasColumnName("is_homework");
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(24)
+                        .HasColumnType("character varying(24)")
+                        .HasColumnName("kind");
 
                     b.Property<string>("Listing")
                         .IsRequired()
@@ -1570,6 +1572,50 @@ namespace MorningRound.Server.Storage.Migrations
                     b.ToTable("students", (string)null);
                 });
 
+            modelBuilder.Entity("MorningRound.Server.TestDays.TestDayRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<int>("EveryWeeks")
+                        .HasColumnType("integer")
+                        .HasColumnName("every_weeks");
+
+                    b.Property<DateOnly>("FirstDay")
+                        .HasColumnType("date")
+                        .HasColumnName("first_day");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("character varying(120)")
+                        .HasColumnName("name");
+
+                    b.Property<DateTimeOffset?>("RemovedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed_at");
+
+                    b.PrimitiveCollection<Guid[]>("Students")
+                        .IsRequired()
+                        .HasColumnType("uuid[]")
+                        .HasColumnName("students");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.HasKey("AcademyId", "Id")
+                        .HasName("pk_test_days");
+
+                    b.ToTable("test_days", (string)null);
+                });
+
             modelBuilder.Entity("MorningRound.Server.Weeks.WeekWordRow", b =>
                 {
                     b.Property<Guid>("AcademyId")
@@ -2088,6 +2134,16 @@ namespace MorningRound.Server.Storage.Migrations
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
                         .HasConstraintName("fk_students_accounts_coach_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.TestDays.TestDayRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Plans.PlanRow", null)
+                        .WithOne()
+                        .HasForeignKey("MorningRound.Server.TestDays.TestDayRow", "AcademyId", "Id")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_test_days_plans_academy_id_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.Weeks.WeekWordRow", b =>
