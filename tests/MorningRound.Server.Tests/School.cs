@@ -203,6 +203,28 @@ public sealed class School
             },
         };
 
+    /// <summary>A competition ten days ahead, unless it says another day.</summary>
+    public static object Competition(Guid id, string firstDay = "2026-05-16", string lastDay = "2026-05-17") =>
+        new
+        {
+            id,
+            name = "Reed Cup",
+            firstDay,
+            lastDay,
+            course = "Heron Point",
+        };
+
+    /// <summary>A test day of one student, every four weeks.</summary>
+    public static object TestDay(Guid plan, Guid student, string name = "Putts that count") =>
+        new
+        {
+            name,
+            everyWeeks = 4,
+            firstDay = "2026-05-06",
+            students = new[] { student },
+            planId = plan,
+        };
+
     /// <summary>A plan of two segments: 20 minutes with 30 balls, and 10 minutes without.</summary>
     public static object Plan(string title = "Half an hour", string purpose = "Start it on line") =>
         new

@@ -97,6 +97,20 @@ public class RightsMatrixTests
 
         public Guid Squad => Put("squads", new { name = "Squad", members = Array.Empty<Guid>() });
 
+        public Guid Competition =>
+            Made(
+                "competition",
+                async () =>
+                {
+                    var id = Guid.CreateVersion7();
+                    await school.WriteFileAsync(Student, new { own = new { competitions = new[] { School.Competition(id) } } });
+                    return id;
+                }
+            );
+
+        public Guid TestDay =>
+            Put("test-days", () => School.TestDay(Made("scored", () => school.SavePlanAsync(School.PlanWithDrill())), Student));
+
         public Guid Programme => Put("programmes", () => School.Programme(Plan));
 
         public Guid Run => Put("programmes/runs", () => School.Run(Programme, school.StudentId));
@@ -596,6 +610,38 @@ public class RightsMatrixTests
             i => ($"/api/progress/{i.Student}/drills/{i.New}", null),
             OwnAndCoaches
         ),
+        new(
+            "GET",
+            "/api/competitions/{studentId:guid}/{competitionId:guid}/",
+            i => ($"/api/competitions/{i.Student}/{i.Competition}", null),
+            OwnAndCoaches
+        ),
+        new(
+            "POST",
+            "/api/competitions/{studentId:guid}/{competitionId:guid}/arrival",
+            i => ($"/api/competitions/{i.Student}/{i.Competition}/arrival", null),
+            CoachesHere
+        ),
+        new("GET", "/api/test-days/", _ => ("/api/test-days", null), CoachesOfAny),
+        new("GET", "/api/test-days/{id:guid}", i => ($"/api/test-days/{i.TestDay}", null), CoachesHere),
+        new(
+            "PUT",
+            "/api/test-days/{id:guid}",
+            i => ($"/api/test-days/{i.TestDay}", ("If-Match 1", School.TestDay(i.Plan, i.Student, name: "Changed"))),
+            [401, 200, 200, 403, 403, 404, 403]
+        ),
+        new(
+            "DELETE",
+            "/api/test-days/{id:guid}",
+            i => ($"/api/test-days/{i.TestDay}", ("If-Match 1", (object?)null)),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
+        new(
+            "POST",
+            "/api/test-days/{id:guid}/days",
+            i => ($"/api/test-days/{i.TestDay}/days", new { day = "2026-05-06" }),
+            CoachesHere
+        ),
         new("GET", "/api/review/tee-line", _ => ("/api/review/tee-line", null), CoachesOfAny),
         new("GET", "/api/review/goals", _ => ("/api/review/goals", null), CoachesOfAny),
         new("GET", "/api/exports/{table}.csv", _ => ("/api/exports/sessions.csv", null), CoachesOfAny),
@@ -793,6 +839,7 @@ public class RightsMatrixTests
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM suggestion_decisions t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM plan_uses t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM squads t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM test_days t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM programmes t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM programme_runs t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM programme_waits t),
