@@ -94,7 +94,7 @@ public static class WeekJudgement
                     ).Judge()
                 )
                 .OfType<Suggestion>(),
-            .. week.SelectMany(s => Merges(s)),
+            .. Merges(week),
             .. Trial(week, context, shelf),
         ];
     }
@@ -140,20 +140,25 @@ public static class WeekJudgement
             : all.Max(r => r.Result.Value!.Value);
     }
 
-    /// <summary>What is done twice in one session, in one kind of practice, on one ground.</summary>
-    private static IEnumerable<Suggestion> Merges(SessionToJudge session) =>
+    /// <summary>
+    /// What is done twice in one session, in one kind of practice, on one ground; told once, however many sessions have it.
+    /// </summary>
+    private static IEnumerable<Suggestion> Merges(IReadOnlyList<SessionToJudge> week) =>
+        from session in week
         from twin in session
             .Plan.Practice()
             .Where(s => s is { Drill: not null, Phase: not Phase.WarmUp })
             .GroupBy(s => (s.Drill!.DrillId, s.Drill.Rung, Group: s.Phase.Group(), s.Place))
         where twin.Count() == 2 && twin.Sum(s => s.Minutes) <= LongestPiece && !HasPauseBetween(session.Plan, [.. twin])
-        let first = twin.First()
+        group (Session: session, Twin: twin) by twin.Key into same
+        let at = same.First()
+        let first = at.Twin.First()
         select new Suggestion(
-            $"merge-{session.AssignmentId}-{first.Id}",
+            $"merge-{at.Session.AssignmentId}-{first.Id}",
             new WeekChange
             {
                 Kind = SuggestionKind.Merge,
-                Segments = [.. twin.Select(s => new AssignedSegment(session.AssignmentId, s.Id))],
+                Segments = [.. same.SelectMany(s => s.Twin.Select(t => new AssignedSegment(s.Session.AssignmentId, t.Id)))],
                 DrillId = first.Drill!.DrillId,
                 OnRung = first.Drill.Rung,
                 Group = first.Phase.Group(),
@@ -161,7 +166,7 @@ public static class WeekJudgement
             first.Drill.Drill.Name,
             "",
             [],
-            ReviewSentences.Merge.Of(Quoted(first.Drill.Drill.Name), session.Plan.Title, twin.Sum(s => s.Minutes))
+            ReviewSentences.Merge.Of(Quoted(first.Drill.Drill.Name), at.Session.Plan.Title, at.Twin.Sum(s => s.Minutes))
         );
 
     private static bool HasPauseBetween(SessionPlan plan, IReadOnlyList<PracticeSegment> twins) =>
