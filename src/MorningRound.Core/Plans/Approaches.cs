@@ -82,14 +82,17 @@ public static class Approaches
         };
 
     /// <summary>Minutes of a segment that a share is made of.</summary>
-    public static bool Counts(this ShareOf of, PracticeSegment segment) =>
+    public static bool Counts(this ShareOf of, PracticeSegment segment) => of.Counts(segment.Phase, segment.Intent);
+
+    /// <summary>Whether practice of a kind belongs to a share.</summary>
+    public static bool Counts(this ShareOf of, Phase phase, Intent intent) =>
         of switch
         {
-            ShareOf.Block => segment.Phase == Phase.Block,
-            ShareOf.RandomAndOnCourse => segment.Phase is Phase.Random or Phase.OnCourse,
-            ShareOf.Technique => segment.Intent == Intent.Technique,
-            ShareOf.Skill => segment.Intent == Intent.Skill,
-            _ => segment.Intent == Intent.Performance,
+            ShareOf.Block => phase == Phase.Block,
+            ShareOf.RandomAndOnCourse => phase is Phase.Random or Phase.OnCourse,
+            ShareOf.Technique => intent == Intent.Technique,
+            ShareOf.Skill => intent == Intent.Skill,
+            _ => intent == Intent.Performance,
         };
 
     /// <summary>What a share is made of, as it is said: "random and on-course".</summary>

@@ -209,6 +209,10 @@ internal static class ProgressSentences
         "progress.measuredAlone",
         "{0} is not believed weak, but {1} points to it."
     );
+    public static readonly Sentence LostBesideMinutes = new(
+        "progress.lostBesideMinutes",
+        "{0}: about {1:0.0} strokes lost in 18 holes, by {2} rounds; {3:0} % of the minutes after warm-ups went into {4}."
+    );
     public static readonly Sentence ByCompetition = new("progress.byCompetition", "what did not hold at {0}");
     public static readonly Sentence ByResults = new(
         "progress.byResults",

@@ -204,3 +204,7 @@ public sealed record CompetitionDays(Guid Id, string Name, DateOnly FirstDay, Da
 /// <param name="Curve">The curve; null where nothing was practised of it.</param>
 /// <param name="Competitions">Competitions in its days.</param>
 public sealed record CurveView(string StudentName, ResultCurve? Curve, IReadOnlyList<CompetitionDays> Competitions);
+
+/// <summary>What a goal can begin from.</summary>
+/// <param name="Now">The last comparable results together; null where nothing feeds it.</param>
+public sealed record GoalStartView(GoalPoint? Now);

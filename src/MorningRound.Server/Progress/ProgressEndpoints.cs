@@ -1,4 +1,5 @@
 using MorningRound.Core.Drills;
+using MorningRound.Core.Students;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 
@@ -13,6 +14,11 @@ public static class ProgressEndpoints
             "/{studentId:guid}",
             (Guid studentId, Caller caller, ProgressService service, CancellationToken cancel, int weeks = 12) =>
                 service.GetAsync(caller, studentId, weeks, cancel)
+        );
+        progress.MapPost(
+            "/{studentId:guid}/start",
+            async (Guid studentId, FocusQuantity goal, Caller caller, ProgressService service, CancellationToken cancel) =>
+                new GoalStartView(await service.StartAsync(caller, studentId, goal, cancel))
         );
         progress.MapGet(
             "/{studentId:guid}/drills/{drillId:guid}",

@@ -3,6 +3,7 @@ using MorningRound.Core.Calendar;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Golf;
 using MorningRound.Core.OnCourse;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Progress;
 using MorningRound.Core.Sessions;
@@ -112,7 +113,11 @@ public sealed class ProgressService(
                     .Select(LoadOfWeekView.Of),
             ],
             LoadBounds = new LoadBounds(WeekLoad.UsualFrom, WeekLoad.UsualTo, WeekLoad.CautionAbove),
-            Minutes = PractisedMinutes.Of(shown.Select(s => s.Figures).OfType<SessionFigures>()),
+            Minutes = PractisedMinutes.Of(
+                shown.Select(s => s.Figures).OfType<SessionFigures>(),
+                file.Coach.Approach is { } approach ? [.. Approaches.Bands(approach, Seasons.On(today, file), read.Level)] : [],
+                lost.Parts.Count == 0 ? null : lost
+            ),
             Competitions = CompetitionsOf(file, first.Monday),
             Checkpoint = await logs.CheckpointAsync(caller, studentId, cancel),
         };
@@ -173,6 +178,21 @@ public sealed class ProgressService(
                 cancel
             )
             : window;
+
+    /// <summary>
+    /// Where a student stands on a goal that is being written, by the last comparable results: what it can begin from. Null
+    /// where nothing feeds it.
+    /// </summary>
+    public async Task<GoalPoint?> StartAsync(Caller caller, Guid studentId, FocusQuantity goal, CancellationToken cancel)
+    {
+        caller.EnsureCanAccess(studentId, "student");
+        if (!await db.Students.AnyAsync(s => s.AcademyId == caller.AcademyId && s.Id == studentId, cancel))
+            throw ApiProblemException.NotFound("student");
+        var today = clock.Today(caller.TimeZone);
+        var since = IsoWeek.Of(today).Plus(1 - WeeksOfResults).Monday;
+        var results = await history.SinceAsync(caller.AcademyId, studentId, since, cancel);
+        return GoalProgress.Of(goal with { StartedOn = null }, results, today).Now;
+    }
 
     /// <summary>The student, the file, and the published sessions of the weeks with five more before them: one query.</summary>
     private async Task<PractisedWeeks> ReadAsync(

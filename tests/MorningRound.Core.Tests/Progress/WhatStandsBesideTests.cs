@@ -2,9 +2,11 @@ using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.OnCourse;
+using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Progress;
 using MorningRound.Core.Sessions;
+using MorningRound.Core.Tests.OnCourse;
 using MorningRound.Core.Wording;
 using static MorningRound.Core.Tests.Given;
 using static MorningRound.Core.Tests.Progress.GivenResults;
@@ -264,8 +266,45 @@ public class KeptResultTests
         var figures = SessionFigures.Of(plan, [log]);
         Assert.Equal([new PractisedPart(Area.Iron, Phase.Block, Intent.Technique, 20)], figures.Parts);
         Assert.Equal((15, 0), SessionFigures.Repetitions(plan, [log]));
-        var minutes = PractisedMinutes.Of([figures, figures]);
+        var minutes = PractisedMinutes.Of([figures, figures], [], null);
         Assert.Equal([new MinutesOf<Area>(Area.Iron, 40)], minutes.Areas);
         Assert.Equal([new MinutesOf<Phase>(Phase.Block, 40)], minutes.Phases);
     }
+
+    [Fact]
+    public void Minutes_stand_beside_what_the_approach_asks_for_and_where_rounds_lose()
+    {
+        PractisedPart Part(Area area, Phase phase, Intent intent, double minutes) => new(area, phase, intent, minutes);
+        var figures = new SessionFigures(100, new Strokes(0, 0, false), null, [])
+        {
+            Parts =
+            [
+                Part(Area.Body, Phase.WarmUp, Intent.Skill, 20),
+                Part(Area.Iron, Phase.Block, Intent.Technique, 60),
+                Part(Area.Driver, Phase.Random, Intent.Skill, 20),
+            ],
+        };
+        var lost = LostStrokes.Of([.. Enumerable.Repeat(GivenRounds.WithPenalties(5), 3)], Level.Improving);
+        var minutes = PractisedMinutes.Of(
+            [figures],
+            Approaches.Bands(Approach.EvenSplit, Season.OffSeason, Level.Improving),
+            lost
+        );
+        // Arithmetic: warm-ups apart, 60 of 80 minutes in block. An even split asks for about half (common practice).
+        Assert.Equal([("block", 75), ("random and on-course", 25)], minutes.Shares.Select(s => (s.Name, (int)s.Percent)));
+        Assert.Equal((45, 55), (minutes.Shares[0].Least, minutes.Shares[0].Most));
+        var penalties = minutes.Lost.Single(l => l.Areas.Contains(Area.Driver));
+        Assert.Equal(25, penalties.Percent, 9);
+        Assert.EndsWith(
+            "25 % of the minutes after warm-ups went into driver and wood.",
+            penalties.Text,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
+    public void Without_practice_approach_and_rounds_say_nothing() =>
+        Assert.Empty(
+            PractisedMinutes.Of([], Approaches.Bands(Approach.EvenSplit, Season.OffSeason, Level.Improving), null).Shares
+        );
 }

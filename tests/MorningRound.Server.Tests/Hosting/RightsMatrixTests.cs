@@ -605,6 +605,12 @@ public class RightsMatrixTests
         ),
         new("GET", "/api/progress/{studentId:guid}", i => ($"/api/progress/{i.Student}", null), OwnAndCoaches),
         new(
+            "POST",
+            "/api/progress/{studentId:guid}/start",
+            i => ($"/api/progress/{i.Student}/start", new { what = "Gate", unit = "%" }),
+            OwnAndCoaches
+        ),
+        new(
             "GET",
             "/api/progress/{studentId:guid}/drills/{drillId:guid}",
             i => ($"/api/progress/{i.Student}/drills/{i.New}", null),

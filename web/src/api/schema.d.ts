@@ -3447,6 +3447,47 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/progress/{studentId}/start': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['FocusQuantity'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GoalStartView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/progress/{studentId}/drills/{drillId}': {
     parameters: {
       query?: never;
@@ -5305,6 +5346,9 @@ export interface components {
       by: null | string;
       text: string;
     };
+    GoalStartView: {
+      now: null | components['schemas']['GoalPoint'];
+    };
     /** @enum {string} */
     GoalState: 'notMeasured' | 'tooFew' | 'onTheWay' | 'perhapsMet' | 'met';
     Green: {
@@ -5696,6 +5740,14 @@ export interface components {
     };
     /** @enum {string} */
     LosingPart: 'greens' | 'upAndDowns' | 'putting' | 'penalties';
+    LostBesideMinutes: {
+      areas: components['schemas']['Area'][];
+      /** Format: double */
+      strokes: number;
+      /** Format: double */
+      percent: number;
+      text?: string;
+    };
     LostStrokesView: {
       /** Format: int32 */
       rounds: number;
@@ -6313,6 +6365,8 @@ export interface components {
       areas: components['schemas']['MinutesOfOfArea'][];
       phases: components['schemas']['MinutesOfOfPhase'][];
       intents: components['schemas']['MinutesOfOfIntent'][];
+      shares: components['schemas']['PractisedShare'][];
+      lost: components['schemas']['LostBesideMinutes'][];
     };
     PractisedPart: {
       area: null | components['schemas']['Area'];
@@ -6320,6 +6374,15 @@ export interface components {
       intent: components['schemas']['Intent'];
       /** Format: double */
       minutes: number;
+    };
+    PractisedShare: {
+      name: string;
+      /** Format: double */
+      percent: number;
+      /** Format: double */
+      least: number;
+      /** Format: double */
+      most: number;
     };
     Programme: {
       name: string;

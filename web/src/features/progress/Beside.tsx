@@ -205,6 +205,61 @@ export function Minutes({ progress: { minutes: spent } }: { progress: Progress }
           </Box>
         ))}
       </Box>
+      {spent.shares.length > 0 && (
+        <Box sx={{ mt: 2, maxWidth: 620 }}>
+          <Typography variant="h3">Beside the approach</Typography>
+          {spent.shares.map((s) => (
+            <Share key={s.name} share={s} />
+          ))}
+        </Box>
+      )}
+      {spent.lost.length > 0 && (
+        <Box sx={{ mt: 2, maxWidth: 620 }}>
+          <Typography variant="h3">Beside where strokes are lost</Typography>
+          {spent.lost.map((l) => (
+            <Box key={l.text} sx={{ mt: 0.5, fontSize: 15 }}>
+              <Bar percent={l.percent} />
+              {l.text}
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** A part of a hundred, and the band it is asked to lie in. */
+function Bar({ percent, band }: { percent: number; band?: { least: number; most: number } }) {
+  return (
+    <Box aria-hidden sx={{ position: 'relative', height: 14, border: '1px solid', borderColor: 'line', my: 0.25 }}>
+      {band && (
+        <Box
+          sx={{
+            position: 'absolute',
+            left: `${band.least}%`,
+            width: `${band.most - band.least}%`,
+            top: 0,
+            bottom: 0,
+            border: '1px dashed',
+            background: (theme) =>
+              `repeating-linear-gradient(115deg, ${theme.palette.primary.main}40 0 1px, transparent 1px 6px)`,
+          }}
+        />
+      )}
+      <Box
+        sx={{ position: 'absolute', left: 0, top: '3px', bottom: '3px', width: `${percent}%`, bgcolor: 'primary.main' }}
+      />
+    </Box>
+  );
+}
+
+function Share({ share: { name, percent, least, most } }: { share: Schemas['PractisedShare'] }) {
+  const where = percent < least ? 'less than asked' : percent > most ? 'more than asked' : 'as asked';
+  return (
+    <Box sx={{ mt: 0.5, fontSize: 15 }}>
+      <Bar percent={percent} band={{ least, most }} />
+      {name}: {Math.round(percent)} % of the minutes after warm-ups, {Math.round(least)} to {Math.round(most)} asked,{' '}
+      {where}
     </Box>
   );
 }

@@ -18,6 +18,7 @@ const acts = [
   { value: 'step', label: 'Another step' },
   { value: 'swap', label: 'Another drill' },
   { value: 'retire', label: 'Let it rest' },
+  { value: 'merge', label: 'Both times in one piece' },
   { value: 'trial', label: 'A small trial beside it' },
 ] as const;
 
@@ -45,6 +46,8 @@ export function OtherChange({ decided, onTake, onClose }: Props) {
     enabled: !!change.drillId,
     queryFn: () => answer(api.GET('/api/drills/{id}', { params: { path: { id: change.drillId ?? '' } } })),
   });
+  // Only what stands twice in one session can be brought together.
+  const isTwice = new Set(change.segments.map((s) => s.assignmentId)).size < change.segments.length;
   const ladder = own.data?.drill.ladder ?? [];
   const base: Change = { ...change, rung: null, bringsDrillId: null, trial: null };
   const made: Change | undefined =
@@ -52,8 +55,8 @@ export function OtherChange({ decided, onTake, onClose }: Props) {
       ? ladder.length > 0
         ? { ...base, kind: Number(rung) > (change.onRung ?? 0) ? 'raise' : 'ease', rung: Number(rung) }
         : undefined
-      : act === 'retire'
-        ? { ...base, kind: 'retire' }
+      : act === 'retire' || act === 'merge'
+        ? { ...base, kind: act }
         : drillId === ''
           ? undefined
           : act === 'swap'
@@ -66,7 +69,12 @@ export function OtherChange({ decided, onTake, onClose }: Props) {
       <DialogTitle>Instead, for “{drill}”</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <Box sx={{ mt: 1 }}>
-          <Choice label="What to do" value={act} options={[...acts]} onChange={setAct} />
+          <Choice
+            label="What to do"
+            value={act}
+            options={acts.filter((a) => a.value !== 'merge' || isTwice)}
+            onChange={setAct}
+          />
         </Box>
         {(shelf.isPending || (own.isPending && !!change.drillId)) && <Loading what="the shelf" />}
         {shelf.error && <ErrorNotice error={shelf.error} onRetry={() => void shelf.refetch()} />}

@@ -13,6 +13,7 @@ import { columns, none, type PartProps } from './coachSection';
 type Coachs = Schemas['CoachSection'];
 
 interface Props {
+  studentId: string;
   coach: Coachs;
   bodyParts: Schemas['PainPart'][];
   gaps: Schemas['GridGap'][];
@@ -35,9 +36,9 @@ export const coachFieldNames: Record<keyof Schemas['CoachSection'], string> = {
 };
 
 /** What the coach keeps: focus, approach, bag, wedge grid, care notes, guardian. */
-export function CoachFields({ coach, bodyParts, gaps, errorAt, onChange }: Props) {
+export function CoachFields({ studentId, coach, bodyParts, gaps, errorAt, onChange }: Props) {
   const set = (part: Partial<Coachs>) => onChange({ ...coach, ...part });
-  const part = { coach, set, errorAt };
+  const part = { studentId, coach, set, errorAt };
   return (
     <Box component="section" aria-label="The coach’s part" sx={{ display: 'grid', gap: 2.5 }}>
       <Typography variant="h2">What the coach keeps</Typography>
@@ -79,7 +80,7 @@ export function CoachFields({ coach, bodyParts, gaps, errorAt, onChange }: Props
   );
 }
 
-function Focus({ coach, set, errorAt }: PartProps) {
+function Focus({ studentId, coach, set, errorAt }: PartProps) {
   const focus = coach.focus ?? {};
   const steps = [
     ['fault', 'Fault'],
@@ -141,7 +142,9 @@ function Focus({ coach, set, errorAt }: PartProps) {
           onChange={(e) => setQuantity({ what: e.target.value })}
         />
       </Box>
-      {focus.quantity && <GoalFields quantity={focus.quantity} errorAt={errorAt} onChange={setQuantity} />}
+      {focus.quantity && (
+        <GoalFields studentId={studentId} quantity={focus.quantity} errorAt={errorAt} onChange={setQuantity} />
+      )}
     </Box>
   );
 }

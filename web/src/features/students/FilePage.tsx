@@ -134,6 +134,7 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
       >
         {current.canChangeAll && (
           <CoachFields
+            studentId={view.studentId}
             coach={file.coach ?? {}}
             bodyParts={current.bodyParts}
             gaps={current.gridGaps}

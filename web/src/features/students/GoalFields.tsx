@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
-import { useQuery } from '@tanstack/react-query';
+import Button from '@mui/material/Button';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { drillKeys } from '../../api/queryKeys';
+import { usePerson } from '../../app/signIn';
 import { DayField } from '../../ui/DayField';
 import { Choice, Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
@@ -11,6 +13,7 @@ import { columns } from './coachSection';
 type Quantity = Schemas['FocusQuantity'];
 
 interface Props {
+  studentId: string;
   quantity: Quantity;
   errorAt: (path: string) => string | undefined;
   onChange: (part: Partial<Quantity>) => void;
@@ -33,8 +36,12 @@ const numbers = [
   ['most', 'Band to'],
 ] as const;
 
+/** A figure with the digits that a person would write down. */
+const rounded = (n: number) => Math.round(n * 10) / 10;
+
 /** The goal as a number: which results feed it, where it began and how surely, the band, and by when. */
-export function GoalFields({ quantity, errorAt, onChange }: Props) {
+export function GoalFields({ studentId, quantity, errorAt, onChange }: Props) {
+  const { today } = usePerson();
   const shelf = useQuery({ queryKey: drillKeys.shelf({}), queryFn: () => answer(api.GET('/api/drills')) });
   const drillId = quantity.drillId ?? '';
   const drill = useQuery({
@@ -44,6 +51,20 @@ export function GoalFields({ quantity, errorAt, onChange }: Props) {
   });
   const measures = drill.data?.analysis.measures ?? [];
   const ladder = drill.data?.drill.ladder ?? [];
+  const start = useMutation({
+    mutationFn: () =>
+      answer(api.POST('/api/progress/{studentId}/start', { params: { path: { studentId } }, body: quantity })),
+    onSuccess: ({ now }) => {
+      if (now)
+        onChange({
+          start: rounded(now.value),
+          startLow: now.doubt ? rounded(now.doubt.low) : null,
+          startHigh: now.doubt ? rounded(now.doubt.high) : null,
+          startCount: now.count,
+          startedOn: today,
+        });
+    },
+  });
   const at = (field: keyof Quantity) => errorAt(`coach.focus.quantity.${field}`);
   const chooseDrill = (id: string) => {
     const name = shelf.data?.find((d) => d.id === id)?.name;
@@ -102,6 +123,20 @@ export function GoalFields({ quantity, errorAt, onChange }: Props) {
           onChange={(e) => onChange({ unit: e.target.value })}
         />
       </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, alignItems: 'center' }}>
+        <Button
+          variant="outlined"
+          disabled={start.isPending}
+          onClick={() => start.mutate()}
+          sx={{ '@media (pointer: coarse)': { minHeight: 56 } }}
+        >
+          Begin from the last results
+        </Button>
+        <Box role="status" sx={{ color: 'text.secondary' }}>
+          {start.data && !start.data.now && 'Nothing that feeds this goal has been measured in twelve weeks.'}
+        </Box>
+      </Box>
+      {start.error && <ErrorNotice error={start.error} />}
       <Box sx={{ ...columns, gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(6, minmax(0, 1fr))' }, gap: 1 }}>
         {numbers.map(([key, label]) => (
           <NumberField

@@ -4,6 +4,7 @@ type Coachs = Schemas['CoachSection'];
 
 /** What every part of the coach's fields is given. */
 export interface PartProps {
+  studentId: string;
   coach: Coachs;
   set: (part: Partial<Coachs>) => void;
   errorAt: (path: string) => string | undefined;
