@@ -53,6 +53,7 @@ const { plans } = await read('/api/plans');
 const { plan } = await read(`/api/plans/${plans[0].id}`);
 const forty = await squadOf(40);
 const week = await read(`/api/weeks/${person.week}/students/${student.id}`);
+const [test] = await read('/api/test-days');
 const done = rows.find((row) => row.last)?.last?.assignmentId ?? week.sessions[0]?.assignmentId;
 
 const screens = [
@@ -62,8 +63,12 @@ const screens = [
     [
       ['GET', `/api/weeks/${person.week}/sheet?student=${student.id}`],
       ['GET', `/api/progress/${student.id}`],
+      ['GET', `/api/review/students/${student.id}`],
     ],
   ],
+  ['stop of the walk', [['GET', `/api/review/stops/${student.id}`]]],
+  ['squad’s goals', [['GET', '/api/review/goals']]],
+  ...(test ? [['test day', [['GET', `/api/test-days/${test.id}`]]]] : []),
   ['week sheet', [['GET', `/api/weeks/${person.week}/sheet?squad=${forty}`]]],
   ['plans', [['GET', '/api/plans']]],
   ['bench: its plan', [['GET', `/api/plans/${plans[0].id}`]]],

@@ -25,6 +25,11 @@ const student = [
   onTeeLine('Henrik Solmar'),
   (page: Page) => expect(page.getByRole('img', { name: /^Completion by week/ })).toBeVisible(),
 ];
+const testDay = [
+  go('/test-days'),
+  (page: Page) => page.getByRole('link', { name: 'Saturday on Poplar green' }).click(),
+  (page: Page) => expect(page.getByRole('region', { name: 'Tilda Brockhus' })).toBeVisible(),
+];
 const bench = [(page: Page) => openFrom(page, '/plans', 'From the tee to the board'), totals];
 const drill = [(page: Page) => openFrom(page, '/drills', 'Climb the green'), flow];
 const place = [go('/places'), (page: Page) => page.getByRole('button', { name: /River range/ }).click()];
@@ -36,6 +41,25 @@ const coachScreens: Screen[] = [
   ['goals', [go('/goals'), title('Goals')]],
   ['walk', [go('/walk'), (page: Page) => expect(page.getByRole('region', { name: 'Suggestions' })).toBeVisible()]],
   ['report', [...student, (page: Page) => page.getByRole('link', { name: 'Report' }).click(), title('Henrik Solmar')]],
+  [
+    'competition ahead',
+    [
+      onTeeLine('Carla Vintholm'),
+      (page: Page) => page.getByRole('link', { name: 'Island Open' }).click(),
+      (page: Page) => expect(page.getByRole('region', { name: 'Until then' })).toBeVisible(),
+    ],
+  ],
+  [
+    'competition over',
+    [
+      onTeeLine('Carla Vintholm'),
+      (page: Page) => page.getByRole('link', { name: 'Reed Cup' }).click(),
+      (page: Page) => expect(page.getByRole('region', { name: 'Before and after' })).toBeVisible(),
+    ],
+  ],
+  ['test days', [go('/test-days'), (page: Page) => expect(page.getByText('Saturday on Poplar green')).toBeVisible()]],
+  ['test day', testDay],
+  ['scoring', [...testDay, (page: Page) => page.getByRole('link', { name: /^Score/ }).click(), title(/^Scoring/)]],
   [
     'student with plans',
     [

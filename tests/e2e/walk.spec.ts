@@ -160,3 +160,56 @@ test('a word is said on the walk, and the student answers it at the week', async
   await expect(phone.getByText('You answered:')).toBeVisible();
   await isClean(phone, 'the word at the week');
 });
+
+test('two coaches pass each other on the walk, and a decision that fails once is not lost', async ({
+  page: owner,
+  browser,
+}) => {
+  await comeIn(owner, 'coach');
+  const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await newCoach(owner, other, 'signe@walk.example');
+  await owner.goto('/walk');
+  const where = (page: Page) => page.getByRole('heading', { level: 1 });
+  await expect(owner.getByRole('region', { name: 'Suggestions' })).toBeVisible();
+  const first = (await where(owner).textContent()) ?? '';
+  await other.goto('/walk?whose=everybody');
+  await expect(other.getByRole('region', { name: 'Suggestions' })).toBeVisible();
+  await expect(where(other)).not.toHaveText(first);
+
+  const suggestions = owner.getByRole('region', { name: 'Suggestions' });
+  await owner.route('**/decision', (route) => route.abort(), { times: 1 });
+  await owner.keyboard.press('t');
+  await expect(owner.getByRole('alert')).toContainText('No connection');
+  await expect(suggestions.getByText('taken', { exact: true })).toHaveCount(0);
+  await owner.keyboard.press('t');
+  await expect(suggestions.getByText('taken', { exact: true })).toHaveCount(1);
+});
+
+test('a report covers a span, prints alone, and holds nothing private of the coach; data goes out as tables', async ({
+  page: coach,
+}) => {
+  await comeIn(coach, 'coach');
+  await coach.goto('/tee-line');
+  await coach.getByRole('link', { name: 'Henrik Solmar' }).first().click();
+  await coach.getByRole('link', { name: 'Report' }).click();
+  const report = coach.getByRole('article');
+  await expect(report).toContainText('Henrik Solmar');
+  await expect(report).not.toContainText('Cleared by his physiotherapist');
+  await expect(report).toContainText('in 12 weeks');
+  await coach.getByLabel('Over').selectOption('4');
+  await expect(report).toContainText('in 4 weeks');
+  await coach.emulateMedia({ media: 'print' });
+  await expect(coach.getByRole('button', { name: 'Print' })).toBeHidden();
+  await coach.emulateMedia({ media: 'screen' });
+  const everything = (await (
+    await coach.request.get((await coach.getByRole('link', { name: 'Everything as JSON' }).getAttribute('href')) ?? '')
+  ).json()) as Record<string, unknown>;
+  expect(Object.keys(everything)).toEqual(expect.arrayContaining(['sessions', 'entries', 'results']));
+  await coach.goto('/goals');
+  await coach.getByRole('button', { name: 'Data' }).click();
+  const [download] = await Promise.all([
+    coach.waitForEvent('download'),
+    coach.getByRole('menuitem', { name: /^results/ }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/^morning-round-results-.*\.csv$/);
+});

@@ -66,7 +66,9 @@ public sealed record RatingChange(
     }
 }
 
-/// <summary>How a change of ratings is said; every sentence but the first takes now, before, and the two ends of the doubt.</summary>
+/// <summary>
+/// How a change of ratings is said; every sentence but the first takes now, before, and the two ends of the doubt.
+/// </summary>
 /// <param name="Few">There are too few ratings.</param>
 /// <param name="Up">It is clearly higher.</param>
 /// <param name="Down">It is clearly lower.</param>

@@ -230,7 +230,9 @@ public static class WeekJudgement
         }
     }
 
-    /// <summary>A drill for an area that this student can do, and the session that gives it its minutes; null without one.</summary>
+    /// <summary>
+    /// A drill for an area that this student can do, and the session that gives it its minutes; null without one.
+    /// </summary>
     private static (SessionToJudge Host, PracticeSegment Segment, ShelvedDrill Drill, int Rung)? TrialOf(
         Area area,
         string skill,

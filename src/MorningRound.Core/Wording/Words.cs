@@ -17,9 +17,13 @@ internal static class Words
             HurtPart hurt => BodyParts.InWords(hurt.Part, hurt.Side),
             PlaceKind place => Spaced(place.ToString()),
             Enum named => Spaced(named.ToString()),
-            IEnumerable list => string.Join(" and ", list.Cast<object>().Select(Of)),
+            IEnumerable list => InARow([.. list.Cast<object>().Select(word => $"{Of(word)}")]),
             _ => argument.ToString() ?? "",
         };
+
+    /// <summary>"a", "a and b", "a, b and c".</summary>
+    private static string InARow(IReadOnlyList<string> words) =>
+        words.Count < 2 ? string.Concat(words) : $"{string.Join(", ", words.SkipLast(1))} and {words[^1]}";
 
     /// <summary>A name as words: "PuttingGreen" is "putting green".</summary>
     private static string Spaced(string name) =>

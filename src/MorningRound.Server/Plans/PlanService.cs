@@ -128,7 +128,7 @@ public sealed class PlanService(MorningRoundDb db, DomainClock clock)
             throw ApiProblemException.Conflict(
                 "This is what is done on a test day.",
                 "id",
-                "It stays as it is, so that one day can be set beside another. Make a plan of your own from it, and a new test day."
+                "It stays as it is, so that one day can be set beside another. Make another plan, and a new test day from it."
             );
     }
 

@@ -198,8 +198,8 @@ function Label({
             ? 'translateY(calc(-100% - 8px))'
             : 'translateY(10px)',
         fontSize: 14,
-        // On a phone the start is said below: there it would lie on the results.
-        display: isNow ? 'block' : { xs: 'none', sm: 'block' },
+        // On a phone both are said below: there they would lie on the results, or beyond the edge.
+        display: { xs: isNow && left < 70 ? 'block' : 'none', sm: 'block' },
         fontWeight: isNow ? 650 : 400,
         whiteSpace: 'nowrap',
         bgcolor: 'background.default',
