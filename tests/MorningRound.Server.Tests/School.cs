@@ -429,3 +429,18 @@ public sealed class OneSchool : IAsyncLifetime
 
     public ValueTask DisposeAsync() => School.Server.DisposeAsync();
 }
+
+/// <summary>
+/// A server shared by the tests of a class, each of which opens an academy of its own in it. Nobody turns its clock.
+/// </summary>
+public sealed class OneServer : IAsyncLifetime
+{
+    private TestServer _server = null!;
+    private int _schools;
+
+    public Task<School> OpenAsync() => School.OpenAsync(_server, $"School{++_schools}");
+
+    public async ValueTask InitializeAsync() => _server = await TestServer.NewAsync();
+
+    public ValueTask DisposeAsync() => _server.DisposeAsync();
+}

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { isClean } from './clean';
-import { comeIn, onPhone, test } from './people';
+import { comeIn, onPhone, test, toDemoStudent } from './people';
 
 const cup = 'c0ffee00-0000-7000-8000-000000000001';
 
@@ -78,8 +78,7 @@ test('what held is said on the phone, survives a failed save and another one’s
 
 test('the list for the day of arrival goes into the week', async ({ page: coach }) => {
   await comeIn(coach, 'coach');
-  await coach.goto('/tee-line');
-  await coach.getByRole('link', { name: 'Carla Vintholm' }).first().click();
+  await toDemoStudent(coach, 'Carla Vintholm');
   await coach.getByRole('link', { name: 'Island Open' }).click();
   const list = coach.getByRole('region', { name: 'On getting there' });
   await expect(list.getByRole('listitem').nth(1)).toContainText(

@@ -54,6 +54,13 @@ export async function toStudent(coach: Page, by = coach) {
   await expect(coach.getByRole('region', { name: 'Week' })).toBeVisible();
 }
 
+/** Opens the page of a student of the demo, however many others were added since. */
+export async function toDemoStudent(coach: Page, name: string) {
+  const students = (await (await coach.request.get('/api/students')).json()) as { id: string; name: string }[];
+  await coach.goto(`/students/${students.find((s) => s.name === name)?.id ?? ''}`);
+  await expect(coach.getByRole('heading', { level: 1, name })).toBeVisible();
+}
+
 /** Takes a session of a student's page in hand, and does something with it that stands in its menu. */
 export async function doWith(coach: Page, item: string) {
   await coach.getByTestId('session-tile').first().click();

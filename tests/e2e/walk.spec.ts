@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expect, type Page } from '@playwright/test';
 import { isClean } from './clean';
-import { comeIn, onPhone, test } from './people';
+import { comeIn, onPhone, test, toDemoStudent } from './people';
 
 const isNew = { 'If-None-Match': '*' };
 const judged = '2026-W19';
@@ -189,8 +189,7 @@ test('a report covers a span, prints alone, and holds nothing private of the coa
   page: coach,
 }) => {
   await comeIn(coach, 'coach');
-  await coach.goto('/tee-line');
-  await coach.getByRole('link', { name: 'Henrik Solmar' }).first().click();
+  await toDemoStudent(coach, 'Henrik Solmar');
   await coach.getByRole('link', { name: 'Report' }).click();
   const report = coach.getByRole('article');
   await expect(report).toContainText('Henrik Solmar');

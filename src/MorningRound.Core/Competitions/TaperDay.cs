@@ -60,18 +60,32 @@ public sealed record TaperDay(
     public IReadOnlyList<string> TooMuchText => [.. TooMuch.Select(m => m.In())];
 
     /// <summary>
-    /// The days from a week before the student gets there, or from today where that is later, to the last day of play; empty
-    /// when it is over.
+    /// The first and the last day that are shown: from a week before the student gets there, or from today where that is later,
+    /// to the last day of play; null when it is over.
     /// </summary>
+    public static (DateOnly First, DateOnly Last)? Span(Competition competition, DateOnly today)
+    {
+        var begins = competition.GetsThere.Plus(-DaysShown);
+        var first = begins > today ? begins : today;
+        var latest = first.Plus(MostDays - 1);
+        return competition.LastDay < first ? null : (first, competition.LastDay < latest ? competition.LastDay : latest);
+    }
+
+    /// <summary>The days of that span, each with what stands on it; empty when it is over.</summary>
     /// <param name="competition">The competition.</param>
     /// <param name="sessions">Sessions with their days, in any order; those of other days are passed over.</param>
     /// <param name="today">The day it is.</param>
     public static IReadOnlyList<TaperDay> Of(Competition competition, IReadOnlyCollection<SessionOnDay> sessions, DateOnly today)
     {
-        var first = competition.GetsThere.Plus(-DaysShown) is var begins && begins > today ? begins : today;
-        var days = Math.Min(MostDays, competition.LastDay.DayNumber - first.DayNumber + 1);
+        if (Span(competition, today) is not var (first, last))
+            return [];
         var byDay = sessions.ToLookup(s => s.Day);
-        return [.. Enumerable.Range(0, Math.Max(0, days)).Select(n => On(first.Plus(n), competition, [.. byDay[first.Plus(n)]]))];
+        return
+        [
+            .. Enumerable
+                .Range(0, last.DayNumber - first.DayNumber + 1)
+                .Select(n => On(first.Plus(n), competition, [.. byDay[first.Plus(n)]])),
+        ];
     }
 
     private static TaperDay On(DateOnly day, Competition competition, IReadOnlyList<SessionOnDay> sessions)

@@ -231,6 +231,15 @@ public sealed record Competition
     [JsonIgnore]
     public DateOnly GetsThere => ArrivalDay is { } day && day < FirstDay ? day : FirstDay;
 
+    /// <summary>For so many days what is said after a competition is evidence. [own default]</summary>
+    internal const int DaysOfEvidence = 28;
+
+    /// <summary>Whether it is over, not long ago, and nobody has said yet what held.</summary>
+    public bool WantsDebriefOn(DateOnly day) =>
+        LastDay < day
+        && day.DayNumber - LastDay.DayNumber <= DaysOfEvidence
+        && this is { Held.Count: 0, DidNotHold.Count: 0, Debrief.Length: 0 };
+
     /// <summary>Whether it is played on a day.</summary>
     public bool IsPlayedOn(DateOnly day) => day >= FirstDay && day <= LastDay;
 }
@@ -315,15 +324,12 @@ public sealed record StudentFile
     /// <summary>What the coach keeps.</summary>
     public CoachSection Coach { get; init; } = new();
 
-    /// <summary>For so many days what is said after a competition is evidence. [own default]</summary>
-    private const int DaysOfEvidence = 28;
-
     /// <summary>
     /// The last competition that was over before a day, not long ago, and of which it was said what held; null without one.
     /// </summary>
     public Competition? DebriefedBefore(DateOnly day) =>
         Own
-            .Competitions.Where(c => c.LastDay < day && day.DayNumber - c.LastDay.DayNumber <= DaysOfEvidence)
+            .Competitions.Where(c => c.LastDay < day && day.DayNumber - c.LastDay.DayNumber <= Competition.DaysOfEvidence)
             .Where(c => c.Held.Count + c.DidNotHold.Count > 0)
             .MaxBy(c => c.LastDay);
 

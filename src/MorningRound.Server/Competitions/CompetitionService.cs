@@ -49,7 +49,9 @@ public sealed class CompetitionService(
             DaysTo = competition.FirstDay.DayNumber - today.DayNumber,
             CanBeDebriefed = competition.LastDay <= today,
             Greens = isOver ? null : CompetitionStanding.Greens(competition, await HomeGreenAsync(caller, cancel))?.In(),
-            Days = isOver ? [] : TaperDay.Of(competition, await SessionsAsync(caller, studentId, competition, cancel), today),
+            Days = isOver
+                ? []
+                : TaperDay.Of(competition, await SessionsAsync(caller, studentId, competition, today, cancel), today),
             Arrival = isOver ? null : await ArrivalAsync(caller, studentId, competition, cancel),
             Around = isOver ? await AroundAsync(caller, studentId, competition, cancel) : null,
         };
@@ -115,10 +117,12 @@ public sealed class CompetitionService(
         Caller caller,
         Guid studentId,
         Competition competition,
+        DateOnly today,
         CancellationToken cancel
     )
     {
-        var (from, to) = (competition.GetsThere.Plus(-TaperDay.DaysShown), competition.LastDay);
+        if (TaperDay.Span(competition, today) is not var (from, to))
+            return [];
         var isCoach = caller.IsCoach;
         var sessions = await db
             .Assignments.AsNoTracking()

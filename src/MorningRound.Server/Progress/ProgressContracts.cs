@@ -197,7 +197,12 @@ public sealed record LoadOfWeekView(DateOnly Monday, double Load, double? Usual,
 public sealed record LoadBounds(double UsualFrom, double UsualTo, double CautionAbove);
 
 /// <summary>A competition on a time axis.</summary>
-public sealed record CompetitionDays(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay);
+/// <param name="Id">The competition.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="FirstDay">Its first day.</param>
+/// <param name="LastDay">Its last day.</param>
+/// <param name="WantsDebrief">Whether it was over lately, and nobody has said yet what held.</param>
+public sealed record CompetitionDays(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, bool WantsDebrief);
 
 /// <summary>All results of one drill in one kind of practice, as far as they are kept and shown at once.</summary>
 /// <param name="StudentName">Whose.</param>

@@ -118,7 +118,7 @@ public sealed class ProgressService(
                 file.Coach.Approach is { } approach ? [.. Approaches.Bands(approach, Seasons.On(today, file), read.Level)] : [],
                 lost.Parts.Count == 0 ? null : lost
             ),
-            Competitions = CompetitionsOf(file, first.Monday),
+            Competitions = CompetitionsOf(file, first.Monday, today),
             Checkpoint = await logs.CheckpointAsync(caller, studentId, cancel),
         };
     }
@@ -153,7 +153,7 @@ public sealed class ProgressService(
         return new CurveView(
             student.Name,
             ResultCurve.Of(results.Where(r => r.Group == group)) is [var curve, ..] ? curve : null,
-            CompetitionsOf(student.File ?? new StudentFile(), since)
+            CompetitionsOf(student.File ?? new StudentFile(), since, clock.Today(caller.TimeZone))
         );
     }
 
@@ -349,12 +349,12 @@ public sealed class ProgressService(
         );
     }
 
-    private static IReadOnlyList<CompetitionDays> CompetitionsOf(StudentFile file, DateOnly since) =>
+    private static IReadOnlyList<CompetitionDays> CompetitionsOf(StudentFile file, DateOnly since, DateOnly today) =>
         [
             .. file
                 .Own.Competitions.Where(c => c.LastDay >= since)
                 .OrderBy(c => c.FirstDay)
-                .Select(c => new CompetitionDays(c.Id, c.Name, c.FirstDay, c.LastDay)),
+                .Select(c => new CompetitionDays(c.Id, c.Name, c.FirstDay, c.LastDay, c.WantsDebriefOn(today))),
         ];
 
     private IQueryable<AssignmentRow> Published(Caller caller, Guid studentId) =>

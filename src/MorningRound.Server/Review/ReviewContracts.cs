@@ -1,5 +1,6 @@
 using MorningRound.Core.Review;
 using MorningRound.Core.Sessions;
+using MorningRound.Core.Students;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Sessions;
@@ -135,6 +136,12 @@ public sealed record StopView
 
     /// <summary>What was said in the last fortnight, newest first.</summary>
     public required IReadOnlyList<SaidInSession> Said { get; init; }
+
+    /// <summary>The next competition and how far off it is, in words; empty where none is ahead.</summary>
+    public required string Ahead { get; init; }
+
+    /// <summary>The competition of which was said lately what held; null without one.</summary>
+    public required Competition? Debriefed { get; init; }
 
     /// <summary>How the goal stands, in words; empty without one.</summary>
     public required string Goal { get; init; }

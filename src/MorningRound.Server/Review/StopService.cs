@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
+using MorningRound.Core.Competitions;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
@@ -69,6 +70,10 @@ public sealed class StopService(
             PlannedMonday = weeks.Planned.Monday,
             Sessions = [.. weeks.OfJudged().Where(a => a.PublishedAt is not null).Select(a => SessionCard.Of(a, weeks.Today))],
             Said = await SaidAsync(caller, studentId, weeks.Today, cancel),
+            Ahead = context.Student?.Own.Competitions.Where(c => c.LastDay >= weeks.Today).MinBy(c => c.FirstDay) is { } next
+                ? $"{next.Name}: {CompetitionStanding.InWords(next, weeks.Today).In()}"
+                : "",
+            Debriefed = context.Student?.DebriefedBefore(weeks.Planned.Monday),
             Goal = focus is null
                 ? ""
                 : GoalProgress

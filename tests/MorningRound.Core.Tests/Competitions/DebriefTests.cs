@@ -33,6 +33,18 @@ public class DebriefTests
     public void It_speaks_for_four_weeks(int daysAgo, bool speaks) =>
         Assert.Equal(speaks, File(Cup(Today.AddDays(-daysAgo))).DebriefedBefore(Today) is not null);
 
+    [Theory]
+    [InlineData(0, false)]
+    [InlineData(1, true)]
+    [InlineData(28, true)]
+    [InlineData(29, false)]
+    public void It_is_asked_for_as_long_as_it_would_speak(int daysAgo, bool isAsked)
+    {
+        var silent = Cup(Today.AddDays(-daysAgo)) with { Held = [], DidNotHold = [] };
+        Assert.Equal(isAsked, silent.WantsDebriefOn(Today));
+        Assert.False((silent with { Debrief = "Windy." }).WantsDebriefOn(Today));
+    }
+
     [Fact]
     public void The_last_one_of_which_something_was_said_counts()
     {

@@ -4,7 +4,7 @@ using MorningRound.Server.Tests.Review;
 
 namespace MorningRound.Server.Tests.Competitions;
 
-public class CompetitionTests
+public class CompetitionTests(OneServer fixture) : IClassFixture<OneServer>
 {
     private static async Task<JsonNode> GetAsync(Browser browser, School school, Guid id) =>
         (await browser.GetAsync($"/api/competitions/{school.StudentId}/{id}")).Body!;
@@ -18,8 +18,7 @@ public class CompetitionTests
     [Fact]
     public async Task The_days_until_then_show_what_is_too_much_and_the_student_sees_what_is_published()
     {
-        await using var server = await TestServer.NewAsync();
-        var school = await School.OpenAsync(server);
+        var school = await fixture.OpenAsync();
         var id = Guid.CreateVersion7();
         await WriteAsync(school, School.Competition(id, "2026-05-09", "2026-05-10"));
         var plan = await school.SavePlanAsync();
@@ -47,8 +46,7 @@ public class CompetitionTests
     [Fact]
     public async Task The_list_for_the_arrival_begins_with_pace_and_goes_into_the_week_once()
     {
-        await using var server = await TestServer.NewAsync();
-        var school = await School.OpenAsync(server);
+        var school = await fixture.OpenAsync();
         var id = Guid.CreateVersion7();
         var competition = (JsonObject)System.Text.Json.JsonSerializer.SerializeToNode(School.Competition(id))!;
         competition["arrivalDay"] = "2026-05-15";
@@ -77,8 +75,7 @@ public class CompetitionTests
     [Fact]
     public async Task What_did_not_hold_stands_with_the_next_suggestion()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, _) = await WalkTests.PractisedAsync(server, 13, 14, 15);
+        var (school, _) = await WalkTests.PractisedAsync(await fixture.OpenAsync(), 13, 14, 15);
         var id = Guid.CreateVersion7();
         var competition = (JsonObject)
             System.Text.Json.JsonSerializer.SerializeToNode(School.Competition(id, "2026-05-02", "2026-05-03"))!;
@@ -103,8 +100,7 @@ public class CompetitionTests
     [Fact]
     public async Task What_is_not_there_is_not_found_and_contradictions_name_their_field()
     {
-        await using var server = await TestServer.NewAsync();
-        var school = await School.OpenAsync(server);
+        var school = await fixture.OpenAsync();
         Assert.Equal(
             HttpStatusCode.NotFound,
             (await school.Coach.GetAsync($"/api/competitions/{school.StudentId}/{Guid.CreateVersion7()}")).Status

@@ -5,7 +5,7 @@ using MorningRound.Server.Tests.Review;
 
 namespace MorningRound.Server.Tests.Exports;
 
-public class ExportTests
+public class ExportTests(OneServer fixture) : IClassFixture<OneServer>
 {
     /// <summary>The lines of a table, read back with the library that other programs would use as well.</summary>
     private static async Task<List<IDictionary<string, object>>> LinesAsync(Browser browser, string path)
@@ -19,8 +19,7 @@ public class ExportTests
     [Fact]
     public async Task What_was_practised_goes_out_as_tables_that_fit_together()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, sessions) = await WalkTests.PractisedAsync(server, 13, 14, 15);
+        var (school, sessions) = await WalkTests.PractisedAsync(await fixture.OpenAsync(), 13, 14, 15);
         await school.Coach.PutAsync($"/api/rounds/{school.StudentId}/{Guid.CreateVersion7()}", School.Round());
         Assert.Equal(2, (await LinesAsync(school.Coach, "/api/exports/students.csv")).Count);
         var table = await LinesAsync(school.Coach, "/api/exports/sessions.csv");
@@ -42,9 +41,8 @@ public class ExportTests
     [Fact]
     public async Task Another_academy_gets_nothing_and_text_is_no_formula()
     {
-        await using var server = await TestServer.NewAsync();
-        var here = await School.OpenAsync(server);
-        var elsewhere = await School.OpenAsync(server, "Second");
+        var here = await fixture.OpenAsync();
+        var elsewhere = await fixture.OpenAsync();
         Assert.Empty(await LinesAsync(elsewhere.Coach, $"/api/exports/students.csv?student={here.StudentId}"));
         var id = Guid.CreateVersion7();
         await here.Coach.PutAsync($"/api/students/{id}", School.StudentInput("=1+1"));
@@ -54,8 +52,7 @@ public class ExportTests
     [Fact]
     public async Task Bad_spans_and_tables_name_their_field()
     {
-        await using var server = await TestServer.NewAsync();
-        var coach = (await School.OpenAsync(server)).Coach;
+        var coach = (await fixture.OpenAsync()).Coach;
         Assert.Equal(["from"], (await coach.GetAsync("/api/exports/sessions.csv?from=2026-05-02&to=2026-05-01")).Fields);
         Assert.Equal(["from"], (await coach.GetAsync("/api/exports/sessions.csv?from=0001-01-01&to=2026-05-01")).Fields);
         Assert.Equal(["table"], (await coach.GetAsync("/api/exports/secrets.csv")).Fields);
@@ -64,8 +61,7 @@ public class ExportTests
     [Fact]
     public async Task Everything_of_one_student_is_one_document_without_what_coaches_keep_for_themselves()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, sessions) = await WalkTests.PractisedAsync(server, 13, 14, 15);
+        var (school, sessions) = await WalkTests.PractisedAsync(await fixture.OpenAsync(), 13, 14, 15);
         var path = $"/api/exports/students/{school.StudentId}";
         var own = (await school.Student.GetAsync(path)).Body!;
         Assert.Equal(sessions.Length, own["sessions"]!.AsArray().Count);

@@ -17,6 +17,7 @@ public sealed class BudgetTests(OneDemo demo, OneSchool one) : IClassFixture<One
     [InlineData("/api/plans", 3, 6)]
     [InlineData("/api/plans?text=putting&order=used", 3, 6)]
     [InlineData("/api/drills", 2, 10)]
+    [InlineData("/api/test-days", 3, 1)]
     [InlineData("/api/places", 2, 2)]
     [InlineData("/api/students/{student}", 2, 1)]
     [InlineData("/api/students/{student}/file", 4, 3)]
@@ -113,6 +114,18 @@ public sealed class BudgetTests(OneDemo demo, OneSchool one) : IClassFixture<One
         var published = await school.PublishAsync(school.OtherStudentId);
         Assert.Equal(HttpStatusCode.OK, published.Status);
         Assert.InRange(school.Server.Statements.Take().Count, 1, 16);
+    }
+
+    [Fact]
+    public async Task Test_days_and_competitions_ask_little_and_get_little()
+    {
+        var test = (await demo.Coach.GetAsync("/api/test-days")).Body![0]!["id"];
+        await AssertWithinAsync($"/api/test-days/{test}", 7, 6);
+        var rows = (await demo.Coach.GetAsync("/api/review/tee-line")).Body!["rows"]!.AsArray();
+        var carla = rows.Single(r => r!["student"]!["name"]!.GetValue<string>() == "Carla Vintholm")!["student"]!["id"];
+        var played = (await demo.Coach.GetAsync($"/api/progress/{carla}")).Body!["competitions"]!.AsArray();
+        foreach (var competition in played)
+            await AssertWithinAsync($"/api/competitions/{carla}/{competition!["id"]}", 16, 4);
     }
 
     private async Task AssertWithinAsync(string path, int statements, double kilobytes)

@@ -48,7 +48,7 @@ public class ProgressTests(OneSchool fixture) : IClassFixture<OneSchool>
     public async Task Results_feed_curve_goal_and_standing_and_every_dot_opens_its_session()
     {
         await using var server = await TestServer.NewAsync();
-        var (school, sessions) = await WalkTests.PractisedAsync(server, 13, 14, 15);
+        var (school, sessions) = await WalkTests.PractisedAsync(await School.OpenAsync(server), 13, 14, 15);
         await school.WriteFileAsync(
             school.StudentId,
             new

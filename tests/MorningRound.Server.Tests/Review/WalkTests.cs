@@ -5,7 +5,7 @@ using System.Text.Json.Nodes;
 namespace MorningRound.Server.Tests.Review;
 
 /// <summary>The walk as a coach takes it: judged, decided, said, published.</summary>
-public class WalkTests
+public class WalkTests(OneServer fixture) : IClassFixture<OneServer>
 {
     private const string This = TestServer.Week;
     private const string Next = "2026-W20";
@@ -13,9 +13,8 @@ public class WalkTests
     /// <summary>
     /// A drill with two steps, and a week in which it was practised three times, so many of twenty made each time.
     /// </summary>
-    internal static async Task<(School School, Guid[] Sessions)> PractisedAsync(TestServer server, params int[] made)
+    internal static async Task<(School School, Guid[] Sessions)> PractisedAsync(School school, params int[] made)
     {
-        var school = await School.OpenAsync(server);
         object Rate(string make) =>
             new
             {
@@ -106,8 +105,7 @@ public class WalkTests
     [Fact]
     public async Task A_goal_that_was_met_is_raised_and_the_published_week_holds_exactly_that()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, sessions) = await PractisedAsync(server, 13, 14, 15);
+        var (school, sessions) = await PractisedAsync(await fixture.OpenAsync(), 13, 14, 15);
         var stop = await StopAsync(school);
         Assert.Equal((This, Next), (stop["judged"]!.GetValue<string>(), stop["planned"]!.GetValue<string>()));
         var suggestion = Assert.Single(stop["suggestions"]!.AsArray())!["suggestion"]!;
@@ -156,8 +154,7 @@ public class WalkTests
     [Fact]
     public async Task What_is_left_changes_nothing_and_a_decision_can_be_taken_back()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, _) = await PractisedAsync(server, 13, 14, 15);
+        var (school, _) = await PractisedAsync(await fixture.OpenAsync(), 13, 14, 15);
         var suggestion = (await StopAsync(school))["suggestions"]![0]!["suggestion"]!;
         await DecideAsync(school, suggestion, "taken");
         var left = (await DecideAsync(school, suggestion, "left")).Body!;
@@ -180,8 +177,7 @@ public class WalkTests
     [Fact]
     public async Task Bad_decisions_name_their_field()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, _) = await PractisedAsync(server, 13, 14, 15);
+        var (school, _) = await PractisedAsync(await fixture.OpenAsync(), 13, 14, 15);
         var path = $"/api/review/stops/{school.StudentId}/decision";
         async Task<IEnumerable<string>> FieldsOf(object input) => (await school.Coach.PutAsync(path, input)).Fields;
         Assert.Equal(
@@ -236,8 +232,7 @@ public class WalkTests
     [Fact]
     public async Task One_coach_stops_at_a_time_and_gives_way_after_ten_idle_minutes()
     {
-        await using var server = await TestServer.NewAsync();
-        var school = await School.OpenAsync(server);
+        var school = await fixture.OpenAsync();
         var held = $"/api/review/stops/{school.StudentId}/held";
         Assert.Equal(HttpStatusCode.NoContent, (await school.Coach.PutAsync(held, new { })).Status);
         Assert.Equal(HttpStatusCode.NoContent, (await school.Coach.PutAsync(held, new { })).Status);
@@ -254,8 +249,7 @@ public class WalkTests
     [Fact]
     public async Task Of_two_coaches_who_stop_at_the_same_moment_one_does()
     {
-        await using var server = await TestServer.NewAsync();
-        var school = await School.OpenAsync(server);
+        var school = await fixture.OpenAsync();
         var held = $"/api/review/stops/{school.StudentId}/held";
         var both = await Task.WhenAll(
             Enumerable.Range(0, 10).Select(i => (i % 2 == 0 ? school.Coach : school.Owner).PutAsync(held, new { }))
@@ -271,8 +265,7 @@ public class WalkTests
     [Fact]
     public async Task Who_was_seen_is_seen_until_more_presses()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, _) = await PractisedAsync(server, 13, 14, 15);
+        var (school, _) = await PractisedAsync(await fixture.OpenAsync(), 13, 14, 15);
         async Task<JsonNode> Row() =>
             (await school.Coach.GetAsync("/api/review/tee-line?everybody=true")).Body!["rows"]!
                 .AsArray()
@@ -294,8 +287,7 @@ public class WalkTests
     [Fact]
     public async Task A_question_gets_a_word_and_the_word_one_answer()
     {
-        await using var server = await TestServer.NewAsync();
-        var school = await School.OpenAsync(server);
+        var school = await fixture.OpenAsync();
         var word = $"/api/weeks/{This}/students/{school.StudentId}/word";
         Assert.Equal(0, (await school.Student.GetAsync(word)).Get<int>("version"));
         Assert.Equal(

@@ -3,14 +3,8 @@ using System.Text.Json.Nodes;
 
 namespace MorningRound.Server.Tests.TestDays;
 
-public class TestDayTests
+public class TestDayTests(OneServer fixture) : IClassFixture<OneServer>
 {
-    private static async Task<(School School, string Path)> MadeAsync(TestServer server)
-    {
-        var school = await School.OpenAsync(server);
-        return (school, await MadeAsync(school));
-    }
-
     private static async Task<string> MadeAsync(School school)
     {
         var plan = await school.SavePlanAsync(School.PlanWithDrill(protocol: Rate));
@@ -68,7 +62,8 @@ public class TestDayTests
     public async Task Two_days_scored_by_the_coach_are_set_beside_each_other_with_the_doubt()
     {
         await using var server = await TestServer.NewAsync();
-        var (school, path) = await MadeAsync(server);
+        var school = await School.OpenAsync(server);
+        var path = await MadeAsync(school);
         foreach (var (day, made, daysOn) in new[] { ("2026-05-06", 3, 0), ("2026-06-03", 9, 28) })
         {
             server.RealClock.Forward(TimeSpan.FromDays(daysOn));
@@ -92,8 +87,8 @@ public class TestDayTests
     [Fact]
     public async Task Setting_a_day_twice_sets_it_once_and_the_student_has_it_published()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, path) = await MadeAsync(server);
+        var school = await fixture.OpenAsync();
+        var path = await MadeAsync(school);
         await school.Coach.PostAsync($"{path}/days", new { day = "2026-05-07" });
         await school.Coach.PostAsync($"{path}/days", new { day = "2026-05-07" });
         var week = (await school.Student.GetAsync($"/api/weeks/{TestServer.Week}/students/{school.StudentId}")).Body!;
@@ -105,8 +100,8 @@ public class TestDayTests
     [Fact]
     public async Task Other_drafts_of_the_week_are_not_published_along()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, path) = await MadeAsync(server);
+        var school = await fixture.OpenAsync();
+        var path = await MadeAsync(school);
         await school.SetAsync(await school.SavePlanAsync(), "2026-05-08");
         await school.Coach.PostAsync($"{path}/days", new { day = "2026-05-07" });
         var week = (await school.Student.GetAsync($"/api/weeks/{TestServer.Week}/students/{school.StudentId}")).Body!;
@@ -116,8 +111,8 @@ public class TestDayTests
     [Fact]
     public async Task A_child_without_a_guardians_consent_is_named_and_keeps_a_draft()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, path) = await MadeAsync(server);
+        var school = await fixture.OpenAsync();
+        var path = await MadeAsync(school);
         await school.WriteFileAsync(school.StudentId, new { coach = new { age = "underTwelve" } });
         var set = await school.Coach.PostAsync($"{path}/days", new { day = "2026-05-07" });
         Assert.Equal((HttpStatusCode.OK, 0), (set.Status, set.Get<int>("set")));
@@ -131,8 +126,8 @@ public class TestDayTests
     [Fact]
     public async Task What_is_done_on_it_stays_as_it_is()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, path) = await MadeAsync(server);
+        var school = await fixture.OpenAsync();
+        var path = await MadeAsync(school);
         var id = path[^36..];
         var refused = await school.Coach.PutAsync($"/api/plans/{id}", School.Plan(), 1);
         Assert.Equal(HttpStatusCode.Conflict, refused.Status);
@@ -151,8 +146,7 @@ public class TestDayTests
     [Fact]
     public async Task Bad_input_names_its_field()
     {
-        await using var server = await TestServer.NewAsync();
-        var school = await School.OpenAsync(server);
+        var school = await fixture.OpenAsync();
         var path = $"/api/test-days/{Guid.CreateVersion7()}";
         var unscored = await school.SavePlanAsync();
         Assert.Equal(["planId"], (await school.Coach.PutAsync(path, School.TestDay(unscored, school.StudentId))).Fields);
@@ -180,8 +174,8 @@ public class TestDayTests
     [Fact]
     public async Task A_student_keeps_no_log_of_a_test_day_as_the_coach()
     {
-        await using var server = await TestServer.NewAsync();
-        var (school, path) = await MadeAsync(server);
+        var school = await fixture.OpenAsync();
+        var path = await MadeAsync(school);
         await school.Coach.PostAsync($"{path}/days", new { day = "2026-05-06" });
         var session = (await StudentAsync(school, path))["sessions"]![0]!["assignmentId"]!.GetValue<Guid>();
         var refused = await school.SendAsync(Guid.CreateVersion7(), session, School.Entry(1, "opened", 0, ("recording", "test")));

@@ -4531,6 +4531,7 @@ export interface components {
       firstDay: string;
       /** Format: date */
       lastDay: string;
+      wantsDebrief: boolean;
     };
     CompetitionView: {
       /** Format: uuid */
@@ -7789,6 +7790,8 @@ export interface components {
       plannedMonday: string;
       sessions: components['schemas']['SessionCard'][];
       said: components['schemas']['SaidInSession'][];
+      ahead: string;
+      debriefed: null | components['schemas']['Competition'];
       goal: string;
       suggestions: components['schemas']['DecidedSuggestion'][];
       word: components['schemas']['WeekWordView'];

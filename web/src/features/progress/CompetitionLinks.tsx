@@ -34,6 +34,12 @@ export function CompetitionLinks({
           <Box component="span" sx={{ color: 'text.secondary' }}>
             {' '}
             {away(c)}
+            {c.wantsDebrief && (
+              <>
+                {', '}
+                <b>what held?</b>
+              </>
+            )}
           </Box>
         </Box>
       ))}

@@ -162,8 +162,9 @@ const bands: Record<Schemas['LoadBand'], string> = {
 
 /** Each week's load over the mean of the four before it, in the band that is usual; and how much of what was set was done. */
 export function Loads({ progress }: { progress: Progress }) {
-  const { loads, weeks, today, loadBounds } = progress;
+  const { loads, weeks, today, loadBounds, competitions } = progress;
   const from = loads[0]?.monday ?? today;
+  const played = competitions.filter((c) => c.firstDay >= from && c.firstDay <= today);
   const known = loads.filter((l) => l.ratio != null);
   const last = loads.at(-1);
   return (
@@ -193,9 +194,10 @@ export function Loads({ progress }: { progress: Progress }) {
             }))}
             band={{ least: loadBounds.usualFrom, most: loadBounds.usualTo }}
             marks={[loadBounds.usualFrom, loadBounds.usualTo, loadBounds.cautionAbove]}
+            competitions={played}
             height={110}
           />
-          <DayAxis from={from} to={today} />
+          <DayAxis from={from} to={today} competitions={played} />
         </Box>
       )}
       {last?.ratio != null && last.band && (
@@ -224,7 +226,7 @@ export function Loads({ progress }: { progress: Progress }) {
           />
         ))}
       </Box>
-      <DayAxis from={from} to={today} />
+      <DayAxis from={from} to={today} competitions={played} />
     </Box>
   );
 }

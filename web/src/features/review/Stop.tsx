@@ -7,7 +7,7 @@ import { Link, useNavigate } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../../api/client';
 import { reviewKeys, weekViews } from '../../api/queryKeys';
 import { useKeys } from '../../app/keys';
-import { dayName, minutes, statuses } from '../../ui/format';
+import { areas, dayName, minutes, statuses } from '../../ui/format';
 import { OpenPainList } from '../../ui/OpenPainList';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { ErrorNotice, Key, Loading } from '../../ui/states';
@@ -211,6 +211,8 @@ function Said({ view }: { view: StopView }) {
   return (
     <Box component="section" aria-label="What was said">
       <Typography variant="h2">What was said</Typography>
+      {view.ahead && <Typography sx={{ fontWeight: 620 }}>{view.ahead}</Typography>}
+      {view.debriefed && <Debriefed studentId={view.looked.student.id} competition={view.debriefed} />}
       {view.said.length === 0 && (
         <Typography sx={{ color: 'text.secondary' }}>Nothing was rated or written in the last fortnight.</Typography>
       )}
@@ -225,6 +227,22 @@ function Said({ view }: { view: StopView }) {
           {s.note && <Typography sx={{ pl: 1.5, borderLeft: '3px solid', borderColor: 'line' }}>{s.note}</Typography>}
         </Box>
       ))}
+    </Box>
+  );
+}
+
+/** What the last competition showed, as it was said. */
+function Debriefed({ studentId, competition }: { studentId: string; competition: Schemas['Competition'] }) {
+  const { id, name, held = [], didNotHold = [], debrief } = competition;
+  const named = (of: readonly Schemas['Area'][]) => of.map((a) => areas[a].toLowerCase()).join(', ');
+  return (
+    <Box sx={{ mt: 1 }}>
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        <Link to={`/students/${studentId}/competitions/${id}`}>{name}</Link>
+        {held.length > 0 && ` · held: ${named(held)}`}
+        {didNotHold.length > 0 && ` · did not hold: ${named(didNotHold)}`}
+      </Typography>
+      {debrief && <Typography sx={{ pl: 1.5, borderLeft: '3px solid', borderColor: 'line' }}>{debrief}</Typography>}
     </Box>
   );
 }

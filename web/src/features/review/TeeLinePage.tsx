@@ -14,6 +14,7 @@ import { dayName, dueInWords, hands, levels, percent, statuses } from '../../ui/
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, Loading, ErrorNotice } from '../../ui/states';
 import { OpenPainList } from '../../ui/OpenPainList';
+import { useTestDays } from '../testDays/queries';
 import { InviteCoach } from '../students/Invite';
 import { everybody, WhoseButtons } from '../students/WhoseButtons';
 import { TeeLine } from './TeeLine';
@@ -34,6 +35,8 @@ export function TeeLinePage() {
     queryFn: () => answer(api.GET('/api/review/tee-line', { params: { query: walk } })),
     placeholderData: (before) => before,
   });
+  const tests = useTestDays();
+  const due = tests.data?.filter((t) => t.isDue).length ?? 0;
   const [isAdding, setIsAdding] = useState(false);
   const [at, setAt] = useState(0);
   const navigate = useNavigate();
@@ -83,6 +86,7 @@ export function TeeLinePage() {
           {rows.length > 0 && (
             <Button component={Link} to="/test-days" variant="outlined">
               Test days
+              {due > 0 && <Due>{`${due} due`}</Due>}
             </Button>
           )}
           {person.role === 'owner' && <InviteCoach />}
@@ -238,6 +242,31 @@ function Squad({ rows }: { rows: Schemas['ReviewRow'][] }) {
           </tr>
         ))}
       </tbody>
+    </Box>
+  );
+}
+
+/** A mark on a button that takes no room, so that nothing moves when it comes. */
+function Due({ children }: { children: string }) {
+  return (
+    <Box
+      component="span"
+      sx={{
+        position: 'absolute',
+        top: -9,
+        right: 4,
+        px: 0.75,
+        fontSize: 12,
+        lineHeight: 1.5,
+        fontWeight: 650,
+        borderRadius: 2,
+        bgcolor: 'glow',
+        border: '1px solid',
+        borderColor: 'primary.main',
+        color: 'text.primary',
+      }}
+    >
+      {children}
     </Box>
   );
 }

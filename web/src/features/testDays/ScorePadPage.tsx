@@ -4,7 +4,8 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Checkbox } from '../../ui/Checkbox';
-import { minutes } from '../../ui/format';
+import { usePerson } from '../../app/signIn';
+import { daysBetween, minutes } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { ErrorNotice, Loading } from '../../ui/states';
 import { planFrom } from '../plans/benchState';
@@ -16,6 +17,9 @@ import { ToPractise } from '../sessions/ToPractise';
 import { useRunningLog, type OnServer } from '../sessions/useRunningLog';
 import { useTestDayToScore } from './queries';
 
+/** So long a finished log takes something put right. */
+const daysToMend = 7;
+
 /** One drill of one student, scored by the coach attempt by attempt. */
 export function ScorePadPage() {
   return <ToPractise as={ScorePad} />;
@@ -23,6 +27,7 @@ export function ScorePadPage() {
 
 function ScorePad({ session, onServer }: { session: Session; onServer: OnServer | undefined }) {
   const { testId = '' } = useParams();
+  const { today } = usePerson();
   const [search] = useSearchParams();
   const segmentId = search.get('segment') ?? '';
   const day = search.get('day') ?? '';
@@ -50,6 +55,7 @@ function ScorePad({ session, onServer }: { session: Session; onServer: OnServer 
       </Box>
     );
   const isFirst = log.state.running === null && Object.keys(log.state.segments).length === 0;
+  const isClosed = log.state.isFinished && daysBetween(day, today) > daysToMend;
   const isSettled = log.state.segments[segmentId]?.outcome != null;
   /** What has to stand before the first attempt: who keeps the log, the warm-up, and which drill it is. */
   const before = (): NewEntry[] => [
@@ -96,7 +102,14 @@ function ScorePad({ session, onServer }: { session: Session; onServer: OnServer 
       {isFirst && plan.segments.some((s) => s.kind === 'practice' && s.phase === 'warmUp') && (
         <Checkbox label="Warmed up together" checked={isWarm} onChange={setIsWarm} />
       )}
-      <DrillRun session={session} drill={drill} segment={segment} hidden={[]} log={log.state} add={add} />
+      {isClosed ? (
+        <Typography sx={{ mt: 2 }}>
+          This was finished more than a week ago, and stays as it is.{' '}
+          <Link to={`/sessions/${session.card.assignmentId}`}>See what came of it</Link>
+        </Typography>
+      ) : (
+        <DrillRun session={session} drill={drill} segment={segment} hidden={[]} log={log.state} add={add} />
+      )}
       <Box
         sx={{
           display: 'grid',

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { deviceStore, entriesFrom, orNothing } from '../../app/deviceStore';
 import { usePerson } from '../../app/signIn';
@@ -27,6 +28,8 @@ function Grid({ view, day }: { view: TestView; day: string }) {
     const session = s.sessions.find((one) => one.day === day);
     return session ? [{ ...s, session }] : [];
   });
+  // The pad too is there before anybody is out of reach.
+  useEffect(() => void import('./ScorePadPage'), []);
   useKeepSessions(rows.map((r) => r.session.assignmentId));
   // What this device has scored and the server may not have heard of yet.
   const here = useLiveQuery(async () => {
