@@ -293,5 +293,6 @@ public sealed record Attention(IReadOnlyList<ReasonToStop> Reasons)
             : new ReasonToStop(AttentionReason.OnTrack, 0, ReviewSentences.OnTrack.Of(), null);
     }
 
-    private static string Day(DateOnly day) => day.ToString("ddd d MMMM", System.Globalization.CultureInfo.InvariantCulture);
+    /// <summary>A day as it stands in a sentence: "Fri 15 May".</summary>
+    internal static string Day(DateOnly day) => day.ToString("ddd d MMMM", System.Globalization.CultureInfo.InvariantCulture);
 }

@@ -131,11 +131,11 @@ internal static class ReviewSentences
     );
     public static readonly Sentence RestsBefore = new(
         "suggest.restsBefore",
-        "{0} works at technique, and {2} is {1} days away: it can rest; execution and putting come first."
+        "{0} works at technique, and {2} begins on {1}: it can rest; execution and putting come first."
     );
     public static readonly Sentence NotBefore = new(
         "suggest.notBefore",
-        "{0}: {1}. But {3} is {2} days away, and technique is not made harder before it."
+        "{0}: {1}. But {3} begins on {2}, and technique is not made harder before it."
     );
     public static readonly Sentence Merge = new("suggest.merge", "{0} stands twice in “{1}”: {2} min in one piece.");
     public static readonly Sentence Trial = new(

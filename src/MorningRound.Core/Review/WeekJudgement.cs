@@ -300,7 +300,11 @@ public static class WeekJudgement
         public Suggestion? Judge()
         {
             if (Segment.Intent == Intent.Technique && Ahead(Context) is { Days: <= RestsDays } near)
-                return Say(SuggestionKind.Retire, [], ReviewSentences.RestsBefore.Of(Named, near.Days, near.Competition.Name));
+                return Say(
+                    SuggestionKind.Retire,
+                    [],
+                    ReviewSentences.RestsBefore.Of(Named, Attention.Day(near.Competition.FirstDay), near.Competition.Name)
+                );
             if (!Protocol.GoalMeasures.Any())
                 return null;
             var comparable = History.Count == 0 ? [] : History.Where(r => r.Key == History[^1].Key).ToList();
@@ -342,7 +346,7 @@ public static class WeekJudgement
                 return Say(
                     SuggestionKind.Hold,
                     last,
-                    ReviewSentences.NotBefore.Of(Named, evidence, near.Days, near.Competition.Name)
+                    ReviewSentences.NotBefore.Of(Named, evidence, Attention.Day(near.Competition.FirstDay), near.Competition.Name)
                 );
             }
 

@@ -208,7 +208,7 @@ public class WeekJudgementTests
         Assert.Equal(SuggestionKind.Raise, Judged(week, Before(15), met).Kind);
         var near = Judged(week, Before(14), met);
         Assert.Equal(SuggestionKind.Hold, near.Kind);
-        Assert.Contains("River Cup is 14 days away", near.Why, StringComparison.Ordinal);
+        Assert.Contains("River Cup begins on Fri 20 March", near.Why, StringComparison.Ordinal);
         Assert.Equal(SuggestionKind.Retire, Judged(week, Before(6), met).Kind);
         // What is no technique goes on.
         Assert.Equal(SuggestionKind.Raise, Judged(Week(Gated(1, 0)), Before(6), met).Kind);

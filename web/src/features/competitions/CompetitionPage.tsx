@@ -101,7 +101,14 @@ function Until({ days }: { days: Schemas['TaperDay'][] }) {
                     ? `${minutes(planned)} planned${d.most === null ? '' : `, ${d.most} at the most`}`
                     : 'nothing planned'
                 }
-                sx={{ position: 'relative', height: 18, alignSelf: 'center', my: { xs: 0.5, sm: 0 }, maxWidth: 240 }}
+                sx={{
+                  position: 'relative',
+                  display: { xs: planned > 0 || d.most !== null ? 'block' : 'none', sm: 'block' },
+                  height: 18,
+                  alignSelf: 'center',
+                  my: { xs: 0.5, sm: 0 },
+                  maxWidth: 240,
+                }}
               >
                 <Box
                   sx={{

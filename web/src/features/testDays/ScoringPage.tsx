@@ -12,6 +12,10 @@ import { stateOf, walk } from '../sessions/log';
 import { useKeepSessions } from '../sessions/queries';
 import { useTestDayToScore, type TestView } from './queries';
 
+function fetchPad() {
+  void import('./ScorePadPage');
+}
+
 /** Everybody by every drill of a day: a tap opens the one that is scored next. It works without a signal. */
 export function ScoringPage() {
   const { id = '' } = useParams();
@@ -29,7 +33,7 @@ function Grid({ view, day }: { view: TestView; day: string }) {
     return session ? [{ ...s, session }] : [];
   });
   // The pad too is there before anybody is out of reach.
-  useEffect(() => void import('./ScorePadPage'), []);
+  useEffect(fetchPad, []);
   useKeepSessions(rows.map((r) => r.session.assignmentId));
   // What this device has scored and the server may not have heard of yet.
   const here = useLiveQuery(async () => {
