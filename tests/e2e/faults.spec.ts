@@ -137,8 +137,11 @@ test('a session taken out while a phone without a signal practises it is kept as
   await made(phone).click();
   await toStudent(coach);
   await coach.getByTestId('session-tile').click();
+  // The tile goes before the server has answered; the phone must not be quicker than that.
+  const taken = coach.waitForResponse((r) => r.url().endsWith('/api/weeks/changes'));
   await coach.getByRole('button', { name: 'Take out' }).click();
   await expect(coach.getByTestId('session-tile')).toHaveCount(0);
+  expect((await taken).status()).toBe(200);
   await phone.context().setOffline(false);
   await allSent(phone);
   await expect(phone.getByText(/Your coach had taken this session out of the week/)).toBeVisible();

@@ -269,6 +269,7 @@ test('lists say when they are empty, and what to do when they cannot be had', as
   await comeIn(page, 'coach');
   for (const [path, empty] of [
     ['places', 'No places yet'],
+    ['test-days', 'No test days yet'],
     ['drills', 'No drill fits all of that'],
   ]) {
     const address = new RegExp(`/api/${path}(\\?.*)?$`);
