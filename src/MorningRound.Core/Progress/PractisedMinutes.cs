@@ -17,7 +17,26 @@ public sealed record MinutesOf<T>(T Kind, double Minutes);
 /// <param name="Percent">What it was, 0 to 100.</param>
 /// <param name="Least">The least the approach asks for, 0 to 100.</param>
 /// <param name="Most">The most.</param>
-public sealed record PractisedShare(string Name, double Percent, double Least, double Most);
+/// <param name="Said">The same in words.</param>
+public sealed record PractisedShare(string Name, double Percent, double Least, double Most, [property: JsonIgnore] Message Said)
+{
+    /// <summary>The same in English.</summary>
+    public string Text => Said.In();
+
+    /// <summary>A share beside its band.</summary>
+    internal static PractisedShare Of(ShareBand band, double percent) =>
+        new(
+            band.Share.InWords(),
+            percent,
+            band.Least,
+            band.Most,
+            (
+                percent < band.Least ? ProgressSentences.ShareBelow
+                : percent > band.Most ? ProgressSentences.ShareAbove
+                : ProgressSentences.ShareWithin
+            ).Of(band.Share.InWords(), percent, band.Least, band.Most)
+        );
+}
 
 /// <summary>Where rounds lose strokes, beside the minutes that went into it.</summary>
 /// <param name="Areas">The areas of practice that serve it.</param>
@@ -63,17 +82,7 @@ public sealed record PractisedMinutes(
             Added(parts.Where(p => p.Area is not null), p => p.Area!.Value),
             Added(parts, p => p.Phase),
             Added(parts, p => p.Intent),
-            whole <= 0
-                ? []
-                :
-                [
-                    .. bands.Select(b => new PractisedShare(
-                        b.Share.InWords(),
-                        PercentOf(p => b.Share.Counts(p.Phase, p.Intent)),
-                        b.Least,
-                        b.Most
-                    )),
-                ],
+            whole <= 0 ? [] : [.. bands.Select(b => PractisedShare.Of(b, PercentOf(p => b.Share.Counts(p.Phase, p.Intent))))],
             whole <= 0
                 ? []
                 :

@@ -209,6 +209,18 @@ internal static class ProgressSentences
         "progress.measuredAlone",
         "{0} is not believed weak, but {1} points to it."
     );
+    public static readonly Sentence ShareBelow = new(
+        "progress.shareBelow",
+        "{0}: {1:0} % of the minutes after warm-ups, {2:0} to {3:0} asked, less than that."
+    );
+    public static readonly Sentence ShareAbove = new(
+        "progress.shareAbove",
+        "{0}: {1:0} % of the minutes after warm-ups, {2:0} to {3:0} asked, more than that."
+    );
+    public static readonly Sentence ShareWithin = new(
+        "progress.shareWithin",
+        "{0}: {1:0} % of the minutes after warm-ups, {2:0} to {3:0} asked, as it should be."
+    );
     public static readonly Sentence LostBesideMinutes = new(
         "progress.lostBesideMinutes",
         "{0}: about {1:0.0} strokes lost in 18 holes, by {2} rounds; {3:0} % of the minutes after warm-ups went into {4}."

@@ -83,26 +83,10 @@ public sealed class CompetitionService(
         CancellationToken cancel
     )
     {
-        caller.EnsureCanAccess(studentId, "student");
-        var files = db.StudentFiles;
-        var student =
-            await db
-                .Students.AsNoTracking()
-                .Where(s => s.AcademyId == caller.AcademyId && s.Id == studentId)
-                .Select(s => new
-                {
-                    s.Name,
-                    File = files
-                        .Where(f => f.AcademyId == s.AcademyId && f.StudentId == s.Id)
-                        .Select(f => f.Document)
-                        .FirstOrDefault(),
-                })
-                .SingleOrDefaultAsync(cancel)
-            ?? throw ApiProblemException.NotFound("student");
+        var (name, file) = await db.NamedFileAsync(caller, studentId, cancel);
         return (
-            student.Name,
-            student.File?.Own.Competitions.FirstOrDefault(c => c.Id == competitionId)
-                ?? throw ApiProblemException.NotFound("competition")
+            name,
+            file.Own.Competitions.FirstOrDefault(c => c.Id == competitionId) ?? throw ApiProblemException.NotFound("competition")
         );
     }
 

@@ -132,28 +132,13 @@ public sealed class ProgressService(
         CancellationToken cancel
     )
     {
-        caller.EnsureCanAccess(studentId, "student");
+        var (name, file) = await db.NamedFileAsync(caller, studentId, cancel);
         var since = IsoWeek.Of(clock.Today(caller.TimeZone)).Plus(-MostWeeks).Monday;
-        var files = db.StudentFiles;
-        var student =
-            await db
-                .Students.AsNoTracking()
-                .Where(s => s.AcademyId == caller.AcademyId && s.Id == studentId)
-                .Select(s => new
-                {
-                    s.Name,
-                    File = files
-                        .Where(f => f.AcademyId == s.AcademyId && f.StudentId == s.Id)
-                        .Select(f => f.Document)
-                        .FirstOrDefault(),
-                })
-                .SingleOrDefaultAsync(cancel)
-            ?? throw ApiProblemException.NotFound("student");
         var results = await history.OfDrillAsync(caller.AcademyId, studentId, drillId, since, MostOfDrill, cancel);
         return new CurveView(
-            student.Name,
+            name,
             ResultCurve.Of(results.Where(r => r.Group == group)) is [var curve, ..] ? curve : null,
-            CompetitionsOf(student.File ?? new StudentFile(), since, clock.Today(caller.TimeZone))
+            CompetitionsOf(file, since, clock.Today(caller.TimeZone))
         );
     }
 

@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Students;
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Students;
@@ -117,5 +118,32 @@ internal static class StudentSets
         public DbSet<StudentFileRow> StudentFiles => db.Set<StudentFileRow>();
 
         public DbSet<StudentChangeRow> StudentChanges => db.Set<StudentChangeRow>();
+    }
+
+    /// <summary>A student's name and file; an empty file where nothing was written yet. One query.</summary>
+    public static async Task<(string Name, StudentFile File)> NamedFileAsync(
+        this MorningRoundDb db,
+        Caller caller,
+        Guid studentId,
+        CancellationToken cancel
+    )
+    {
+        caller.EnsureCanAccess(studentId, "student");
+        var files = db.StudentFiles;
+        var found =
+            await db
+                .Students.AsNoTracking()
+                .Where(s => s.AcademyId == caller.AcademyId && s.Id == studentId)
+                .Select(s => new
+                {
+                    s.Name,
+                    File = files
+                        .Where(f => f.AcademyId == s.AcademyId && f.StudentId == s.Id)
+                        .Select(f => f.Document)
+                        .FirstOrDefault(),
+                })
+                .SingleOrDefaultAsync(cancel)
+            ?? throw ApiProblemException.NotFound("student");
+        return (found.Name, found.File ?? new StudentFile());
     }
 }

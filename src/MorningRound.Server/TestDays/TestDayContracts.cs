@@ -89,8 +89,8 @@ public sealed record TestStudent(
 /// <summary>A student's session of a test day.</summary>
 /// <param name="AssignmentId">The session.</param>
 /// <param name="Day">The day.</param>
-/// <param name="IsFinished">Whether it is over.</param>
-public sealed record TestSession(Guid AssignmentId, DateOnly Day, bool IsFinished);
+/// <param name="IsClosed">Whether it was finished so long ago that nothing is put right in it any more.</param>
+public sealed record TestSession(Guid AssignmentId, DateOnly Day, bool IsClosed);
 
 /// <summary>What became of setting a day.</summary>
 /// <param name="Set">How many students have it in their week, published.</param>

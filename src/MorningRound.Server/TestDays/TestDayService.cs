@@ -3,6 +3,7 @@ using System.Text;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Sessions;
 using MorningRound.Core.TestDays;
 using MorningRound.Core.Validation;
 using MorningRound.Core.Weeks;
@@ -110,6 +111,7 @@ public sealed class TestDayService(
             ofSession[r.SessionId]
         );
         var tasks = TestTask.Of(plan.Document);
+        var today = clock.Today(caller.TimeZone);
         var wanted = row.Students.Union(results.Select(r => r.Key)).ToList();
         var names = await db
             .Students.AsNoTracking()
@@ -127,14 +129,22 @@ public sealed class TestDayService(
             Strip = plan.Listing.Strip,
             Tasks = tasks,
             Days = days,
-            Next = row.ToTestDay().NextAfter(days, clock.Today(caller.TimeZone)),
+            Next = row.ToTestDay().NextAfter(days, today),
             Students =
             [
                 .. names.Select(n => new TestStudent(
                     n.Id,
                     n.Name,
                     row.Students.Contains(n.Id),
-                    [.. sessions.Where(s => s.StudentId == n.Id).Select(s => new TestSession(s.Id, s.Day, s.IsFinished))],
+                    [
+                        .. sessions
+                            .Where(s => s.StudentId == n.Id)
+                            .Select(s => new TestSession(
+                                s.Id,
+                                s.Day,
+                                s.IsFinished && s.Day.Plus(SessionEntryRules.MendingDays) < today
+                            )),
+                    ],
                     [.. tasks.Select(task => TestLine.Of(task, results[n.Id]))]
                 )),
             ],
@@ -169,11 +179,17 @@ public sealed class TestDayService(
             < test.Students.Count
         )
             throw ApiProblemException.NotFound("student");
-        var plan = await db.Plans.SingleOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
+        PlanRow? plan = null;
+        var guarded = Guarded(caller, id, cancel);
         await db.SaveAsync(
             expected,
-            Guarded(caller, id, cancel) with
+            guarded with
             {
+                Find = async () =>
+                {
+                    plan = await db.Plans.SingleOrDefaultAsync(p => p.AcademyId == caller.AcademyId && p.Id == id, cancel);
+                    return await guarded.Find();
+                },
                 Create = async () =>
                 {
                     plan = await PlanForAsync(caller, id, input.PlanId, test.Name, cancel);

@@ -293,6 +293,7 @@ public class KeptResultTests
         // Arithmetic: warm-ups apart, 60 of 80 minutes in block. An even split asks for about half (common practice).
         Assert.Equal([("block", 75), ("random and on-course", 25)], minutes.Shares.Select(s => (s.Name, (int)s.Percent)));
         Assert.Equal((45, 55), (minutes.Shares[0].Least, minutes.Shares[0].Most));
+        Assert.Equal("Block: 75 % of the minutes after warm-ups, 45 to 55 asked, more than that.", minutes.Shares[0].Text);
         var penalties = minutes.Lost.Single(l => l.Areas.Contains(Area.Driver));
         Assert.Equal(25, penalties.Percent, 9);
         Assert.EndsWith(

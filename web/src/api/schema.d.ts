@@ -6384,6 +6384,7 @@ export interface components {
       least: number;
       /** Format: double */
       most: number;
+      text?: string;
     };
     Programme: {
       name: string;
@@ -8012,7 +8013,7 @@ export interface components {
       assignmentId: string;
       /** Format: date */
       day: string;
-      isFinished: boolean;
+      isClosed: boolean;
     };
     TestStudent: {
       /** Format: uuid */

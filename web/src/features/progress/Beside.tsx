@@ -253,13 +253,11 @@ function Bar({ percent, band }: { percent: number; band?: { least: number; most:
   );
 }
 
-function Share({ share: { name, percent, least, most } }: { share: Schemas['PractisedShare'] }) {
-  const where = percent < least ? 'less than asked' : percent > most ? 'more than asked' : 'as asked';
+function Share({ share: { text, percent, least, most } }: { share: Schemas['PractisedShare'] }) {
   return (
     <Box sx={{ mt: 0.5, fontSize: 15 }}>
       <Bar percent={percent} band={{ least, most }} />
-      {name}: {Math.round(percent)} % of the minutes after warm-ups, {Math.round(least)} to {Math.round(most)} asked,{' '}
-      {where}
+      {text}
     </Box>
   );
 }

@@ -4,8 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Checkbox } from '../../ui/Checkbox';
-import { usePerson } from '../../app/signIn';
-import { daysBetween, minutes } from '../../ui/format';
+import { minutes } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { ErrorNotice, Loading } from '../../ui/states';
 import { planFrom } from '../plans/benchState';
@@ -17,9 +16,6 @@ import { ToPractise } from '../sessions/ToPractise';
 import { useRunningLog, type OnServer } from '../sessions/useRunningLog';
 import { useTestDayToScore } from './queries';
 
-/** So long a finished log takes something put right. */
-const daysToMend = 7;
-
 /** One drill of one student, scored by the coach attempt by attempt. */
 export function ScorePadPage() {
   return <ToPractise as={ScorePad} />;
@@ -27,7 +23,6 @@ export function ScorePadPage() {
 
 function ScorePad({ session, onServer }: { session: Session; onServer: OnServer | undefined }) {
   const { testId = '' } = useParams();
-  const { today } = usePerson();
   const [search] = useSearchParams();
   const segmentId = search.get('segment') ?? '';
   const day = search.get('day') ?? '';
@@ -55,7 +50,7 @@ function ScorePad({ session, onServer }: { session: Session; onServer: OnServer 
       </Box>
     );
   const isFirst = log.state.running === null && Object.keys(log.state.segments).length === 0;
-  const isClosed = log.state.isFinished && daysBetween(day, today) > daysToMend;
+  const isClosed = students[at]?.isClosed ?? false;
   const isSettled = log.state.segments[segmentId]?.outcome != null;
   /** What has to stand before the first attempt: who keeps the log, the warm-up, and which drill it is. */
   const before = (): NewEntry[] => [
