@@ -70,7 +70,7 @@ function ScorePad({ session, onServer }: { session: Session; onServer: OnServer 
   const finish = (to: string) => {
     const others = session.drills.filter((d) => d.segmentId !== segmentId && isTask(d.segmentId));
     const isLast = others.every((d) => log.state.segments[d.segmentId]?.outcome != null);
-    const entries: NewEntry[] = isSettled ? [] : [{ kind: 'settled', segmentId, outcome: 'done' }];
+    const entries: NewEntry[] = isSettled || isClosed ? [] : [{ kind: 'settled', segmentId, outcome: 'done' }];
     if (isLast && !log.state.isFinished) entries.push({ kind: 'finished' });
     if (entries.length > 0) log.add(...entries);
     void navigate(to);
