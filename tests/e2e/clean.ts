@@ -7,6 +7,9 @@ import { expect, type Page } from '@playwright/test';
  * buttons of at least 44 pixels.
  */
 export async function isClean(page: Page, name: string, of: 'all' | 'colours' | 'allButColours' | 'size' = 'all') {
+  // A screen half drawn, or in letters that are about to change, is no screen anybody reads.
+  await expect(page.locator('[data-loading]'), `${name} is there`).toHaveCount(0);
+  await page.evaluate(() => document.fonts.ready);
   // What is half behind a bar that stays in sight is not too small: it is scrolled.
   await page.evaluate(() => {
     window.scrollTo(0, 0);

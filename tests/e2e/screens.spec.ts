@@ -184,7 +184,6 @@ test.describe('a coach’s screens', () => {
       await openScreen(page, screen);
       await isClean(page, screen[0]);
       await page.waitForLoadState('networkidle');
-      await page.evaluate(() => document.fonts.ready);
       // 640 by 400 is a laptop's 1280 by 800 at twice the size.
       for (const [width, height] of [
         [640, 400],
