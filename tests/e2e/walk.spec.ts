@@ -137,6 +137,27 @@ test('twenty students are walked, judged and published with a handful of keys ea
   }
 });
 
+test('another step is taken than the one suggested', async ({ page: owner, browser }) => {
+  await comeIn(owner, 'coach');
+  const coach = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await newCoach(owner, coach, 'alva@walk.example');
+  const { accountId } = (await read<{ person: { accountId: string } }>(coach, '/api/accounts/session')).person;
+  await addPractised(coach, 'Otto Stromberg', await savePlan(coach), accountId);
+  await coach.goto('/walk');
+  const suggestions = coach.getByRole('region', { name: 'Suggestions' });
+  await expect(suggestions.getByRole('listitem')).toHaveCount(3);
+  await coach.keyboard.press('o');
+  const dialog = coach.getByRole('dialog');
+  // The step it stands on is no other one, and without one there is nothing to take.
+  const steps = await dialog.getByLabel('Step').locator('option').allTextContents();
+  expect(steps[0]).toBe('choose one');
+  await expect(dialog.getByRole('button', { name: 'Take this' })).toBeDisabled();
+  await dialog.getByLabel('Step').selectOption(steps.at(-1) ?? '');
+  await isClean(coach, 'another change');
+  await dialog.getByRole('button', { name: 'Take this' }).click();
+  await expect(suggestions.getByText(`now on: ${steps.at(-1)}.`)).toBeVisible();
+});
+
 test('a word is said on the walk, and the student answers it at the week', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
   const phone = await onPhone(browser);

@@ -18,6 +18,9 @@ public enum SuggestionKind
     /// <summary>The step before.</summary>
     Ease,
 
+    /// <summary>Whichever step a coach chooses: nobody suggests it.</summary>
+    Step,
+
     /// <summary>Another drill for the same thing.</summary>
     Swap,
 

@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Competitions;
@@ -73,6 +71,12 @@ public sealed class CompetitionService(
         (draft.Requirement, draft.HasOwnText) = (Requirement.Must, true);
         draft.Notes = new SessionNotes { IsDayChosen = true };
         var set = await drafts.AddAsync(caller, [draft], cancel);
+        // What was published and taken out stays out: the student was told.
+        if (set[0].TakenOutAt is not null)
+            throw ApiProblemException.Invalid(
+                "arrivalDay",
+                "It was published and taken out of this week. Put a plan on the day by hand instead."
+            );
         return SessionCard.Of(set[0], today);
     }
 
@@ -211,9 +215,5 @@ public sealed class CompetitionService(
     private const int MostRatings = 300;
 
     private static Guid ArrivalId(Guid studentId, Competition competition) =>
-        new(
-            SHA256
-                .HashData(Encoding.UTF8.GetBytes($"arrival {studentId} {competition.Id} {competition.GetsThere:O}"))
-                .AsSpan(0, 16)
-        );
+        DerivedId.Of($"arrival {studentId} {competition.Id} {competition.GetsThere:O}");
 }

@@ -1,11 +1,10 @@
 using System.Globalization;
-using System.Security.Cryptography;
-using System.Text;
 using CsvHelper;
 using CsvHelper.Configuration;
 using MorningRound.Core.OnCourse;
 using MorningRound.Core.Validation;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.OnCourse;
 
@@ -270,6 +269,6 @@ internal static class RoundCsv
         }
 
         private static Guid IdOf(Guid studentId, DateOnly day, string name) =>
-            new(SHA256.HashData(Encoding.UTF8.GetBytes($"{studentId:N} {day:O} {name.ToLowerInvariant()}")).AsSpan(0, 16));
+            DerivedId.Of($"{studentId:N} {day:O} {name.ToLowerInvariant()}");
     }
 }

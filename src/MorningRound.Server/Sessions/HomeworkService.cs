@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Plans;
@@ -114,6 +112,5 @@ public sealed class HomeworkService(MorningRoundDb db, DomainClock clock)
         return (plan, draft);
     }
 
-    private static Guid IdOf(Guid studentId, IsoWeek week, int n) =>
-        new(SHA256.HashData(Encoding.UTF8.GetBytes($"homework {studentId} {week} {n}")).AsSpan(0, 16));
+    private static Guid IdOf(Guid studentId, IsoWeek week, int n) => DerivedId.Of($"homework {studentId} {week} {n}");
 }

@@ -97,8 +97,9 @@ public sealed record TestSession(Guid AssignmentId, DateOnly Day, bool IsClosed)
 /// <param name="NotPublished">Whom something kept, and what.</param>
 public sealed record SetTestResult(int Set, IReadOnlyList<NotSet> NotPublished);
 
-/// <summary>A student whose session waits as a draft.</summary>
+/// <summary>A student whose session waits as a draft, or stays out of the week.</summary>
 /// <param name="StudentId">The student.</param>
 /// <param name="Name">The name.</param>
+/// <param name="IsOut">Whether it is out of the week, and not even a draft.</param>
 /// <param name="Why">What kept it, each once.</param>
-public sealed record NotSet(Guid StudentId, string Name, IReadOnlyList<string> Why);
+public sealed record NotSet(Guid StudentId, string Name, bool IsOut, IReadOnlyList<string> Why);

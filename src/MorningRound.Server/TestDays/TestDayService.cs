@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Plans;
@@ -263,12 +261,17 @@ public sealed class TestDayService(
         );
         var ids = set.ConvertAll(a => a.Id);
         var weeks = await publishing.PublishOnlyAsync(caller, week, row.Students, ids, cancel);
+        // What was taken out of a published week stays out: the student was told.
+        var takenOut = set.Where(a => a.TakenOutAt is not null).Select(a => a.StudentId).ToHashSet();
         var kept = weeks
-            .Where(w => w.NotPublished.Count > 0)
+            .Where(w => w.NotPublished.Count > 0 || takenOut.Contains(w.StudentId))
             .Select(w => new NotSet(
                 w.StudentId,
                 w.StudentName,
-                [.. w.NotPublished.Select(n => n.InWords()).Distinct(StringComparer.Ordinal)]
+                takenOut.Contains(w.StudentId),
+                takenOut.Contains(w.StudentId)
+                    ? ["It was taken out of this week before. Choose another day."]
+                    : [.. w.NotPublished.Select(n => n.InWords()).Distinct(StringComparer.Ordinal)]
             ))
             .ToList();
         return new SetTestResult(row.Students.Length - kept.Count, kept);
@@ -314,6 +317,5 @@ public sealed class TestDayService(
         return plan;
     }
 
-    private static Guid SessionId(Guid test, Guid student, DateOnly day) =>
-        new(SHA256.HashData(Encoding.UTF8.GetBytes($"test day {test} {student} {day:O}")).AsSpan(0, 16));
+    private static Guid SessionId(Guid test, Guid student, DateOnly day) => DerivedId.Of($"test day {test} {student} {day:O}");
 }

@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Plans;
@@ -223,6 +221,5 @@ public sealed class OwnTextService(
         StoredDocuments.Same(one.ForPublishing(), other.ForPublishing());
 
     /// <summary>Follows from what is replaced, so that a call that is repeated finds its own work done.</summary>
-    private static Guid NextId(AssignmentRow old) =>
-        new(SHA256.HashData(Encoding.UTF8.GetBytes($"text {old.Id} {old.Version}")).AsSpan(0, 16));
+    private static Guid NextId(AssignmentRow old) => DerivedId.Of($"text {old.Id} {old.Version}");
 }

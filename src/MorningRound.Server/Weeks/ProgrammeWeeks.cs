@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Drills;
@@ -159,5 +157,5 @@ public sealed class ProgrammeWeeks(
     }
 
     private static Guid SessionId(Guid run, Guid student, Guid slot, IsoWeek week) =>
-        new(SHA256.HashData(Encoding.UTF8.GetBytes($"programme {run} {student} {slot} {week}")).AsSpan(0, 16));
+        DerivedId.Of($"programme {run} {student} {slot} {week}");
 }

@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Drills;
@@ -234,8 +232,7 @@ public sealed class WeekSettingService(
     private static DateOnly? DayIn(IsoWeek week, AssignmentRow source) =>
         source.Day is { } day ? week.Monday.Plus(day.DayNumber - source.Monday.DayNumber) : null;
 
-    private static Guid CopyId(Guid source, IsoWeek week) =>
-        new(SHA256.HashData(Encoding.UTF8.GetBytes($"copy {source} {week}")).AsSpan(0, 16));
+    private static Guid CopyId(Guid source, IsoWeek week) => DerivedId.Of($"copy {source} {week}");
 
     private async Task EnsureStudentsAsync(Caller caller, IReadOnlyCollection<Guid> students, CancellationToken cancel)
     {

@@ -64,6 +64,16 @@ public class NextWeekTests
     }
 
     [Fact]
+    public void A_step_that_the_coach_chooses_is_taken_up_or_down()
+    {
+        var raised = NextWeek.With(Before, [Taken(SuggestionKind.Step, 1, null, 1)], Drills);
+        Assert.Equal(1, raised.Plan.Practice().ElementAt(1).Drill!.Rung);
+        Assert.Equal([$"“{Laddered.Drill.Name}” now on: {Laddered.Drill.Ladder[1].Name}."], raised.Said.Select(m => m.In()));
+        var eased = NextWeek.With(raised.Plan, [Taken(SuggestionKind.Step, 0, null, 1)], Drills).Plan;
+        Assert.Equal(Text(Before), Text(eased));
+    }
+
+    [Fact]
     public void A_swapped_drill_keeps_its_minutes()
     {
         var after = With(Taken(SuggestionKind.Swap, 0, Other.Id, 2)).Practice().Last();

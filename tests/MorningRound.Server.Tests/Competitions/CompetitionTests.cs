@@ -70,6 +70,11 @@ public class CompetitionTests(OneServer fixture) : IClassFixture<OneServer>
         Assert.Equal(HttpStatusCode.OK, published.Status);
         var week = (await school.Student.GetAsync($"/api/weeks/2026-W20/students/{school.StudentId}")).Body!["sessions"]!;
         Assert.Equal("Arriving at Reed Cup", Assert.Single(week.AsArray())!["title"]!.GetValue<string>());
+        // What the student was told is out does not come back unseen.
+        var session = first.Get<Guid>("assignmentId");
+        var version = (await school.Coach.GetAsync($"/api/sessions/{session}")).Body!["card"]!["version"]!.GetValue<int>();
+        await school.Coach.DeleteAsync($"/api/weeks/assignments/{session}", version);
+        Assert.Equal(["arrivalDay"], (await school.Coach.PostAsync(path, new { })).Fields);
     }
 
     [Fact]

@@ -98,6 +98,21 @@ public class TestDayTests(OneServer fixture) : IClassFixture<OneServer>
     }
 
     [Fact]
+    public async Task Who_was_taken_out_of_a_day_is_named_when_it_is_set_again()
+    {
+        var school = await fixture.OpenAsync();
+        var path = await MadeAsync(school);
+        await school.Coach.PostAsync($"{path}/days", new { day = "2026-05-07" });
+        var session = (await StudentAsync(school, path))["sessions"]![0]!["assignmentId"]!.GetValue<Guid>();
+        var version = (await school.Coach.GetAsync($"/api/sessions/{session}")).Body!["card"]!["version"]!.GetValue<int>();
+        var taken = await school.Coach.DeleteAsync($"/api/weeks/assignments/{session}", version);
+        Assert.Equal(HttpStatusCode.NoContent, taken.Status);
+        var again = await school.Coach.PostAsync($"{path}/days", new { day = "2026-05-07" });
+        Assert.Equal((HttpStatusCode.OK, 0), (again.Status, again.Get<int>("set")));
+        Assert.True(again.Body!["notPublished"]![0]!["isOut"]!.GetValue<bool>());
+    }
+
+    [Fact]
     public async Task Other_drafts_of_the_week_are_not_published_along()
     {
         var school = await fixture.OpenAsync();

@@ -5885,6 +5885,7 @@ export interface components {
       /** Format: uuid */
       studentId: string;
       name: string;
+      isOut: boolean;
       why: string[];
     };
     NoticedAttempts: {
@@ -7904,7 +7905,7 @@ export interface components {
       why?: string;
     };
     /** @enum {string} */
-    SuggestionKind: 'retest' | 'raise' | 'ease' | 'swap' | 'hold' | 'retire' | 'merge' | 'trial';
+    SuggestionKind: 'retest' | 'raise' | 'ease' | 'step' | 'swap' | 'hold' | 'retire' | 'merge' | 'trial';
     /** @enum {string} */
     SwingLength: 'halfPastSeven' | 'nine' | 'ten' | 'full';
     /** @enum {string} */

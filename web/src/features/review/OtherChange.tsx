@@ -24,7 +24,6 @@ const acts = [
 
 interface Props {
   decided: Schemas['DecidedSuggestion'];
-  next: readonly Schemas['NextSession'][];
   onTake: (change: Change) => void;
   onClose: () => void;
 }
@@ -33,7 +32,7 @@ interface Props {
 export function OtherChange({ decided, onTake, onClose }: Props) {
   const { change, drill } = decided.suggestion;
   const [act, setAct] = useState<(typeof acts)[number]['value']>(change.drillId ? 'step' : 'trial');
-  const [rung, setRung] = useState(String(change.onRung ?? 0));
+  const [rung, setRung] = useState('');
   const [drillId, setDrillId] = useState('');
   const [trial, setTrial] = useState({
     question: '',
@@ -48,13 +47,15 @@ export function OtherChange({ decided, onTake, onClose }: Props) {
   });
   // Only what stands twice in one session can be brought together.
   const isTwice = new Set(change.segments.map((s) => s.assignmentId)).size < change.segments.length;
-  const ladder = own.data?.drill.ladder ?? [];
+  const steps = (own.data?.drill.ladder ?? [])
+    .map((r, i) => ({ value: String(i), label: r.name }))
+    .filter((s) => s.value !== String(change.onRung ?? 0));
   const base: Change = { ...change, rung: null, bringsDrillId: null, trial: null };
   const made: Change | undefined =
     act === 'step'
-      ? ladder.length > 0
-        ? { ...base, kind: Number(rung) > (change.onRung ?? 0) ? 'raise' : 'ease', rung: Number(rung) }
-        : undefined
+      ? rung === ''
+        ? undefined
+        : { ...base, kind: 'step', rung: Number(rung) }
       : act === 'retire' || act === 'merge'
         ? { ...base, kind: act }
         : drillId === ''
@@ -78,16 +79,18 @@ export function OtherChange({ decided, onTake, onClose }: Props) {
         </Box>
         {(shelf.isPending || (own.isPending && !!change.drillId)) && <Loading what="the shelf" />}
         {shelf.error && <ErrorNotice error={shelf.error} onRetry={() => void shelf.refetch()} />}
+        {act === 'step' && own.error && <ErrorNotice error={own.error} onRetry={() => void own.refetch()} />}
         {act === 'step' &&
-          (ladder.length > 0 ? (
+          own.data &&
+          (steps.length > 0 ? (
             <Choice
               label="Step"
               value={rung}
-              options={ladder.map((r, i) => ({ value: String(i), label: r.name }))}
+              options={[{ value: '', label: 'choose one' }, ...steps]}
               onChange={setRung}
             />
           ) : (
-            <Typography>This drill has no steps.</Typography>
+            <Typography>This drill has no other step.</Typography>
           ))}
         {(act === 'swap' || act === 'trial') && (
           <Choice

@@ -150,7 +150,6 @@ export function Stop({ studentId, onSeen }: { studentId: string; onSeen: (score:
       {other && (
         <OtherChange
           decided={other}
-          next={view.next}
           onTake={(change) => {
             take(open.indexOf(other), 'other', change);
             setOther(undefined);

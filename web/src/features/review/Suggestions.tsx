@@ -12,6 +12,7 @@ export const suggestionKinds: Record<Schemas['SuggestionKind'], string> = {
   retest: 'Again',
   raise: 'Raise',
   ease: 'Ease',
+  step: 'Another step',
   swap: 'Swap',
   hold: 'Hold',
   retire: 'Rest',

@@ -188,7 +188,7 @@ function Next({ view }: { view: TestView }) {
           {count(set.data.set, 'student')} {set.data.set === 1 ? 'has' : 'have'} it in the week.
           {set.data.notPublished.map((n) => (
             <div key={n.studentId}>
-              <b>{n.name}</b> has it as a draft: {n.why.join(' ')}
+              <b>{n.name}</b> {n.isOut ? 'does not have it' : 'has it as a draft'}: {n.why.join(' ')}
             </div>
           ))}
         </Box>
