@@ -63,13 +63,15 @@ internal sealed class DemoHistory
     private readonly OwnPracticeService _own;
     private readonly SplitMix64 _random = new(Seed);
     private readonly Dictionary<string, Guid> _planIds = [];
-    private readonly Guid _shortPutts = Guid.CreateVersion7();
-    private readonly Guid _firstSummer = Guid.CreateVersion7();
+    private readonly DemoIds _ids = new();
+    private readonly Guid _shortPutts;
+    private readonly Guid _firstSummer;
     private int _repetitions;
     private readonly Caller _coach = new(Guid.CreateVersion7(), AcademyRole.Owner, null, TimeZone, Guid.CreateVersion7());
 
     public DemoHistory(MorningRoundDb db, DomainClock clock)
     {
+        (_shortPutts, _firstSummer) = (_ids.Next(), _ids.Next());
         _db = db;
         _today = clock.Today(TimeZone);
         _clock = new TurnedClock(clock);
@@ -120,7 +122,7 @@ internal sealed class DemoHistory
         await _courses.ImportAsync(_coach, DemoCourse.File, cancel);
         foreach (var plan in DemoPlans.All)
         {
-            _planIds[plan.Title] = Guid.CreateVersion7();
+            _planIds[plan.Title] = _ids.Next();
             await _plans.SaveAsync(_coach, _planIds[plan.Title], plan, RowVersion.New, cancel);
         }
 
@@ -137,7 +139,7 @@ internal sealed class DemoHistory
 
     private async Task LayOutAsync(DemoStudent student, CancellationToken cancel)
     {
-        var id = Guid.CreateVersion7();
+        var id = _ids.Next();
         var input = new StudentInput
         {
             Name = student.Name,
@@ -186,7 +188,7 @@ internal sealed class DemoHistory
         foreach (var (name, members) in DemoSquad.Squads)
         {
             var input = new SquadInput { Name = name, Members = [.. members.Select(m => _studentIds[m])] };
-            var id = Guid.CreateVersion7();
+            var id = _ids.Next();
             await _squads.SaveAsync(_coach, id, input, RowVersion.New, cancel);
             if (name == DemoSquad.Beginners)
                 await StartAsync(_firstSummer, ThisWeek.Plus(1), cancel, squadId: id);
@@ -253,7 +255,7 @@ internal sealed class DemoHistory
     {
         var tests = new TestDayService(_db, _clock, new ResultHistory(_db), new NewDrafts(_db, _clock), _publishing);
         var random = new SplitMix64(Seed + 1);
-        var id = Guid.CreateVersion7();
+        var id = _ids.Next();
         DateOnly Saturday(int back) => ThisWeek.Plus(-back).Monday.AddDays(5);
         _clock.Turn(Saturday(DemoSquad.TestWeeksAgo[0]).AddDays(-2), 18);
         var input = new TestDayInput
@@ -306,7 +308,7 @@ internal sealed class DemoHistory
     ) =>
         _runs.SaveAsync(
             _coach,
-            Guid.CreateVersion7(),
+            _ids.Next(),
             new ProgrammeRunInput
             {
                 ProgrammeId = programme,
@@ -332,7 +334,7 @@ internal sealed class DemoHistory
             var isBrought = brought.TryGetValue(usual.Plan, out var assignment);
             if (!isBrought)
             {
-                assignment = Guid.CreateVersion7();
+                assignment = _ids.Next();
                 await _weeks.SaveAsync(
                     _coach,
                     assignment,
@@ -429,7 +431,7 @@ internal sealed class DemoHistory
         var began = new DateTimeOffset(ThisWeek.Plus(-back).Monday.AddDays(6).ToDateTime(new TimeOnly(19, 10)), TimeSpan.Zero);
         _clock.Turn(began);
         var caller = _coach with { Role = AcademyRole.Student, StudentId = id };
-        var assignment = Guid.CreateVersion7();
+        var assignment = _ids.Next();
         var input = new OwnPracticeInput
         {
             StudentId = id,
@@ -450,7 +452,7 @@ internal sealed class DemoHistory
         var day = ThisWeek.Plus(-1).Monday.AddDays(3);
         var began = new DateTimeOffset(day.ToDateTime(new TimeOnly(16, 0)), TimeSpan.Zero);
         _clock.Turn(began);
-        var assignment = Guid.CreateVersion7();
+        var assignment = _ids.Next();
         var plan = DemoPlans.TrialLesson;
         await _own.SaveAsync(
             _coach,
@@ -473,7 +475,7 @@ internal sealed class DemoHistory
     private Task AppendAsync(Caller caller, Guid assignment, IReadOnlyList<SessionEntry> entries, CancellationToken cancel) =>
         _logs.AppendAsync(
             caller,
-            Guid.CreateVersion7(),
+            _ids.Next(),
             new AppendInput
             {
                 AssignmentId = assignment,

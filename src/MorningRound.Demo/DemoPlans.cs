@@ -4,6 +4,7 @@ using MorningRound.Core.Places;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Server.Drills;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Demo;
 
@@ -162,7 +163,7 @@ internal static class DemoPlans
                 "No pain above 2 of 10 while you practise or the morning after",
                 new PracticeSegment
                 {
-                    Id = Guid.CreateVersion7(),
+                    Id = Guid.Empty,
                     Title = "Shoulders, hips, neck",
                     Phase = Phase.WarmUp,
                     Intent = Intent.Body,
@@ -379,7 +380,7 @@ internal static class DemoPlans
             Purpose = purpose,
             SuccessTest = successTest,
             Constraints = new PlanConstraints { Approach = approach },
-            Segments = segments,
+            Segments = [.. segments.Select((s, i) => s with { Id = DerivedId.Of($"demo plan {title} {i}") })],
         };
 
     /// <summary>A drill of the shelf on the step where the level begins, with what is usually asked there.</summary>
@@ -400,7 +401,7 @@ internal static class DemoPlans
         var rung = drill.BeginningRung(level);
         return new PracticeSegment
         {
-            Id = Guid.CreateVersion7(),
+            Id = Guid.Empty,
             Title = name,
             Phase = phase,
             Intent = intent ?? drill.Intents[0],
@@ -427,7 +428,7 @@ internal static class DemoPlans
     private static PracticeSegment Holes(int holes, int minutes, int balls, Area area, Club[] clubs, int from = 1) =>
         new()
         {
-            Id = Guid.CreateVersion7(),
+            Id = Guid.Empty,
             Title = holes == 2 ? "Two holes of the island" : $"{holes} holes of the island",
             Phase = Phase.OnCourse,
             Intent = Intent.Performance,
@@ -465,7 +466,7 @@ internal static class DemoPlans
     private static Pause Water(int minutes) =>
         new()
         {
-            Id = Guid.CreateVersion7(),
+            Id = Guid.Empty,
             Title = "Water",
             Minutes = minutes,
             Instruction = "Drink something, and step into the shade.",

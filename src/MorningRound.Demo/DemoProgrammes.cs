@@ -2,6 +2,7 @@ using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Programmes;
 using MorningRound.Core.Weeks;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Demo;
 
@@ -29,7 +30,7 @@ internal static class DemoProgrammes
             [
                 new ProgrammeSlot
                 {
-                    Id = Guid.CreateVersion7(),
+                    Id = DerivedId.Of("demo slot 1"),
                     PlanId = plans[DemoPlans.ShortOnes],
                     Requirement = Requirement.Extra,
                     // The programme decides the steps, whatever the last results would offer.
@@ -57,7 +58,7 @@ internal static class DemoProgrammes
                 },
                 new ProgrammeSlot
                 {
-                    Id = Guid.CreateVersion7(),
+                    Id = DerivedId.Of("demo slot 2"),
                     PlanId = plans[DemoPlans.FerrySide],
                     FromWeek = 5,
                 },
@@ -86,7 +87,7 @@ internal static class DemoProgrammes
             [
                 new ProgrammeSlot
                 {
-                    Id = Guid.CreateVersion7(),
+                    Id = DerivedId.Of("demo slot 3"),
                     PlanId = plans[DemoPlans.SmallSteps],
                     Order = 1,
                     Changes =
@@ -101,7 +102,7 @@ internal static class DemoProgrammes
                 },
                 new ProgrammeSlot
                 {
-                    Id = Guid.CreateVersion7(),
+                    Id = DerivedId.Of("demo slot 4"),
                     PlanId = plans[DemoPlans.InTheAir],
                     Order = 2,
                 },

@@ -5,6 +5,7 @@ using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Trimming;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Statistics;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Demo;
 
@@ -53,7 +54,7 @@ internal sealed class DemoSession(
             Notes = "Good hands, in a hurry. Liked the putting most.",
             Homework = new Homework
             {
-                SegmentId = Guid.CreateVersion7(),
+                SegmentId = DerivedId.Of("demo homework"),
                 Title = "Finishes before the window",
                 Instruction = "Ten slow swings without a ball, each held until you have counted to three.",
                 Phase = Phase.Block,

@@ -2,6 +2,7 @@ using System.Net;
 using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Tests.Demo;
@@ -165,8 +166,26 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
             (await BaysAsync(await SignInAsync(other, "coach"))).Select(Figure)
         );
 
+        Assert.Equal(await ResultsAsync(_server), await ResultsAsync(other));
+
         static string Figure(JsonNode? bay) =>
             $"{bay!["student"]!["name"]} {bay["attention"]} {bay["thisWeek"]} {bay["last"]?["practisedOn"]}";
+    }
+
+    /// <summary>Every result of every drill, with the session and the segment it came from.</summary>
+    private static async Task<IReadOnlyList<string>> ResultsAsync(TestServer server)
+    {
+        await using var scope = server.Services.CreateAsyncScope();
+        var results = await scope.ServiceProvider.GetRequiredService<MorningRoundDb>().Set<DrillResultRow>().ToListAsync();
+        Assert.True(results.Count > 900);
+        return
+        [
+            .. results
+                .Select(r =>
+                    $"{r.AssignmentId} {r.SegmentId} {r.Day:O} {System.Text.Json.JsonSerializer.Serialize(r.Document.Values)}"
+                )
+                .Order(StringComparer.Ordinal),
+        ];
     }
 
     /// <summary>Every session of a student with this name, from fifteen weeks ago to this week.</summary>

@@ -12,10 +12,12 @@ export function MyProgressPage() {
   const progress = useProgress(person.studentId ?? '');
   return (
     <>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, my: 2 }}>
-        <PageHeading sx={{ mr: 'auto' }}>My progress</PageHeading>
-        <Link to="/my-rounds">My rounds</Link>
-        <Link to="/my-report">Report</Link>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 2, my: 2 }}>
+        <PageHeading sx={{ mr: 'auto', whiteSpace: 'nowrap' }}>My progress</PageHeading>
+        <Box sx={{ display: 'flex', gap: 2 }}>
+          <Link to="/my-rounds">My rounds</Link>
+          <Link to="/my-report">Report</Link>
+        </Box>
       </Box>
       {progress.data && <CompetitionLinks progress={progress.data} linkTo={(c) => `/my-competitions/${c}`} />}
       {progress.data && <GoalPath progress={progress.data} />}
