@@ -9,6 +9,6 @@ namespace MorningRound.Server.Storage;
 /// </summary>
 internal static class DerivedId
 {
-    /// <summary>The id of what a text names, which begins with the kind of thing it is. The same text gives the same id.</summary>
+    /// <summary>The id of what a text names, which begins with the kind of thing. The same text gives the same id.</summary>
     public static Guid Of(string text) => new(SHA256.HashData(Encoding.UTF8.GetBytes(text)).AsSpan(0, 16));
 }
