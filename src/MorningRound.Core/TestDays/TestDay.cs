@@ -54,3 +54,11 @@ public sealed record TestDay
             .RequireOnce(Students, "students")
             .Found;
 }
+
+/// <summary>What a new test day starts as.</summary>
+/// <param name="EveryWeeks">How many weeks there are from one to the next. [own default]</param>
+public sealed record TestDayBeginning(int EveryWeeks)
+{
+    /// <summary>Long enough that practice can have changed something.</summary>
+    public static TestDayBeginning Usual { get; } = new(6);
+}

@@ -3,6 +3,7 @@ using MorningRound.Core.Golf;
 using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
+using MorningRound.Core.TestDays;
 
 namespace MorningRound.Server.Hosting;
 
@@ -19,6 +20,8 @@ internal sealed record ApiBeginnings
     public HomeworkBeginning Homework { get; } = HomeworkBeginning.Usual;
 
     public HolesBeginning Holes { get; } = HolesBeginning.Usual;
+
+    public TestDayBeginning TestDay { get; } = TestDayBeginning.Usual;
 
     public IReadOnlyDictionary<string, object> Rows { get; } = Protocols.NewRows;
 }

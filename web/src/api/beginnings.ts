@@ -87,6 +87,9 @@ export const beginnings = {
     ],
     factor: 0.85,
   },
+  testDay: {
+    everyWeeks: 6,
+  },
   rows: {
     'timedSteps.steps': {
       label: '',

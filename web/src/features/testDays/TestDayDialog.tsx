@@ -7,6 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { beginnings } from '../../api/beginnings';
 import { Problem } from '../../api/client';
 import { usePerson } from '../../app/signIn';
 import { Checkbox } from '../../ui/Checkbox';
@@ -19,16 +20,13 @@ import { usePlans } from '../plans/queries';
 import { useSquads, useStudents } from '../students/queries';
 import { useSaveTestDay, type TestView } from './queries';
 
-/** How often a test day usually comes back. */
-const usualWeeks = 6;
-
 /** Makes a test day from a plan, or changes its name, its weeks and who takes part. */
 export function TestDayDialog({ view, onClose }: { view?: TestView; onClose: () => void }) {
   const { today } = usePerson();
   const [id] = useState(() => view?.id ?? uuid());
   const [name, setName] = useState(view?.test.name ?? '');
   const [planId, setPlanId] = useState('');
-  const [everyWeeks, setEveryWeeks] = useState<number | null>(view?.test.everyWeeks ?? usualWeeks);
+  const [everyWeeks, setEveryWeeks] = useState<number | null>(view?.test.everyWeeks ?? beginnings.testDay.everyWeeks);
   const [firstDay, setFirstDay] = useState(view?.test.firstDay ?? today);
   const [students, setStudents] = useState<ReadonlySet<string>>(new Set(view?.test.students ?? []));
   const plans = usePlans({ text: '', area: '', order: 'used' });
