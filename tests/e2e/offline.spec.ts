@@ -169,6 +169,27 @@ test('of two tabs one goes on with the session, and the other takes over without
   await allSent(first);
 });
 
+test('a tab that closes without a word of what it wrote leaves the other one to send it', async ({
+  page: coach,
+  browser,
+}) => {
+  const first = await onPhone(browser);
+  await studentWithSession(coach, first, 'Ruth Wortlos');
+  await begin(first);
+  await allSent(first);
+  const second = await first.context().newPage();
+  // As when a tab is closed between the write and what it would have said of it.
+  await second.addInitScript(() => (BroadcastChannel.prototype.postMessage = () => undefined));
+  await second.route('**/entries', (route) => route.abort());
+  await second.goto(first.url());
+  await second.getByRole('button', { name: 'Go on here' }).click();
+  await second.getByTestId('flow').getByRole('button', { name: 'Made', exact: true }).click();
+  await expect(sync(second)).toContainText('not sent yet');
+  await second.close();
+  await expect(first.getByTestId('flow-counts')).toContainText('1');
+  await allSent(first);
+});
+
 test('a sign-in that ran out stops nobody, and another person sends nothing of it', async ({
   page: coach,
   browser,

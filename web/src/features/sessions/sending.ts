@@ -239,8 +239,11 @@ async function mend(log: KeptLog, problem: Problem) {
   });
 }
 
+/** Has what is not sent be sent now, whoever does the sending. */
+export const askToSend = () => window.dispatchEvent(new Event('morning-round-send'));
+
 /** Lets a log that was refused be sent again, now. */
 export async function sendAgain(localId: string) {
   await noteOf(localId, { problem: null });
-  window.dispatchEvent(new Event('morning-round-send'));
+  askToSend();
 }

@@ -6,7 +6,7 @@ import { domainNow, knownOffset, usePerson } from '../../app/signIn';
 import { useOneTab } from '../../app/useOneTab';
 import { foundLog, HeldLog, heldLogs, noteOf, type Held } from './heldLogs';
 import { walk, type Entry, type NewEntry } from './log';
-import { sendAgain } from './sending';
+import { askToSend, sendAgain } from './sending';
 
 /** What the server already has of this person's log, for a device that has nothing of its own. */
 export interface OnServer {
@@ -42,6 +42,9 @@ export function useRunningLog(session: { assignmentId: string; title: string }, 
       }
       latest.current = log;
       setOpened(log);
+      // A tab that closed may have written this without a word to the others.
+      const found = log.snapshot();
+      if (found.entries.length > found.log.sent) askToSend();
     };
     void load();
     return () => {
