@@ -59,6 +59,7 @@ internal sealed class DemoHistory
     private readonly ProgrammeWeeks _filling;
     private readonly Dictionary<string, Guid> _studentIds = [];
     private readonly SessionLogService _logs;
+    private readonly SessionLogReader _reader;
     private readonly StandingService _standings;
     private readonly OwnPracticeService _own;
     private readonly SplitMix64 _random = new(Seed);
@@ -85,11 +86,19 @@ internal sealed class DemoHistory
         _plans = new PlanService(db, _clock);
         var pain = new PainService(db, _files);
         var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain));
-        _logs = new SessionLogService(db, _clock, new HomeworkService(db, _clock), new NoStandings());
+        _reader = new SessionLogReader(db);
+        _logs = new SessionLogService(
+            db,
+            _clock,
+            _reader,
+            new DrillResultKeeper(db, _reader),
+            new HomeworkService(db, _clock),
+            new NoStandings()
+        );
         _own = new OwnPracticeService(db, _clock, contexts);
         _runs = new ProgrammeRunService(db, _clock);
         _programmes = new ProgrammeService(db, _clock, _runs);
-        _weeks = new WeekService(db, _clock, _students, _files, contexts, pain, _logs, _runs);
+        _weeks = new WeekService(db, _clock, _students, _files, contexts, pain, _reader, _runs);
         var texts = new DraftTexts(db);
         _publishing = new PublishingService(db, _clock, contexts, texts);
         _squads = new SquadService(db, _clock);
@@ -281,7 +290,7 @@ internal sealed class DemoHistory
             {
                 if (sessions.FirstOrDefault(s => s.StudentId == _studentIds[student.Name]) is not { } session)
                     continue;
-                var drills = await _logs.DrillsAsync(_coach, session.Id, cancel);
+                var drills = await _reader.DrillsAsync(_coach, session.Id, cancel);
                 var entries = new DemoSession(session.Document, drills, began, student, random, weeksAgo: back).Tested();
                 _clock.Turn(entries[^1].At);
                 await AppendAsync(_coach, session.Id, entries, cancel);
@@ -439,7 +448,7 @@ internal sealed class DemoHistory
             Plan = plan,
         };
         await _own.SaveAsync(caller, assignment, input, cancel);
-        var drills = await _logs.DrillsAsync(_coach, assignment, cancel);
+        var drills = await _reader.DrillsAsync(_coach, assignment, cancel);
         var entries = new DemoSession(plan, drills, began, student, _random, weeksAgo: back) { MostAttempts = attempts }.Alone();
         _clock.Turn(entries[^1].At);
         await AppendAsync(caller, assignment, entries, cancel);
@@ -465,7 +474,7 @@ internal sealed class DemoHistory
             },
             cancel
         );
-        var drills = await _logs.DrillsAsync(_coach, assignment, cancel);
+        var drills = await _reader.DrillsAsync(_coach, assignment, cancel);
         var entries = new DemoSession(plan, drills, began, student, _random, weeksAgo: 1).Lesson();
         _clock.Turn(entries[^1].At);
         await AppendAsync(_coach, assignment, entries, cancel);

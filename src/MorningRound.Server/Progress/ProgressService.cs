@@ -26,7 +26,7 @@ public sealed class ProgressService(
     DomainClock clock,
     ResultHistory history,
     RoundService rounds,
-    SessionLogService logs
+    SessionLogReader logs
 )
 {
     private const int MostWeeks = 104;

@@ -1,10 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage;
-using MorningRound.Core.Drills;
-using MorningRound.Core.Drills.Scoring;
-using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
-using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
@@ -19,7 +15,14 @@ namespace MorningRound.Server.Sessions;
 /// <summary>
 /// Takes what phones noted into the logs of sessions: in order, each entry once, whatever became of the session meanwhile.
 /// </summary>
-public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, HomeworkService homework, IStandings standings)
+public sealed class SessionLogService(
+    MorningRoundDb db,
+    DomainClock clock,
+    SessionLogReader reader,
+    DrillResultKeeper results,
+    HomeworkService homework,
+    IStandings standings
+)
 {
     private const int MostEntriesAtOnce = 500;
 
@@ -87,45 +90,6 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
             assignment.TakenOutAt is not null,
             log.ContinuesLogId is not null || others.Any(l => l.ContinuesLogId == logId)
         );
-    }
-
-    /// <summary>A log's entries in their order, those of the log it goes on from before its own.</summary>
-    public async Task<IReadOnlyList<SessionEntryRow>> RowsAsync(Caller caller, SessionLogRow log, CancellationToken cancel)
-    {
-        IReadOnlyList<SessionLogRow> needed = log.ContinuesLogId is null
-            ? [log]
-            :
-            [
-                log,
-                .. await db
-                    .SessionLogs.AsNoTracking()
-                    .Where(l => l.AcademyId == caller.AcademyId && l.AssignmentId == log.AssignmentId && l.Id != log.Id)
-                    .ToListAsync(cancel),
-            ];
-        return (await RowsAsync(caller, needed, cancel))[log.Id];
-    }
-
-    /// <summary>The same for all logs of a session, in one query.</summary>
-    public async Task<IReadOnlyDictionary<Guid, IReadOnlyList<SessionEntryRow>>> RowsAsync(
-        Caller caller,
-        IReadOnlyCollection<SessionLogRow> logs,
-        CancellationToken cancel
-    )
-    {
-        var byId = logs.ToDictionary(l => l.Id);
-        var own = (
-            await db
-                .SessionEntries.AsNoTracking()
-                .Where(e => e.AcademyId == caller.AcademyId && byId.Keys.Contains(e.LogId))
-                .OrderBy(e => e.Sequence)
-                .ToListAsync(cancel)
-        ).ToLookup(e => e.LogId);
-        return logs.ToDictionary(l => l.Id, RowsOf);
-
-        IReadOnlyList<SessionEntryRow> RowsOf(SessionLogRow log) =>
-            log.ContinuesLogId is { } before
-                ? [.. RowsOf(byId[before]).Take(log.ContinuesSequence), .. own[log.Id]]
-                : [.. own[log.Id]];
     }
 
     private static void Check(Caller caller, Guid logId, AppendInput input, SessionPlan plan)
@@ -220,7 +184,7 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         var again = sent.Where(e => e.Sequence <= log.LastSequence).OrderBy(e => e.Sequence).ToList();
         if (again.Count > 0)
         {
-            var kept = await EntriesAsync(caller, log, others, again, cancel);
+            var kept = await reader.UnderSameNumbersAsync(caller, log, others, again, cancel);
             var differing = again.Where(e => !StoredDocuments.Same(e, kept[e.Sequence].Document)).ToList();
             if (differing.Count > 0)
             {
@@ -246,24 +210,6 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
                 new LogEnd(log.LastSequence, log.LastSequence)
             );
         }
-    }
-
-    /// <summary>The entries that are there under the numbers of others, by number.</summary>
-    private async Task<IReadOnlyDictionary<int, SessionEntryRow>> EntriesAsync(
-        Caller caller,
-        SessionLogRow log,
-        IReadOnlyList<SessionLogRow> others,
-        IReadOnlyList<SessionEntry> like,
-        CancellationToken cancel
-    )
-    {
-        if (log.ContinuesLogId is not null)
-            return (await RowsAsync(caller, [log, .. others], cancel))[log.Id].ToDictionary(e => e.Sequence);
-        var numbers = like.Select(e => e.Sequence).ToList();
-        return await db
-            .SessionEntries.AsNoTracking()
-            .Where(e => e.AcademyId == caller.AcademyId && e.LogId == log.Id && numbers.Contains(e.Sequence))
-            .ToDictionaryAsync(e => e.Sequence, cancel);
     }
 
     /// <summary>Puts the times of new entries right, in their order.</summary>
@@ -351,11 +297,11 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         var drillSegments = added.Select(r => r.DrillSegmentId).OfType<Guid>().Distinct().ToList();
         var hasBranches = log.ContinuesLogId is not null || others.Any(l => l.ContinuesLogId is not null);
         var isWhole = hasBranches || log.LastSequence == 0 || !added.All(r => SessionLog.CanContinueWith(r.Document));
-        var drills = isWhole || drillSegments.Count > 0 ? await DrillsAsync(caller, assignment.Id, cancel) : [];
+        var drills = isWhole || drillSegments.Count > 0 ? await reader.DrillsAsync(caller, assignment.Id, cancel) : [];
         var entries = added.Select(r => r.PutRight()).ToList();
         if (isWhole)
         {
-            var before = log.LastSequence == 0 ? [] : (await RowsAsync(caller, [log, .. others], cancel))[log.Id];
+            var before = log.LastSequence == 0 ? [] : (await reader.RowsAsync(caller, [log, .. others], cancel))[log.Id];
             log.Write(SessionLog.From([.. before.Select(r => r.PutRight()), .. entries], drills));
         }
         else
@@ -364,7 +310,7 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
                 log.Log.Continue(
                     entries,
                     drills,
-                    drillSegments.Count == 0 ? [] : await DrillEntriesAsync(log, drillSegments, cancel)
+                    drillSegments.Count == 0 ? [] : await reader.OfDrillsAsync(log, drillSegments, cancel)
                 )
             );
         }
@@ -373,7 +319,7 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         log.LastSequence = added[^1].Sequence;
         log.LastAt = log.LastAt is { } last && last > entries.Max(e => e.At) ? last : entries.Max(e => e.At);
         if (hasBranches || drillSegments.Count > 0 || added.Any(r => r.Document is EntryUndone))
-            await KeepResultsAsync(caller, log, others, assignment, drills, isWhole ? null : drillSegments, hasBranches, cancel);
+            await results.KeepAsync(caller, log, others, assignment, drills, isWhole ? null : drillSegments, hasBranches, cancel);
         assignment.Summarize([log, .. others]);
         IReadOnlyList<LessonNoted> noted =
         [
@@ -381,132 +327,6 @@ public sealed class SessionLogService(MorningRoundDb db, DomainClock clock, Home
         ];
         await homework.AddAsync(caller, assignment.StudentId, log.Day, noted, cancel);
     }
-
-    private async Task<IReadOnlyList<SessionEntry>> DrillEntriesAsync(
-        SessionLogRow log,
-        IReadOnlyList<Guid> segments,
-        CancellationToken cancel
-    ) =>
-        await db
-            .SessionEntries.AsNoTracking()
-            .Where(e =>
-                e.AcademyId == log.AcademyId
-                && e.LogId == log.Id
-                && e.DrillSegmentId != null
-                && segments.Contains(e.DrillSegmentId.Value)
-            )
-            .OrderBy(e => e.Sequence)
-            .Select(e => e.Document)
-            .ToListAsync(cancel);
-
-    /// <summary>
-    /// What was agreed to look at first, in the student's last lesson that agreed on something; null without one.
-    /// </summary>
-    public Task<CheckpointView?> CheckpointAsync(
-        Caller caller,
-        Guid studentId,
-        CancellationToken cancel,
-        Guid? exceptAssignment = null
-    ) =>
-        db
-            .SessionLogs.AsNoTracking()
-            .Where(l =>
-                l.AcademyId == caller.AcademyId
-                && l.StudentId == studentId
-                && l.Checkpoint != null
-                && l.AssignmentId != exceptAssignment
-            )
-            .OrderByDescending(l => l.Day)
-            .ThenByDescending(l => l.Id)
-            .Select(l => new CheckpointView(l.Day, l.Checkpoint!))
-            .FirstOrDefaultAsync(cancel);
-
-    /// <summary>The drills of a session as they were set; empty where it has none.</summary>
-    public async Task<IReadOnlyList<PublishedDrill>> DrillsAsync(Caller caller, Guid assignmentId, CancellationToken cancel) =>
-        await db
-            .PublishedSessions.AsNoTracking()
-            .Where(d => d.AcademyId == caller.AcademyId && d.AssignmentId == assignmentId)
-            .Select(d => d.Drills)
-            .SingleOrDefaultAsync(cancel)
-        ?? [];
-
-    /// <summary>
-    /// Keeps what the log's drills give now; a drill whose attempts were all taken back leaves nothing. Of logs that two devices
-    /// kept of one session, only the fuller one leaves a result of a segment. Only what changed is written.
-    /// </summary>
-    private async Task KeepResultsAsync(
-        Caller caller,
-        SessionLogRow log,
-        IReadOnlyList<SessionLogRow> others,
-        AssignmentRow assignment,
-        IReadOnlyList<PublishedDrill> drills,
-        IReadOnlyList<Guid>? onlySegments,
-        bool hasBranches,
-        CancellationToken cancel
-    )
-    {
-        var read = new List<(SessionLogRow Row, SessionLog Log)> { (log, log.Log) };
-        if (hasBranches)
-        {
-            var rows = await RowsAsync(caller, [log, .. others], cancel);
-            read.AddRange(others.Select(other => (other, SessionLog.From(rows[other.Id].Select(r => r.PutRight()), drills))));
-        }
-
-        var ids = read.Select(r => r.Row.Id).ToList();
-        var before = await db
-            .DrillResults.Where(m =>
-                m.AcademyId == log.AcademyId
-                && ids.Contains(m.LogId)
-                && (onlySegments == null || onlySegments.Contains(m.SegmentId))
-            )
-            .ToDictionaryAsync(m => (m.LogId, m.SegmentId), cancel);
-        foreach (var drill in drills.Where(d => onlySegments?.Contains(d.SegmentId) != false))
-        {
-            var planned = assignment.Document.Practice().First(s => s.Id == drill.SegmentId);
-            var fullest = SessionCompletion.FullestLog(
-                planned,
-                assignment.Document,
-                read.Where(r => SegmentOf(r.Log)?.Result is not null).Select(r => r.Log)
-            );
-            if (
-                fullest is null
-                || KeptResult.Of(planned, drill.Protocol, SegmentOf(fullest)!, fullest.Recording) is not { } result
-            )
-                continue;
-            var row = read.First(r => ReferenceEquals(r.Log, fullest)).Row;
-            if (!before.Remove((row.Id, drill.SegmentId), out var kept))
-            {
-                db.DrillResults.Add(
-                    kept = new DrillResultRow
-                    {
-                        AcademyId = row.AcademyId,
-                        LogId = row.Id,
-                        SegmentId = drill.SegmentId,
-                        StudentId = row.StudentId,
-                        AssignmentId = row.AssignmentId,
-                        DrillId = planned.DrillOrCourseId,
-                        ComparabilityKey = drill.ComparabilityKey,
-                        Rung = planned.Drill?.Rung ?? 0,
-                        Area = planned.EffectiveArea,
-                        Document = result,
-                    }
-                );
-            }
-
-            (kept.Day, kept.Document, kept.Shortfall) = (row.Day, result, ShortfallOf(drill.Protocol, result));
-
-            SegmentLog? SegmentOf(SessionLog of) => of.Segments.FirstOrDefault(s => s.SegmentId == drill.SegmentId);
-        }
-
-        db.DrillResults.RemoveRange(before.Values);
-    }
-
-    private static double? ShortfallOf(ScoringProtocol protocol, KeptResult result) =>
-        result.Goal is { } goal
-        && result.Values.GetValueOrDefault(goal.Measure) is { } value
-        && protocol.GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure) is { } kind
-            ? AreaLoss.Missing(goal.Limit, kind.Better, value)
-            : null;
 
     private async Task KeepAsideAsync(Caller caller, Guid logId, IReadOnlyList<SessionEntry> differing, CancellationToken cancel)
     {

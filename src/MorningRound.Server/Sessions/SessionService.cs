@@ -20,7 +20,7 @@ namespace MorningRound.Server.Sessions;
 public sealed class SessionService(
     MorningRoundDb db,
     DomainClock clock,
-    SessionLogService logs,
+    SessionLogReader logs,
     PainService pain,
     RoundService rounds
 )

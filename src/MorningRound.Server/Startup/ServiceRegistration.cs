@@ -79,6 +79,8 @@ internal static class ServiceRegistration
         services
             .AddScoped<SessionService>()
             .AddScoped<SessionLogService>()
+            .AddScoped<SessionLogReader>()
+            .AddScoped<DrillResultKeeper>()
             .AddScoped<PainService>()
             .AddScoped<HomeworkService>()
             .AddScoped<OwnPracticeService>()

@@ -22,7 +22,7 @@ public sealed class WeekService(
     StudentFileService files,
     PlanContextService contexts,
     PainService pain,
-    SessionLogService logs,
+    SessionLogReader logs,
     ProgrammeRunService programmes
 )
 {

@@ -26,7 +26,7 @@ public sealed class WeekSheetService(
     SquadService squads,
     SquadLoads loads,
     PainService pain,
-    SessionLogService logs,
+    SessionLogReader logs,
     PlanContextService contexts,
     PracticeHistoryService history,
     ProgrammeRunService programmes,
