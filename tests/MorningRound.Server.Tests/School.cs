@@ -14,6 +14,9 @@ public sealed class School
 {
     public required TestServer Server { get; init; }
 
+    /// <summary>What its people's addresses end with, and the academy begins with.</summary>
+    public required string Name { get; init; }
+
     public required Browser Owner { get; init; }
 
     public required Browser Coach { get; init; }
@@ -41,6 +44,7 @@ public sealed class School
         return new School
         {
             Server = server,
+            Name = name,
             Owner = owner,
             Coach = coach,
             Student = student,
@@ -388,7 +392,7 @@ public sealed class School
             }
         );
 
-    private static async Task<Guid> AccountAsync(Browser browser) =>
+    public static async Task<Guid> AccountAsync(Browser browser) =>
         Guid.Parse((await browser.GetAsync("/api/accounts/session")).Body!["person"]!["accountId"]!.GetValue<string>());
 
     public static async Task<(Browser Browser, Guid Id)> AddStudentAsync(TestServer server, Browser coach, string email)
@@ -399,7 +403,7 @@ public sealed class School
         return (await JoinAsync(server, link.Get<string>("path"), email), id);
     }
 
-    private static async Task<Browser> JoinAsync(TestServer server, string link, string email, string? academy = null)
+    public static async Task<Browser> JoinAsync(TestServer server, string link, string email, string? academy = null)
     {
         var browser = server.NewBrowser();
         var joined = await browser.PostAsync(

@@ -1,3 +1,5 @@
+using System.Net;
+using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -28,9 +30,21 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
         new(isDemo ? await TestDatabase.WithDemoAsync() : await TestDatabase.WithSchemaAsync(), isDemo);
 
     /// <summary>Somebody's browser: keeps cookies, and is nobody until signed in.</summary>
-    public Browser NewBrowser() => new(CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false }));
+    /// <param name="address">The network address it comes from; null for one that nobody minds.</param>
+    public Browser NewBrowser(string? address = null)
+    {
+        var client = CreateClient(new WebApplicationFactoryClientOptions { AllowAutoRedirect = false });
+        if (address is not null)
+            client.DefaultRequestHeaders.Add(SaidAddress.Header, address);
+        return new(client);
+    }
 
     private readonly string _setupFile = Path.GetTempFileName();
+
+    private readonly string _secretFile = Path.GetTempFileName();
+
+    /// <summary>What whoever runs the server is told, to found academies with.</summary>
+    public const string SetupSecret = "a made-up secret of this test";
 
     /// <summary>The link that this copy handed to whoever started it; empty where it made none.</summary>
     public string SetupLink() => File.ReadAllText(_setupFile);
@@ -39,9 +53,7 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
     public async Task<string> SetupLinkAsync()
     {
         await using var scope = Services.CreateAsyncScope();
-        var link = await scope
-            .ServiceProvider.GetRequiredService<InvitationService>()
-            .InviteAsync(null, AcademyRole.Owner, null, default);
+        var link = await scope.ServiceProvider.GetRequiredService<InvitationService>().InviteFirstAsync(default);
         return link.Path;
     }
 
@@ -50,11 +62,14 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
         builder.UseSetting("MORNING_ROUND_DB", connection);
         builder.UseSetting("MORNING_ROUND_TODAY", today);
         builder.UseSetting("MORNING_ROUND_SETUP_FILE", _setupFile);
+        File.WriteAllText(_secretFile, $"{SetupSecret}\n");
+        builder.UseSetting("MORNING_ROUND_SETUP_SECRET_FILE", _secretFile);
         builder.UseSetting("MORNING_ROUND_REMINDERS", "off");
         builder.ConfigureLogging(logging => logging.ClearProviders());
         builder.ConfigureTestServices(services =>
         {
             services.AddSingleton<TimeProvider>(RealClock);
+            services.AddSingleton<IStartupFilter, SaidAddress>();
             // Every school has four passwords, and nobody tries to guess them.
             services.Configure<PasswordHasherOptions>(options => options.IterationCount = 1_000);
             services.ConfigureDbContext<MorningRoundDb>(options => options.AddInterceptors(Statements));
@@ -62,6 +77,26 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
                 services.AddDemo();
         });
     }
+}
+
+/// <summary>Nothing comes over a network here: a test says from which address a call comes.</summary>
+internal sealed class SaidAddress : IStartupFilter
+{
+    public const string Header = "X-Test-Address";
+
+    public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) =>
+        app =>
+        {
+            app.Use(
+                (context, then) =>
+                {
+                    var said = context.Request.Headers[Header].ToString();
+                    context.Connection.RemoteIpAddress = said.Length > 0 ? IPAddress.Parse(said) : IPAddress.Loopback;
+                    return then(context);
+                }
+            );
+            next(app);
+        };
 }
 
 /// <summary>The real clock, which a test can set forward.</summary>

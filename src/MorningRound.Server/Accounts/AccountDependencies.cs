@@ -7,6 +7,23 @@ public interface IStudentNames
 {
     /// <summary>The student's name; null where there is no such student.</summary>
     Task<string?> NameAsync(Guid academyId, Guid studentId, CancellationToken cancel);
+
+    /// <summary>The names of those of an academy who are there.</summary>
+    Task<IReadOnlyDictionary<Guid, string>> NamesAsync(
+        Guid academyId,
+        IReadOnlyCollection<Guid> studentIds,
+        CancellationToken cancel
+    );
+}
+
+/// <summary>What another capability keeps for an account, and has to let go of when the account is taken away.</summary>
+public interface IAccountEnding
+{
+    /// <summary>Hands what a coach looks after to another.</summary>
+    Task HandOverAsync(Caller caller, Guid from, Guid to, CancellationToken cancel) => Task.CompletedTask;
+
+    /// <summary>Ends what reaches the person behind an account: addresses, mails.</summary>
+    Task EndAsync(Guid accountId, CancellationToken cancel) => Task.CompletedTask;
 }
 
 /// <summary>What another capability puts into an academy when it is opened. Doing it twice is doing it once.</summary>

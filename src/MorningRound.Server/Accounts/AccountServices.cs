@@ -20,29 +20,34 @@ public static class AccountServices
         services
             .AddIdentityCore<Account>(options =>
             {
+                MorningRoundDb.ConfigureIdentity(options);
                 options.User.RequireUniqueEmail = true;
-                // Length is what makes a password hard to guess; rules about signs only make it hard to type.
-                options.Password = new PasswordOptions
-                {
-                    RequiredLength = 10,
-                    RequireDigit = false,
-                    RequireLowercase = false,
-                    RequireUppercase = false,
-                    RequireNonAlphanumeric = false,
-                    RequiredUniqueChars = 4,
-                };
-                options.Lockout.MaxFailedAccessAttempts = 6;
-                options.Lockout.DefaultLockoutTimeSpan = TimeSpan.FromMinutes(15);
+                options.Password = PasswordRules.Options;
+                // Asks below whether an account is open, at every way in. Tries are counted by this application's own guard.
+                options.SignIn.RequireConfirmedAccount = true;
+                options.Lockout.AllowedForNewUsers = false;
             })
             .AddEntityFrameworkStores<MorningRoundDb>()
             .AddSignInManager()
+            .AddDefaultTokenProviders()
+            .AddPasswordValidator<CommonPasswords>()
             .AddClaimsPrincipalFactory<CallerClaims>();
+        services.AddScoped<IUserConfirmation<Account>, OpenAccounts>();
+        services.Configure<DataProtectionTokenProviderOptions>(options => options.TokenLifespan = AccountLinks.Lifetime);
         services
             .AddAuthentication(IdentityConstants.ApplicationScheme)
             .AddIdentityCookies(cookies =>
+            {
+                cookies.TwoFactorUserIdCookie!.Configure(options =>
+                {
+                    options.Cookie.Name = "morning-round-second-step";
+                    options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+                    options.CookieManager = new HostCookies();
+                });
                 cookies.ApplicationCookie!.Configure(options =>
                 {
                     options.Cookie.Name = "morning-round";
+                    options.CookieManager = new HostCookies();
                     options.Cookie.HttpOnly = true;
                     options.Cookie.SameSite = SameSiteMode.Lax;
                     options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
@@ -54,8 +59,8 @@ public static class AccountServices
                     options.Events.OnSigningOut = SignInRegister.EndAsync;
                     options.Events.OnRedirectToLogin = context => Answer(context.Response, StatusCodes.Status401Unauthorized);
                     options.Events.OnRedirectToAccessDenied = context => Answer(context.Response, StatusCodes.Status403Forbidden);
-                })
-            );
+                });
+            });
         services
             .AddAuthorizationBuilder()
             .SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build())
@@ -65,13 +70,31 @@ public static class AccountServices
                 policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Owner), nameof(AcademyRole.Coach))
             )
             .AddPolicy(Policies.Student, policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Student)));
-        return services.AddScoped<InvitationService>();
+        services.AddHttpContextAccessor().AddSingleton<KnownDevices>();
+        services.AddSingleton<AccountMails>().AddHostedService(provider => provider.GetRequiredService<AccountMails>());
+        return services
+            .AddScoped<SecurityLog>()
+            .AddScoped<SignInGuard>()
+            .AddScoped<AccountLinks>()
+            .AddScoped<SignInService>()
+            .AddScoped<MyAccountService>()
+            .AddScoped<AcademyOpening>()
+            .AddScoped<InvitationService>()
+            .AddScoped<FoundingService>()
+            .AddScoped<PeopleService>();
     }
 
     private static Task Answer(HttpResponse response, int status)
     {
         response.StatusCode = status;
         return Task.CompletedTask;
+    }
+
+    /// <summary>Lets nobody in whose account is closed, whichever way they come.</summary>
+    private sealed class OpenAccounts : IUserConfirmation<Account>
+    {
+        public Task<bool> IsConfirmedAsync(UserManager<Account> manager, Account user) =>
+            Task.FromResult(user.State == AccountState.Active);
     }
 
     private sealed class CallerClaims(UserManager<Account> accounts, IOptions<IdentityOptions> options, MorningRoundDb db)

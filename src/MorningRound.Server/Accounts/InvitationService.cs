@@ -1,4 +1,3 @@
-using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Validation;
 using MorningRound.Server.Hosting;
@@ -9,44 +8,35 @@ namespace MorningRound.Server.Accounts;
 /// <summary>One-time links: making them, showing what they are for, and turning one into an account.</summary>
 public sealed class InvitationService(
     MorningRoundDb db,
-    UserManager<Account> accounts,
+    AcademyOpening opening,
+    AccountLinks links,
+    SecurityLog log,
     TimeProvider realClock,
-    IStudentNames students,
-    IEnumerable<IAcademySetUp> setUps
+    IStudentNames students
 )
 {
     private static readonly TimeSpan Lifetime = TimeSpan.FromDays(7);
 
-    /// <summary>
-    /// Makes a link for a student, a coach, or (without an academy) for the owner of the first academy. Older unused links for
-    /// the same person stop working.
-    /// </summary>
-    public async Task<InvitationLink> InviteAsync(Guid? academyId, AcademyRole role, Guid? studentId, CancellationToken cancel)
+    /// <summary>Makes a link for a student, or for a coach. Older unused links for the same student stop working.</summary>
+    public async Task<InvitationLink> InviteAsync(Caller caller, AcademyRole role, Guid? studentId, CancellationToken cancel)
     {
-        var now = realClock.GetUtcNow();
-        if (studentId is not null || academyId is null)
+        if (studentId is not null)
         {
             await db
-                .Invitations.Where(i =>
-                    i.AcademyId == academyId && i.StudentId == studentId && i.Role == role && i.UsedAt == null
-                )
+                .Invitations.Where(i => i.AcademyId == caller.AcademyId && i.StudentId == studentId && i.UsedAt == null)
                 .ExecuteDeleteAsync(cancel);
         }
 
-        var token = SecretToken.New();
-        db.Invitations.Add(
-            new Invitation
-            {
-                TokenHash = SecretToken.Hash(token),
-                AcademyId = academyId,
-                Role = role,
-                StudentId = studentId,
-                CreatedAt = now,
-                ExpiresAt = now + Lifetime,
-            }
-        );
-        await db.SaveChangesAsync(cancel);
-        return new InvitationLink($"/join/{token}", now + Lifetime);
+        var link = await AddAsync(caller.AcademyId, role, studentId, caller.AccountId, cancel);
+        await log.AddAsync(caller, SecurityEventKind.Invited, cancel, studentId: studentId);
+        return link;
+    }
+
+    /// <summary>Makes the link that sets up the first academy of an empty database. Older ones stop working.</summary>
+    public async Task<InvitationLink> InviteFirstAsync(CancellationToken cancel)
+    {
+        await db.Invitations.Where(i => i.AcademyId == null && i.UsedAt == null).ExecuteDeleteAsync(cancel);
+        return await AddAsync(null, AcademyRole.Owner, null, null, cancel);
     }
 
     public async Task<InvitationView> ShowAsync(string token, CancellationToken cancel)
@@ -69,72 +59,71 @@ public sealed class InvitationService(
         var invitation = await UsableAsync(token, cancel);
         Check(acceptance, invitation);
 
-        var academyId = invitation.AcademyId ?? OpenAcademy(acceptance);
-        var name = invitation.StudentId is { } studentId
-            ? (await students.NameAsync(academyId, studentId, cancel))!
-            : acceptance.Name!.Trim();
-        var account = new Account
-        {
-            Id = Guid.CreateVersion7(),
-            AcademyId = academyId,
-            Role = invitation.Role,
-            StudentId = invitation.StudentId,
-            Name = name,
-            Email = acceptance.Email.Trim(),
-            UserName = acceptance.Email.Trim(),
-        };
         // The row is claimed first: of two people using one link at once, one finds it used.
         var claimed = await db
             .Invitations.Where(i => i.TokenHash == invitation.TokenHash && i.UsedAt == null)
             .ExecuteUpdateAsync(set => set.SetProperty(i => i.UsedAt, realClock.GetUtcNow()), cancel);
         if (claimed == 0)
             throw ApiProblemException.NotFound("invitation");
-        await db.SaveChangesAsync(cancel);
-        var made = await accounts.CreateAsync(account, acceptance.Password);
-        if (!made.Succeeded)
-            throw ApiProblemException.Invalid([.. made.Errors.Select(AsFieldError).DistinctBy(e => e.Path)]);
+        var academyId = invitation.AcademyId ?? await opening.OpenAsync(acceptance.AcademyName!, acceptance.TimeZone!, cancel);
+        var name = invitation.StudentId is { } studentId
+            ? (await students.NameAsync(academyId, studentId, cancel))!
+            : acceptance.Name!;
+        var account = await opening.AddAsync(
+            academyId,
+            invitation.Role,
+            invitation.StudentId,
+            name,
+            acceptance.Email,
+            acceptance.Password
+        );
         if (invitation.AcademyId is null)
-        {
-            foreach (var setUp in setUps)
-                await setUp.SetUpAsync(academyId, cancel);
-        }
-
+            await opening.SetUpAsync(academyId, cancel);
+        await log.AddAsync(academyId, SecurityEventKind.Joined, cancel, account.Id, account.Id, account.StudentId);
         await transaction.CommitAsync(cancel);
+        links.SendConfirmation(account.Email!);
         return account;
+    }
+
+    private async Task<InvitationLink> AddAsync(
+        Guid? academyId,
+        AcademyRole role,
+        Guid? studentId,
+        Guid? madeBy,
+        CancellationToken cancel
+    )
+    {
+        var (token, now) = (SecretToken.New(), realClock.GetUtcNow());
+        db.Invitations.Add(
+            new Invitation
+            {
+                TokenHash = SecretToken.Hash(token),
+                Id = Guid.CreateVersion7(),
+                AcademyId = academyId,
+                Role = role,
+                StudentId = studentId,
+                MadeBy = madeBy,
+                CreatedAt = now,
+                ExpiresAt = now + Lifetime,
+            }
+        );
+        await db.SaveChangesAsync(cancel);
+        return new InvitationLink($"/join/{token}", now + Lifetime);
     }
 
     private static void Check(Acceptance acceptance, Invitation invitation)
     {
-        var errors = new FieldErrors()
-            .RequireText(acceptance.Email, "email", 254)
-            .AllowText(acceptance.Password, "password", 200);
-        if (invitation.StudentId is null)
-            errors.RequireText(acceptance.Name ?? "", "name", 120);
+        var errors = new FieldErrors();
+        AcademyOpening.Check(
+            errors,
+            invitation.StudentId is null ? acceptance.Name ?? "" : null,
+            acceptance.Email,
+            acceptance.Password
+        );
         if (invitation.AcademyId is null)
-        {
-            errors
-                .RequireText(acceptance.AcademyName ?? "", "academyName", 120)
-                .Require(
-                    TimeZoneInfo.TryFindSystemTimeZoneById(acceptance.TimeZone ?? "", out _),
-                    "timeZone",
-                    "This time zone is not known here."
-                );
-        }
-
+            AcademyOpening.CheckAcademy(errors, acceptance.AcademyName ?? "", acceptance.TimeZone ?? "", "academyName");
         if (errors.Found.Count > 0)
             throw ApiProblemException.Invalid(errors.Found);
-    }
-
-    private Guid OpenAcademy(Acceptance acceptance)
-    {
-        var academy = new Academy
-        {
-            Id = Guid.CreateVersion7(),
-            Name = acceptance.AcademyName!.Trim(),
-            TimeZone = acceptance.TimeZone!,
-        };
-        db.Academies.Add(academy);
-        return academy.Id;
     }
 
     private async Task<Invitation> UsableAsync(string token, CancellationToken cancel)
@@ -146,11 +135,4 @@ public sealed class InvitationService(
                 .SingleOrDefaultAsync(i => i.TokenHash == hash && i.UsedAt == null && i.ExpiresAt > now, cancel)
             ?? throw ApiProblemException.NotFound("invitation: it was used, has expired, or was never made. Ask for a new link");
     }
-
-    private static FieldError AsFieldError(IdentityError error) =>
-        error.Code.StartsWith("Password", StringComparison.Ordinal)
-            ? new FieldError("password", "At least 10 characters, please, and not all the same.")
-        : error.Code.StartsWith("Duplicate", StringComparison.Ordinal)
-            ? new FieldError("email", "This address already has an account. Sign in with it, or use another.")
-        : new FieldError("email", "This does not look like an e-mail address.");
 }

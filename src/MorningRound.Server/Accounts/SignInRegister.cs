@@ -10,11 +10,14 @@ namespace MorningRound.Server.Accounts;
 
 /// <summary>
 /// Remembers who is signed in where. A cookie alone would be good until it expires, whoever copied it; asking at every call costs
-/// one small query and ends a sign-in at once: by signing out, a new password, a lock, or the end of the account.
+/// one small query and ends a sign-in at once: by signing out, a new password, another role, or the end of the account.
 /// </summary>
 internal static class SignInRegister
 {
-    private const string SignInClaim = "sign_in";
+    public const string SignInClaim = "sign_in";
+
+    /// <summary>How exactly it is noted when a sign-in was last used: more would be a write at every call.</summary>
+    private static readonly TimeSpan SeenWithin = TimeSpan.FromHours(1);
 
     public static async Task BeginAsync(CookieSigningInContext context)
     {
@@ -24,39 +27,58 @@ internal static class SignInRegister
         // A renewed cookie is still the same sign-in.
         if (identity.HasClaim(c => c.Type == SignInClaim))
             return;
+        var now = services.GetRequiredService<TimeProvider>().GetUtcNow();
         var signIn = new SignIn
         {
             Id = Guid.CreateVersion7(),
             AccountId = Guid.Parse(identity.FindFirst(ClaimTypes.NameIdentifier)!.Value),
-            At = services.GetRequiredService<TimeProvider>().GetUtcNow(),
+            At = now,
+            SeenAt = now,
+            Device = DeviceName.Of(context.HttpContext.Request.Headers.UserAgent.ToString()),
+            Address = ClientAddress.Of(context.HttpContext),
         };
         db.SignIns.Add(signIn);
         await db.SaveChangesAsync(context.HttpContext.RequestAborted);
         identity.AddClaim(new Claim(SignInClaim, signIn.Id.ToString()));
+        services.GetRequiredService<KnownDevices>().Remember(context.HttpContext, signIn.AccountId);
     }
 
     public static async Task ValidateAsync(CookieValidatePrincipalContext context)
     {
-        var services = context.HttpContext.RequestServices;
+        var (http, services) = (context.HttpContext, context.HttpContext.RequestServices);
         var options = services.GetRequiredService<IOptions<IdentityOptions>>().Value;
-        // Who types a wrong password six times must not throw the owner of the account out; only a lock set on purpose lasts
-        // longer.
-        var lockedUntil = services.GetRequiredService<TimeProvider>().GetUtcNow() + options.Lockout.DefaultLockoutTimeSpan;
+        // Another password, role or state is another stamp.
         var stamp = context.Principal!.FindFirstValue(options.ClaimsIdentity.SecurityStampClaimType);
         var db = services.GetRequiredService<MorningRoundDb>();
-        var stands =
-            Guid.TryParse(context.Principal!.FindFirstValue(SignInClaim), out var id)
-            && await db
-                .SignIns.Where(s => s.Id == id && s.EndedAt == null)
-                .Join(db.Users, s => s.AccountId, a => a.Id, (s, a) => a)
-                .AnyAsync(
-                    a => a.SecurityStamp == stamp && (a.LockoutEnd == null || a.LockoutEnd <= lockedUntil),
-                    context.HttpContext.RequestAborted
-                );
-        if (stands)
+        var found = Guid.TryParse(context.Principal!.FindFirstValue(SignInClaim), out var id)
+            ? await (
+                from signIn in db.SignIns
+                where signIn.Id == id && signIn.EndedAt == null
+                join account in db.Users on signIn.AccountId equals account.Id
+                where account.SecurityStamp == stamp && account.State == AccountState.Active
+                join academy in db.Academies on account.AcademyId equals academy.Id
+                select new { signIn.SeenAt, academy.TimeZone }
+            ).SingleOrDefaultAsync(http.RequestAborted)
+            : null;
+        if (found is null)
+        {
+            context.RejectPrincipal();
+            await http.SignOutAsync(IdentityConstants.ApplicationScheme);
             return;
-        context.RejectPrincipal();
-        await context.HttpContext.SignOutAsync(IdentityConstants.ApplicationScheme);
+        }
+
+        // Which day it is follows the academy at once, whatever its zone was when somebody signed in.
+        var identity = (ClaimsIdentity)context.Principal!.Identity!;
+        identity.TryRemoveClaim(identity.FindFirst(Caller.TimeZoneClaim));
+        identity.AddClaim(new Claim(Caller.TimeZoneClaim, found.TimeZone));
+
+        var now = services.GetRequiredService<TimeProvider>().GetUtcNow();
+        if (found.SeenAt <= now - SeenWithin)
+        {
+            await db
+                .SignIns.Where(s => s.Id == id && s.SeenAt == found.SeenAt)
+                .ExecuteUpdateAsync(set => set.SetProperty(s => s.SeenAt, now), http.RequestAborted);
+        }
     }
 
     public static async Task EndAsync(CookieSigningOutContext context)

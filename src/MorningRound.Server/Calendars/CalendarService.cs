@@ -19,7 +19,7 @@ public sealed record CalendarFeedView(DateTimeOffset? CreatedAt);
 public sealed record CalendarAddress(string Path);
 
 /// <summary>Secret calendar addresses, and what stands behind them.</summary>
-public sealed class CalendarService(MorningRoundDb db, DomainClock clock)
+public sealed class CalendarService(MorningRoundDb db, DomainClock clock) : IAccountEnding
 {
     private const int WeeksBack = 4;
     private const int WeeksAhead = 12;
@@ -54,6 +54,9 @@ public sealed class CalendarService(MorningRoundDb db, DomainClock clock)
     public Task RevokeAsync(Caller caller, CancellationToken cancel) =>
         db.CalendarFeeds.Where(f => f.AccountId == caller.AccountId).ExecuteDeleteAsync(cancel);
 
+    public Task EndAsync(Guid accountId, CancellationToken cancel) =>
+        db.CalendarFeeds.Where(f => f.AccountId == accountId).ExecuteDeleteAsync(cancel);
+
     /// <summary>
     /// The calendar behind an address: what is published, of the last weeks and those ahead. What it carries cannot be taken back
     /// any more as if nobody had seen it.
@@ -67,6 +70,7 @@ public sealed class CalendarService(MorningRoundDb db, DomainClock clock)
                 from feed in db.CalendarFeeds
                 where feed.TokenHash == hash
                 join account in db.Users on feed.AccountId equals account.Id
+                where account.State == AccountState.Active
                 join academy in db.Academies on account.AcademyId equals academy.Id
                 select new
                 {
@@ -74,7 +78,6 @@ public sealed class CalendarService(MorningRoundDb db, DomainClock clock)
                     account.AcademyId,
                     account.Role,
                     account.StudentId,
-                    account.LockoutEnd,
                     academy.TimeZone,
                 }
             ).SingleOrDefaultAsync(cancel) ?? throw ApiProblemException.NotFound("calendar");

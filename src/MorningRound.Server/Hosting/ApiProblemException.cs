@@ -59,7 +59,16 @@ public sealed class ApiProblemException : Exception
 
     public static ApiProblemException SignedOut(string why) => new(StatusCodes.Status401Unauthorized, why);
 
-    public static ApiProblemException Locked(string why) => new(StatusCodes.Status423Locked, why);
+    /// <summary>The answer also says for how many seconds it is not worth trying again.</summary>
+    public static ApiProblemException Locked(HttpContext context, string why, TimeSpan wait)
+    {
+        context.Response.OnStarting(() =>
+        {
+            context.Response.Headers.RetryAfter = $"{Math.Max(1, (int)Math.Ceiling(wait.TotalSeconds))}";
+            return Task.CompletedTask;
+        });
+        return new(StatusCodes.Status423Locked, why);
+    }
 
     /// <param name="why">What is in the way.</param>
     /// <param name="path">The field it is in the way of.</param>

@@ -41,15 +41,15 @@ public sealed partial class MailDelivery(MorningRoundDb db, DomainClock clock, M
                 .ToDictionaryAsync(u => u.Id, u => (u.Name, Email: u.Email!), cancel);
             try
             {
-                using var client = new SmtpClient();
-                await client.ConnectAsync(server.Host, server.Port, server.Security, cancel);
-                if (server.Name.Length > 0)
-                    await client.AuthenticateAsync(server.Name, server.Password, cancel);
+                using var client = await server.ConnectAsync(cancel);
                 foreach (var mail in mails)
                 {
                     try
                     {
-                        await client.SendAsync(Message(mail, people[mail.AccountId], server), cancel);
+                        await client.SendAsync(
+                            server.Write(mail.Id, mail.MadeAt, people[mail.AccountId], mail.Subject, mail.Body),
+                            cancel
+                        );
                     }
                     catch (Exception e) when (e is SmtpCommandException or ParseException)
                     {
@@ -114,21 +114,6 @@ public sealed partial class MailDelivery(MorningRoundDb db, DomainClock clock, M
                 .Mails.Where(m => m.Id == mail.Id && m.State == MailState.Waiting)
                 .ExecuteUpdateAsync(set => set.SetProperty(m => m.ClaimedUntil, next), cancel);
         }
-    }
-
-    private static MimeMessage Message(MailRow mail, (string Name, string Email) to, MailServer server)
-    {
-        var message = new MimeMessage
-        {
-            MessageId = $"{mail.Id}@morning-round",
-            Date = mail.MadeAt,
-            Subject = mail.Subject,
-            Body = new TextPart("plain") { Text = mail.Body },
-        };
-        message.From.Add(new MailboxAddress("Morning Round", server.From));
-        message.To.Add(new MailboxAddress(to.Name, to.Email));
-        message.Headers.Add(HeaderId.AutoSubmitted, "auto-generated");
-        return message;
     }
 
     [LoggerMessage(Level = LogLevel.Warning, Message = "Mails could not be handed over ({Why}); they are tried again.")]

@@ -292,6 +292,7 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
             .Users.AsNoTracking()
             .Where(u =>
                 u.Email != null
+                && u.State == AccountState.Active
                 && (u.Role == AcademyRole.Student) == isForStudents
                 && (
                     choices.Where(c => c.AccountId == u.Id && c.Kind == kind).Select(c => (bool?)c.IsOn).FirstOrDefault()

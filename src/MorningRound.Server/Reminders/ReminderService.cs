@@ -31,7 +31,7 @@ public sealed record OutboxMail(
 );
 
 /// <summary>Which mails somebody wants, and the outbox of an academy.</summary>
-public sealed class ReminderService(MorningRoundDb db, MailSettings settings)
+public sealed class ReminderService(MorningRoundDb db, MailSettings settings) : IAccountEnding
 {
     /// <summary>The most mails of the outbox that are shown.</summary>
     public const int MostShown = 60;
@@ -71,6 +71,12 @@ public sealed class ReminderService(MorningRoundDb db, MailSettings settings)
             if (await db.SavedAsync(cancel))
                 return await GetAsync(caller, cancel);
         }
+    }
+
+    public async Task EndAsync(Guid accountId, CancellationToken cancel)
+    {
+        await db.ReminderChoices.Where(c => c.AccountId == accountId).ExecuteDeleteAsync(cancel);
+        await db.Mails.Where(m => m.AccountId == accountId && m.State == MailState.Waiting).ExecuteDeleteAsync(cancel);
     }
 
     /// <summary>The academy's mails, the latest first.</summary>

@@ -79,7 +79,7 @@ internal static class DatabaseStartup
         // A copy that started at the same time was quicker, and has told its own owner the link.
         if (await db.Invitations.AnyAsync(i => i.AcademyId == null && i.UsedAt == null && i.CreatedAt >= began, cancel))
             return;
-        var link = await provider.GetRequiredService<InvitationService>().InviteAsync(null, AcademyRole.Owner, null, cancel);
+        var link = await provider.GetRequiredService<InvitationService>().InviteFirstAsync(cancel);
         await AnnounceAsync(link, provider.GetRequiredService<IConfiguration>(), cancel);
     }
 

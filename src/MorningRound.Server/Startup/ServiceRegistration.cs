@@ -61,9 +61,11 @@ internal static class ServiceRegistration
             );
         });
         services.AddOverloadProtection();
+        services.AddSingleton(MailSettings.From(configuration));
         services.AddAccounts();
         services
             .AddScoped<StudentService>()
+            .AddScoped<IAccountEnding>(provider => provider.GetRequiredService<StudentService>())
             .AddScoped<StudentFileService>()
             .AddScoped<SquadService>()
             .AddScoped<IStudentNames>(provider => provider.GetRequiredService<StudentService>());
@@ -103,7 +105,9 @@ internal static class ServiceRegistration
             .AddScoped<ProgrammeWeeks>()
             .AddScoped<StudentWeekService>()
             .AddScoped<WordService>();
-        services.AddScoped<CalendarService>();
+        services
+            .AddScoped<CalendarService>()
+            .AddScoped<IAccountEnding>(provider => provider.GetRequiredService<CalendarService>());
         services.AddReminders(configuration);
         services.AddScoped<ProgressService>().AddScoped<ResultHistory>();
         services.AddScoped<CompetitionService>();

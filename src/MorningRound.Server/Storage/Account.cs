@@ -12,12 +12,26 @@ public enum AcademyRole
     Student,
 }
 
+/// <summary>Whether somebody may sign in. A change ends every sign-in of the account at its next call.</summary>
+public enum AccountState
+{
+    Active,
+
+    /// <summary>Kept as it is, and not let in until somebody lets them in again.</summary>
+    Disabled,
+
+    /// <summary>Gone for good: only the name stays, beside what they wrote.</summary>
+    Removed,
+}
+
 /// <summary>Somebody who can sign in.</summary>
 public sealed class Account : IdentityUser<Guid>
 {
     public Guid AcademyId { get; set; }
 
     public AcademyRole Role { get; set; }
+
+    public AccountState State { get; set; }
 
     public required string Name { get; set; }
 

@@ -19,12 +19,17 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
 
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
+    /// <summary>Which model the framework lays out for itself: from this version on passkeys have a table.</summary>
+    internal static void ConfigureIdentity(IdentityOptions options) =>
+        options.Stores.SchemaVersion = IdentitySchemaVersions.Version3;
+
     protected override void OnModelCreating(ModelBuilder builder)
     {
         base.OnModelCreating(builder);
         builder.Entity<IdentityUserClaim<Guid>>().ToTable("account_claims");
         builder.Entity<IdentityUserLogin<Guid>>().ToTable("account_logins");
         builder.Entity<IdentityUserToken<Guid>>().ToTable("account_tokens");
+        builder.Entity<IdentityUserPasskey<Guid>>().ToTable("account_passkeys");
         builder.ApplyConfigurationsFromAssembly(typeof(MorningRoundDb).Assembly);
         // Nothing that somebody did goes because something else was deleted, unless a mapping says so itself.
         var ours = builder
@@ -38,7 +43,8 @@ public sealed class MorningRoundDb(DbContextOptions<MorningRoundDb> options)
     /// <summary>The framework's own part of the model is named before its tables are.</summary>
     private static void NameLikeTheRest(IMutableModel model)
     {
-        foreach (var type in model.GetEntityTypes())
+        // What lies in a column of its owner as JSON has no keys in the database.
+        foreach (var type in model.GetEntityTypes().Where(t => !t.IsMappedToJson()))
         {
             foreach (var key in type.GetKeys())
                 key.SetName(key.GetName()!.Replace("asp_net_users", "accounts", StringComparison.Ordinal));

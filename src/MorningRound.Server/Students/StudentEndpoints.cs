@@ -95,6 +95,6 @@ public static class StudentEndpoints
                 "id",
                 "A second account for one student is not possible."
             );
-        return await invitations.InviteAsync(caller.AcademyId, AcademyRole.Student, id, cancel);
+        return await invitations.InviteAsync(caller, AcademyRole.Student, id, cancel);
     }
 }

@@ -8,7 +8,7 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Students;
 
 /// <summary>The students of an academy.</summary>
-public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStudentNames
+public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStudentNames, IAccountEnding
 {
     public async Task<IReadOnlyList<StudentView>> ListAsync(Caller caller, CancellationToken cancel) =>
         await Squad(caller).OrderBy(s => s.Name).ToListAsync(cancel);
@@ -97,7 +97,11 @@ public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStud
         await EnsureExistsAsync(caller, id, cancel);
         if (
             !await db.Users.AnyAsync(
-                u => u.AcademyId == caller.AcademyId && u.Id == coachId && u.Role != AcademyRole.Student,
+                u =>
+                    u.AcademyId == caller.AcademyId
+                    && u.Id == coachId
+                    && u.Role != AcademyRole.Student
+                    && u.State == AccountState.Active,
                 cancel
             )
         )
@@ -108,25 +112,39 @@ public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStud
             {
                 SkipsUnchanged = true,
                 IsSame = row => row.CoachId == coachId,
-                Change = row =>
-                {
-                    row.CoachId = coachId;
-                    db.StudentChanges.Add(
-                        new StudentChangeRow
-                        {
-                            Id = Guid.CreateVersion7(),
-                            AcademyId = caller.AcademyId,
-                            StudentId = id,
-                            AccountId = caller.AccountId,
-                            At = clock.GetUtcNow(),
-                            Fields = ["coach"],
-                        }
-                    );
-                },
+                Change = row => HandOver(caller, row, coachId),
             },
             cancel
         );
         return await GetAsync(caller, id, cancel);
+    }
+
+    /// <summary>Hands all students of a coach who leaves to another.</summary>
+    public async Task HandOverAsync(Caller caller, Guid from, Guid to, CancellationToken cancel)
+    {
+        foreach (var row in await Rows(caller).Where(s => s.CoachId == from).ToListAsync(cancel))
+        {
+            HandOver(caller, row, to);
+            row.Version++;
+        }
+
+        await db.SaveChangesAsync(cancel);
+    }
+
+    private void HandOver(Caller caller, StudentRow row, Guid coachId)
+    {
+        row.CoachId = coachId;
+        db.StudentChanges.Add(
+            new StudentChangeRow
+            {
+                Id = Guid.CreateVersion7(),
+                AcademyId = caller.AcademyId,
+                StudentId = row.Id,
+                AccountId = caller.AccountId,
+                At = clock.GetUtcNow(),
+                Fields = ["coach"],
+            }
+        );
     }
 
     private GuardedRow<StudentRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
@@ -145,6 +163,15 @@ public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStud
 
     public Task<string?> NameAsync(Guid academyId, Guid studentId, CancellationToken cancel) =>
         db.Students.Where(s => s.AcademyId == academyId && s.Id == studentId).Select(s => s.Name).SingleOrDefaultAsync(cancel);
+
+    public async Task<IReadOnlyDictionary<Guid, string>> NamesAsync(
+        Guid academyId,
+        IReadOnlyCollection<Guid> studentIds,
+        CancellationToken cancel
+    ) =>
+        await db
+            .Students.Where(s => s.AcademyId == academyId && studentIds.Contains(s.Id))
+            .ToDictionaryAsync(s => s.Id, s => s.Name, cancel);
 
     private static bool Same(StudentRow row, StudentInput input) =>
         (row.Name, row.Hand, row.Level, row.CoachNote) == (input.Name.Trim(), input.Hand, input.Level, input.CoachNote.Trim());

@@ -142,13 +142,19 @@ public class RightsMatrixTests
     private static readonly int[] AnybodySignedIn = [401, 200, 200, 200, 200, 200, 200];
     private static readonly int[] AnybodyHere = [401, 200, 200, 200, 200, 404, 404];
 
+    private static readonly int[] OwnersOfAny = [401, 200, 403, 403, 403, 403, 403];
+    private static readonly int[] OwnersDo = [401, 204, 403, 403, 403, 403, 403];
+
+    /// <summary>Anybody may ask it of their own account, and what is asked here will not do.</summary>
+    private static readonly int[] RefusedSignedIn = [401, 422, 422, 422, 422, 422, 422];
+
     private static readonly Row[] Matrix =
     [
         new("GET", "/api/accounts/session", _ => ("/api/accounts/session", null), Anybody),
         new(
             "POST",
             "/api/accounts/sign-in",
-            _ => ("/api/accounts/sign-in", new { email = "x@y.example", password = "x" }),
+            i => ("/api/accounts/sign-in", new { email = $"{Guid.NewGuid():N}@y.example", password = "x" }),
             [401, 401, 401, 401, 401, 401, 401]
         ),
         new("POST", "/api/accounts/demo-sign-in", _ => ("/api/accounts/demo-sign-in", new { @as = "coach" }), NobodyHere),
@@ -166,6 +172,138 @@ public class RightsMatrixTests
             [401, 200, 403, 403, 403, 403, 403]
         ),
         new("GET", "/api/accounts/coaches", _ => ("/api/accounts/coaches", null), CoachesOfAny),
+        new(
+            "POST",
+            "/api/accounts/second-step",
+            _ => ("/api/accounts/second-step", new { code = "123456" }),
+            [401, 401, 401, 401, 401, 401, 401]
+        ),
+        new("POST", "/api/accounts/passkey-options", _ => ("/api/accounts/passkey-options", null), Anybody),
+        new(
+            "POST",
+            "/api/accounts/passkey-sign-in",
+            _ => ("/api/accounts/passkey-sign-in", new { credential = "{}" }),
+            [401, 401, 401, 401, 401, 401, 401]
+        ),
+        new(
+            "POST",
+            "/api/accounts/forgotten-password",
+            _ => ("/api/accounts/forgotten-password", new { email = $"{Guid.NewGuid():N}@y.example" }),
+            [204, 204, 204, 204, 204, 204, 204]
+        ),
+        new(
+            "POST",
+            "/api/accounts/password-reset",
+            i => ("/api/accounts/password-reset", Guessed(i, "long enough words")),
+            NobodyHere
+        ),
+        new("POST", "/api/accounts/email-confirmation", i => ("/api/accounts/email-confirmation", Guessed(i, null)), NobodyHere),
+        new(
+            "POST",
+            "/api/accounts/academies",
+            _ =>
+                (
+                    "/api/accounts/academies",
+                    new
+                    {
+                        secret = "guessed",
+                        academyName = "A",
+                        timeZone = "UTC",
+                        name = "N",
+                        email = "n@y.example",
+                        password = "long enough words",
+                    }
+                ),
+            // Six tries are free from one place, and the seventh waits.
+            [422, 422, 422, 422, 422, 422, 423]
+        ),
+        new("GET", "/api/accounts/mine/", _ => ("/api/accounts/mine", null), AnybodySignedIn),
+        new(
+            "POST",
+            "/api/accounts/mine/password",
+            _ => ("/api/accounts/mine/password", new { current = "guessed", password = "long enough words" }),
+            RefusedSignedIn
+        ),
+        new(
+            "POST",
+            "/api/accounts/mine/email-confirmation",
+            _ => ("/api/accounts/mine/email-confirmation", null),
+            RefusedSignedIn
+        ),
+        new(
+            "DELETE",
+            "/api/accounts/mine/sign-ins/{id:guid}",
+            i => ($"/api/accounts/mine/sign-ins/{i.New}", null),
+            [401, 204, 204, 204, 204, 204, 204]
+        ),
+        new(
+            "POST",
+            "/api/accounts/mine/second-step/begin",
+            _ => ("/api/accounts/mine/second-step/begin", new { current = "guessed" }),
+            [401, 422, 422, 403, 403, 422, 403]
+        ),
+        new(
+            "POST",
+            "/api/accounts/mine/second-step/finish",
+            _ => ("/api/accounts/mine/second-step/finish", new { code = "123456" }),
+            [401, 422, 422, 403, 403, 422, 403]
+        ),
+        new(
+            "POST",
+            "/api/accounts/mine/second-step/end",
+            _ => ("/api/accounts/mine/second-step/end", new { current = "guessed" }),
+            RefusedSignedIn
+        ),
+        new(
+            "POST",
+            "/api/accounts/mine/second-step/recovery-codes",
+            _ => ("/api/accounts/mine/second-step/recovery-codes", new { current = "guessed" }),
+            RefusedSignedIn
+        ),
+        new(
+            "POST",
+            "/api/accounts/mine/passkeys/options",
+            _ => ("/api/accounts/mine/passkeys/options", new { current = "guessed" }),
+            RefusedSignedIn
+        ),
+        new(
+            "POST",
+            "/api/accounts/mine/passkeys",
+            _ => ("/api/accounts/mine/passkeys", new { name = "Phone", credential = "{}" }),
+            RefusedSignedIn
+        ),
+        new(
+            "DELETE",
+            "/api/accounts/mine/passkeys/{id}",
+            _ => ("/api/accounts/mine/passkeys/AAAA", null),
+            [401, 204, 204, 204, 204, 204, 204]
+        ),
+        new("GET", "/api/people/", _ => ("/api/people", null), OwnersOfAny),
+        new("GET", "/api/people/security-log", _ => ("/api/people/security-log", null), OwnersOfAny),
+        new("DELETE", "/api/people/invitations/{id:guid}", i => ($"/api/people/invitations/{i.New}", null), OwnersDo),
+        new("PUT", "/api/people/{id:guid}/role", i => ($"/api/people/{i.Coach}/role", new { role = "coach" }), OwnersDo),
+        new("PUT", "/api/people/{id:guid}/state", i => ($"/api/people/{i.Coach}/state", new { state = "active" }), OwnersDo),
+        new("POST", "/api/people/{id:guid}/password-link", i => ($"/api/people/{i.Coach}/password-link", null), OwnersOfAny),
+        new(
+            "DELETE",
+            "/api/people/{id:guid}/second-step",
+            i => ($"/api/people/{i.New}/second-step", null),
+            [401, 404, 403, 403, 403, 403, 403]
+        ),
+        new("PUT", "/api/academy/", _ => ("/api/academy", new { name = "First Academy", timeZone = "UTC" }), OwnersDo),
+        new("GET", "/api/students/{studentId:guid}/account/", i => ($"/api/students/{i.Student}/account", null), CoachesHere),
+        new(
+            "PUT",
+            "/api/students/{studentId:guid}/account/state",
+            i => ($"/api/students/{i.Student}/account/state", new { state = "active" }),
+            [401, 204, 204, 403, 403, 404, 403]
+        ),
+        new(
+            "POST",
+            "/api/students/{studentId:guid}/account/password-link",
+            i => ($"/api/students/{i.Student}/account/password-link", null),
+            CoachesHere
+        ),
         new("GET", "/api/students/", _ => ("/api/students", null), CoachesOfAny),
         new("GET", "/api/students/{id:guid}", i => ($"/api/students/{i.Student}", null), OwnAndCoaches),
         new(
@@ -721,7 +859,13 @@ public class RightsMatrixTests
         new("GET", "/health/ready", _ => ("/health/ready", null), Anybody),
         new("GET", "/openapi/{documentName}.json", _ => ("/openapi/v1.json", null), Anybody),
         new("ANY", "/api/{**rest}", _ => ("/api/made-up", null), NobodyHere),
-        // Ends the caller's session, so it stands last.
+        // These end the caller's sign-ins, so they stand last.
+        new(
+            "POST",
+            "/api/accounts/mine/sign-out-everywhere",
+            _ => ("/api/accounts/mine/sign-out-everywhere", null),
+            [401, 204, 204, 204, 204, 204, 204]
+        ),
         new("POST", "/api/accounts/sign-out", _ => ("/api/accounts/sign-out", null), [401, 204, 204, 204, 204, 204, 204]),
     ];
 
@@ -771,6 +915,9 @@ public class RightsMatrixTests
                 if (expected < 400 && row.Method != "GET" && row != Matrix[^1])
                     ids = new Ids(here);
             }
+
+            if (row.Route.EndsWith("sign-out-everywhere", StringComparison.Ordinal))
+                await SignInAgainAsync(browsers);
         }
 
         Assert.Empty(wrong);
@@ -796,6 +943,22 @@ public class RightsMatrixTests
         static string Route(RouteEndpoint endpoint) =>
             endpoint.RoutePattern.RawText is { } text && text.StartsWith('/') ? text : $"/{endpoint.RoutePattern.RawText}";
     }
+
+    private static async Task SignInAgainAsync(Browser[] browsers)
+    {
+        string[] names = ["owner@First", "coach@First", "student@First", "other@First", "coach@Second", "student@Second"];
+        foreach (var (browser, name) in browsers.Skip(1).Zip(names))
+            await browser.PostAsync("/api/accounts/sign-in", new { email = $"{name}.example", password = "a made-up password" });
+    }
+
+    /// <summary>A link that nobody made.</summary>
+    private static object Guessed(Ids ids, string? password) =>
+        new
+        {
+            accountId = ids.Account,
+            token = "guessed",
+            password,
+        };
 
     private static (string Path, object? Body) OfStudents(Ids ids, string what) =>
         ($"/api/weeks/{TestServer.Week}/{what}", new { students = new[] { ids.Student } });

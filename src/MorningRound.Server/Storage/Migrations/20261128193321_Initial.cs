@@ -41,6 +41,37 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "security_events",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    kind = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    actor_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    account_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    address = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_security_events", x => x.id);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "sign_in_tries",
+                columns: table => new
+                {
+                    key = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false),
+                    count = table.Column<int>(type: "integer", nullable: false),
+                    since = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_sign_in_tries", x => x.key);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "courses",
                 columns: table => new
                 {
@@ -239,8 +270,8 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "account_logins",
                 columns: table => new
                 {
-                    login_provider = table.Column<string>(type: "text", nullable: false),
-                    provider_key = table.Column<string>(type: "text", nullable: false),
+                    login_provider = table.Column<string>(type: "character varying(128)", maxLength: 128, nullable: false),
+                    provider_key = table.Column<string>(type: "character varying(128)", maxLength: 128, nullable: false),
                     provider_display_name = table.Column<string>(type: "text", nullable: true),
                     user_id = table.Column<Guid>(type: "uuid", nullable: false)
                 },
@@ -250,12 +281,25 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "account_passkeys",
+                columns: table => new
+                {
+                    credential_id = table.Column<byte[]>(type: "bytea", maxLength: 1024, nullable: false),
+                    user_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    data = table.Column<string>(type: "jsonb", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_account_passkeys", x => x.credential_id);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "account_tokens",
                 columns: table => new
                 {
                     user_id = table.Column<Guid>(type: "uuid", nullable: false),
-                    login_provider = table.Column<string>(type: "text", nullable: false),
-                    name = table.Column<string>(type: "text", nullable: false),
+                    login_provider = table.Column<string>(type: "character varying(128)", maxLength: 128, nullable: false),
+                    name = table.Column<string>(type: "character varying(128)", maxLength: 128, nullable: false),
                     value = table.Column<string>(type: "text", nullable: true)
                 },
                 constraints: table =>
@@ -270,6 +314,7 @@ namespace MorningRound.Server.Storage.Migrations
                     id = table.Column<Guid>(type: "uuid", nullable: false),
                     academy_id = table.Column<Guid>(type: "uuid", nullable: false),
                     role = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
+                    state = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
                     name = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
                     student_id = table.Column<Guid>(type: "uuid", nullable: true),
                     user_name = table.Column<string>(type: "character varying(256)", maxLength: 256, nullable: true),
@@ -280,7 +325,7 @@ namespace MorningRound.Server.Storage.Migrations
                     password_hash = table.Column<string>(type: "text", nullable: true),
                     security_stamp = table.Column<string>(type: "text", nullable: true),
                     concurrency_stamp = table.Column<string>(type: "text", nullable: true),
-                    phone_number = table.Column<string>(type: "text", nullable: true),
+                    phone_number = table.Column<string>(type: "character varying(256)", maxLength: 256, nullable: true),
                     phone_number_confirmed = table.Column<bool>(type: "boolean", nullable: false),
                     two_factor_enabled = table.Column<bool>(type: "boolean", nullable: false),
                     lockout_end = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
@@ -377,6 +422,9 @@ namespace MorningRound.Server.Storage.Migrations
                     id = table.Column<Guid>(type: "uuid", nullable: false),
                     account_id = table.Column<Guid>(type: "uuid", nullable: false),
                     at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    seen_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    device = table.Column<string>(type: "character varying(80)", maxLength: 80, nullable: false),
+                    address = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false),
                     ended_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
                 },
                 constraints: table =>
@@ -481,9 +529,11 @@ namespace MorningRound.Server.Storage.Migrations
                 columns: table => new
                 {
                     token_hash = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false),
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
                     academy_id = table.Column<Guid>(type: "uuid", nullable: true),
                     role = table.Column<string>(type: "character varying(24)", maxLength: 24, nullable: false),
                     student_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    made_by = table.Column<Guid>(type: "uuid", nullable: true),
                     created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     expires_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     used_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
@@ -973,6 +1023,11 @@ namespace MorningRound.Server.Storage.Migrations
                 column: "user_id");
 
             migrationBuilder.CreateIndex(
+                name: "ix_account_passkeys_user_id",
+                table: "account_passkeys",
+                column: "user_id");
+
+            migrationBuilder.CreateIndex(
                 name: "ix_accounts_academy_id_student_id",
                 table: "accounts",
                 columns: new[] { "academy_id", "student_id" },
@@ -1029,6 +1084,12 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "ix_drills_academy_id_area",
                 table: "drills",
                 columns: new[] { "academy_id", "area" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_invitations_academy_id_id",
+                table: "invitations",
+                columns: new[] { "academy_id", "id" },
+                unique: true);
 
             migrationBuilder.CreateIndex(
                 name: "ix_invitations_academy_id_student_id",
@@ -1098,6 +1159,16 @@ namespace MorningRound.Server.Storage.Migrations
                 columns: new[] { "academy_id", "student_id", "day" });
 
             migrationBuilder.CreateIndex(
+                name: "ix_security_events_academy_id_id",
+                table: "security_events",
+                columns: new[] { "academy_id", "id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_security_events_at",
+                table: "security_events",
+                column: "at");
+
+            migrationBuilder.CreateIndex(
                 name: "ix_session_entries_academy_id_log_id_drill_segment_id",
                 table: "session_entries",
                 columns: new[] { "academy_id", "log_id", "drill_segment_id" },
@@ -1144,6 +1215,11 @@ namespace MorningRound.Server.Storage.Migrations
                 table: "session_logs",
                 columns: new[] { "academy_id", "student_id" },
                 filter: "pain IS NOT NULL");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_sign_in_tries_since",
+                table: "sign_in_tries",
+                column: "since");
 
             migrationBuilder.CreateIndex(
                 name: "ix_sign_ins_account_id",
@@ -1197,6 +1273,14 @@ namespace MorningRound.Server.Storage.Migrations
                 onDelete: ReferentialAction.Cascade);
 
             migrationBuilder.AddForeignKey(
+                name: "fk_account_passkeys_accounts_user_id",
+                table: "account_passkeys",
+                column: "user_id",
+                principalTable: "accounts",
+                principalColumn: "id",
+                onDelete: ReferentialAction.Cascade);
+
+            migrationBuilder.AddForeignKey(
                 name: "fk_account_tokens_accounts_user_id",
                 table: "account_tokens",
                 column: "user_id",
@@ -1225,6 +1309,9 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropTable(
                 name: "account_logins");
+
+            migrationBuilder.DropTable(
+                name: "account_passkeys");
 
             migrationBuilder.DropTable(
                 name: "account_tokens");
@@ -1275,10 +1362,16 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "rounds");
 
             migrationBuilder.DropTable(
+                name: "security_events");
+
+            migrationBuilder.DropTable(
                 name: "session_entries");
 
             migrationBuilder.DropTable(
                 name: "session_entry_conflicts");
+
+            migrationBuilder.DropTable(
+                name: "sign_in_tries");
 
             migrationBuilder.DropTable(
                 name: "sign_ins");

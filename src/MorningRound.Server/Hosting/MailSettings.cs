@@ -1,6 +1,8 @@
+using MailKit.Net.Smtp;
 using MailKit.Security;
+using MimeKit;
 
-namespace MorningRound.Server.Reminders;
+namespace MorningRound.Server.Hosting;
 
 /// <summary>How mails are handed over, and where their links lead.</summary>
 /// <param name="Server">The mail server; null where none is set up.</param>
@@ -50,6 +52,51 @@ public sealed record MailSettings(MailServer? Server, string Link)
             ),
             link
         );
+    }
+}
+
+/// <summary>How one connection to a mail server is made, and one mail written.</summary>
+internal static class MailWriting
+{
+    /// <summary>Opens a connection, and tells who hands over where the server asks for it.</summary>
+    public static async Task<SmtpClient> ConnectAsync(this MailServer server, CancellationToken cancel)
+    {
+        var client = new SmtpClient();
+        try
+        {
+            await client.ConnectAsync(server.Host, server.Port, server.Security, cancel);
+            if (server.Name.Length > 0)
+                await client.AuthenticateAsync(server.Name, server.Password, cancel);
+            return client;
+        }
+        catch
+        {
+            client.Dispose();
+            throw;
+        }
+    }
+
+    /// <summary>A mail of plain text. The same id makes the same mail, however often it is handed over.</summary>
+    public static MimeMessage Write(
+        this MailServer server,
+        Guid id,
+        DateTimeOffset at,
+        (string Name, string Email) to,
+        string subject,
+        string body
+    )
+    {
+        var message = new MimeMessage
+        {
+            MessageId = $"{id}@morning-round",
+            Date = at,
+            Subject = subject,
+            Body = new TextPart("plain") { Text = body },
+        };
+        message.From.Add(new MailboxAddress("Morning Round", server.From));
+        message.To.Add(new MailboxAddress(to.Name, to.Email));
+        message.Headers.Add(HeaderId.AutoSubmitted, "auto-generated");
+        return message;
     }
 }
 
