@@ -4,7 +4,18 @@ import type { Schemas } from './client';
 // what others show, and features know only those below them.
 
 /** Who is signed in. */
-export const signInKeys = { all: ['session'] as const, invitation: (token: string) => ['invitation', token] as const };
+export const signInKeys = {
+  all: ['session'] as const,
+  invitation: (token: string) => ['invitation', token] as const,
+  mine: ['account'] as const,
+};
+
+/** Who looks after the academy, and what happened. */
+export const peopleKeys = {
+  all: ['people'] as const,
+  log: ['security-log'] as const,
+  student: (id: string) => ['students', id, 'account'] as const,
+};
 
 export const studentKeys = {
   all: ['students'] as const,

@@ -151,11 +151,24 @@ function CoachBar({ person }: { person: Person }) {
       <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary', fontSize: 15 }}>
         <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
           {/* A line of its own is more than the academy's name is worth where there is little room. */}
-          <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
+          <Box component="span" sx={{ display: { xs: 'none', xl: 'inline' } }}>
             {person.academyName} ·{' '}
           </Box>
-          {person.name} · {dayName(person.today)}
+          {dayName(person.today)}
         </Box>
+        <Button component={NavLink} to="/account" aria-label={`${person.name}: your account`}>
+          <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
+            {person.name}
+          </Box>
+          <Box component="span" sx={{ display: { md: 'none' } }}>
+            Account
+          </Box>
+        </Button>
+        {person.role === 'owner' && (
+          <Button component={NavLink} to="/people">
+            People
+          </Button>
+        )}
         <Button component={NavLink} to="/reminders">
           Mail
         </Button>
@@ -175,9 +188,14 @@ function StudentBar({ person }: { person: Person }) {
     <Box component="header" className="no-print" sx={{ maxWidth: 620, width: '100%', mx: 'auto', px: 2, pt: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Mark isShort />
-        <Box component="span" sx={{ color: 'text.secondary', fontSize: 15, lineHeight: 1.15, minWidth: 0 }}>
+        <Button
+          component={NavLink}
+          to="/account"
+          aria-label={`${person.name}: your account`}
+          sx={{ color: 'text.secondary', fontSize: 15, lineHeight: 1.15, minWidth: 0, textAlign: 'left', px: 0.5 }}
+        >
           {person.name}
-        </Box>
+        </Button>
         <Box sx={{ ml: 'auto', display: 'flex', flex: 'none' }}>
           <Button onClick={() => setOutdoor(!isOutdoor)} aria-pressed={isOutdoor}>
             {isOutdoor ? 'Indoor look' : 'Outdoor look'}

@@ -40,6 +40,13 @@ export const router = createBrowserRouter([
     children: [
       { path: '/sign-in', lazy: () => named(import('../features/accounts/SignInPage'), 'SignInPage') },
       { path: '/join/:token', lazy: () => named(import('../features/accounts/JoinPage'), 'JoinPage') },
+      { path: '/forgotten', lazy: () => named(import('../features/accounts/ForgottenPage'), 'ForgottenPage') },
+      { path: '/reset/:accountId/:token', lazy: () => named(import('../features/accounts/ResetPage'), 'ResetPage') },
+      {
+        path: '/confirm/:accountId/:token',
+        lazy: () => named(import('../features/accounts/ConfirmPage'), 'ConfirmPage'),
+      },
+      { path: '/found', lazy: () => named(import('../features/accounts/FoundPage'), 'FoundPage') },
       {
         lazy: () => named(import('./Shell'), 'Shell'),
         children: [
@@ -111,6 +118,12 @@ export const router = createBrowserRouter([
             lazy: () => named(import('../features/testDays/ScorePadPage'), 'ScorePadPage'),
           },
           { path: '/my-report', lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage') },
+          { path: '/account', lazy: () => named(import('../features/accounts/MyAccountPage'), 'MyAccountPage') },
+          { path: '/people', lazy: () => named(import('../features/accounts/PeoplePage'), 'PeoplePage') },
+          {
+            path: '/people/log',
+            lazy: () => named(import('../features/accounts/SecurityLogPage'), 'SecurityLogPage'),
+          },
           { path: '/goals', lazy: () => named(import('../features/review/GoalsPage'), 'GoalsPage') },
           { path: '/walk', lazy: () => named(import('../features/review/WalkPage'), 'WalkPage') },
           { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },

@@ -17,6 +17,18 @@ const days = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC'
 export const dayName = (day: string) =>
   new Intl.DateTimeFormat('en-GB', days).format(new Date(`${day}T00:00:00Z`)).replace(',', '');
 
+/** "Tue 5 May, 18:04", for a moment as the server writes it, by the device's clock. */
+export const moment = (at: string) =>
+  new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  })
+    .format(new Date(at))
+    .replace(',', '');
+
 export const weekday = (day: string) =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(new Date(`${day}T00:00:00Z`));
 

@@ -4,8 +4,8 @@ import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { Navigate, useLocation, useNavigate } from 'react-router';
-import { answer, api } from '../../api/client';
+import { Link, Navigate, useLocation, useNavigate } from 'react-router';
+import { answer, api, Problem } from '../../api/client';
 import { signInKeys } from '../../api/queryKeys';
 import { Mark } from '../../app/Mark';
 import { useSignIn, useTakeSignIn, type Session } from '../../app/signIn';
@@ -13,6 +13,7 @@ import { Field } from '../../ui/Field';
 import { PageHeading } from '../../ui/PageHeading';
 import { ErrorNotice } from '../../ui/states';
 import { DawnRange } from './DawnRange';
+import { askForPasskey, canHavePasskeys } from './passkeys';
 import { WhatIsKept } from './WhatIsKept';
 
 export function SignInPage() {
@@ -20,7 +21,9 @@ export function SignInPage() {
   const takeSession = useTakeSignIn();
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
+  const state = useLocation().state as { from?: string; needsSecondStep?: boolean } | null;
+  const from = state?.from ?? '/';
+  const [needsCode, setNeedsCode] = useState(state?.needsSecondStep ?? false);
   const [error, setError] = useState<Error>();
   const form = useForm({ defaultValues: { email: '', password: '' } });
   // What was known before this page asked says nothing: the sign-in may have run out since.
@@ -32,14 +35,27 @@ export function SignInPage() {
   const enter = async (call: Promise<Session>) => {
     setError(undefined);
     try {
-      await takeSession(await call);
+      const session = await call;
+      if (session.needsSecondStep) {
+        setNeedsCode(true);
+        return;
+      }
+      await takeSession(session);
       void navigate(from);
     } catch (e) {
       setError(e as Error);
     }
   };
+  const withPasskey = async () => {
+    const { options } = await answer(api.POST('/api/accounts/passkey-options'));
+    const credential = await askForPasskey(options).catch(() => {
+      throw new Error('The device gave no passkey. Sign in with your password, or try again.');
+    });
+    return answer(api.POST('/api/accounts/passkey-sign-in', { body: { credential } }));
+  };
   const demo = (as: 'coach' | 'student') => enter(answer(api.POST('/api/accounts/demo-sign-in', { body: { as } })));
 
+  const isAtCode = needsCode && error instanceof Problem && error.fieldError('code') !== undefined;
   return (
     <Box sx={{ minHeight: '100vh', display: 'grid', gridTemplateColumns: { md: '1fr 1fr' } }}>
       <Box
@@ -70,7 +86,17 @@ export function SignInPage() {
           </Box>
         )}
 
-        {!session.isPending && (
+        {needsCode && (
+          <CodeForm
+            enter={(code) => enter(answer(api.POST('/api/accounts/second-step', { body: { code } })))}
+            error={error instanceof Problem ? error.fieldError('code') : undefined}
+            onBack={() => {
+              setNeedsCode(false);
+              setError(undefined);
+            }}
+          />
+        )}
+        {!session.isPending && !needsCode && (
           <Box
             component="form"
             noValidate
@@ -104,10 +130,14 @@ export function SignInPage() {
             >
               Sign in
             </Button>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, alignItems: 'center' }}>
+              <Link to="/forgotten">Forgotten the password?</Link>
+              {canHavePasskeys && <Button onClick={() => void enter(withPasskey())}>Use a passkey</Button>}
+            </Box>
           </Box>
         )}
         <WhatIsKept />
-        {(error ?? session.error) && <ErrorNotice error={(error ?? session.error) as Error} />}
+        {(error ?? session.error) && !isAtCode && <ErrorNotice error={(error ?? session.error) as Error} />}
         <Typography variant="body2" sx={{ mt: 3, color: 'text.secondary' }}>
           New here? Your coach sends you a link.
         </Typography>
@@ -120,6 +150,47 @@ export function SignInPage() {
         }}
       >
         <DawnRange />
+      </Box>
+    </Box>
+  );
+}
+
+interface CodeProps {
+  enter: (code: string) => Promise<void>;
+  error: string | undefined;
+  onBack: () => void;
+}
+
+/** The second step: a code of the app, or one of those kept for a lost phone. */
+function CodeForm({ enter, error, onBack }: CodeProps) {
+  const [code, setCode] = useState('');
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(e) => {
+        e.preventDefault();
+        void enter(code);
+      }}
+      sx={{ mt: 5, display: 'grid', gap: 2, maxWidth: 360 }}
+    >
+      <Typography variant="h3" component="h2">
+        The second step
+      </Typography>
+      <Field
+        label="Code of your app"
+        hint="Or one of the recovery codes you wrote down."
+        value={code}
+        autoFocus
+        autoComplete="one-time-code"
+        onChange={(e) => setCode(e.target.value)}
+        error={error}
+      />
+      <Box>
+        <Button type="submit" variant="contained" disabled={code.trim() === ''}>
+          Come in
+        </Button>
+        <Button onClick={onBack}>Begin again</Button>
       </Box>
     </Box>
   );

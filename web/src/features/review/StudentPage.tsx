@@ -17,7 +17,7 @@ import { GoalPath } from '../progress/GoalPath';
 import { Progress, useProgress } from '../progress/Progress';
 import { StudentWeek } from '../weeks/StudentWeek';
 import { useSheet } from '../weeks/useSheet';
-import { InviteStudent } from '../students/Invite';
+import { InviteStudent } from '../accounts/Invite';
 import { LookFirst } from './LookFirst';
 
 const HandOverDialog = onDemand(() => import('../students/HandOverDialog').then((m) => m.HandOverDialog));

@@ -7,7 +7,6 @@ import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { reviewKeys } from '../../api/queryKeys';
 import { useKeys } from '../../app/keys';
-import { usePerson } from '../../app/signIn';
 import { onDemand } from '../../ui/onDemand';
 import { PageHeading } from '../../ui/PageHeading';
 import { dayName, dueInWords, hands, levels, percent, statuses } from '../../ui/format';
@@ -15,7 +14,6 @@ import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, Key, Loading, ErrorNotice } from '../../ui/states';
 import { OpenPainList } from '../../ui/OpenPainList';
 import { useTestDays } from '../testDays/queries';
-import { InviteCoach } from '../students/Invite';
 import { everybody, WhoseButtons } from '../students/WhoseButtons';
 import { TeeLine } from './TeeLine';
 
@@ -26,7 +24,6 @@ const mostRows = 500;
 
 /** The coach's home: the students as bays, in the order in which they need a look. */
 export function TeeLinePage() {
-  const person = usePerson();
   const [isWhole, setIsWhole] = useState(false);
   const [whose, setWhose] = useState('');
   const walk = { ...(isWhole && { rows: mostRows }), ...(whose === everybody && { everybody: true }) };
@@ -89,7 +86,6 @@ export function TeeLinePage() {
               {due > 0 && <Due>{`${due} due`}</Due>}
             </Button>
           )}
-          {person.role === 'owner' && <InviteCoach />}
           <Button variant="outlined" onClick={() => setIsAdding(true)}>
             Add a student
           </Button>

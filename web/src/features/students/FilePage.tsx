@@ -9,7 +9,8 @@ import { studentKeys } from '../../api/queryKeys';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/signIn';
 import { PageHeading } from '../../ui/PageHeading';
-import { seasons } from '../../ui/format';
+import { moment, seasons } from '../../ui/format';
+import { onDemand } from '../../ui/onDemand';
 import { LocalDraftNotices } from '../../ui/LocalDraftNotices';
 import { Key, Loading, ErrorNotice } from '../../ui/states';
 import { useLocalDraft } from '../../ui/useLocalDraft';
@@ -17,6 +18,8 @@ import { CoachFields, coachFieldNames } from './CoachFields';
 import { CoachSummary } from './CoachSummary';
 import { OwnFields, ownFieldNames } from './OwnFields';
 import { useStudent } from './queries';
+
+const StudentAccount = onDemand(() => import('../accounts/StudentAccount').then((m) => m.StudentAccount));
 
 type FileView = Schemas['StudentFileView'];
 
@@ -37,6 +40,7 @@ export function FilePage() {
     <FileForm
       key={studentId}
       view={file.data}
+      name={student.data?.name ?? ''}
       title={person.role === 'student' ? 'My file' : `${student.data?.name ?? ''}: file`}
       back={person.role === 'student' ? undefined : `/students/${studentId}`}
     />
@@ -53,7 +57,14 @@ const fieldNames = new Map<string, string>([
   ...named('coach', coachFieldNames),
 ]);
 
-function FileForm({ view, title, back }: { view: FileView; title: string; back: string | undefined }) {
+interface FormProps {
+  view: FileView;
+  name: string;
+  title: string;
+  back: string | undefined;
+}
+
+function FileForm({ view, name, title, back }: FormProps) {
   const queries = useQueryClient();
   const [current, setCurrent] = useState(view);
   const draft = useLocalDraft(`file-${view.studentId}`, view.file, view.version);
@@ -150,6 +161,7 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
             onChange={(own) => draft.set({ own })}
           />
           {!current.canChangeAll && <CoachSummary coach={file.coach ?? {}} />}
+          {current.canChangeAll && <StudentAccount studentId={view.studentId} name={name} />}
           <Changes view={current} />
         </Box>
       </Box>
@@ -158,7 +170,6 @@ function FileForm({ view, title, back }: { view: FileView; title: string; back: 
 }
 
 function Changes({ view }: { view: FileView }) {
-  const when = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
   return (
     <Box component="section" aria-label="Changes" sx={{ mt: 4 }}>
       <Typography variant="h2">Who changed what</Typography>
@@ -168,7 +179,7 @@ function Changes({ view }: { view: FileView }) {
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.5 }}>
         {view.changes.map((c) => (
           <li key={c.at}>
-            {when.format(new Date(c.at))}, {c.name}: {c.fields.map((f) => fieldNames.get(f) ?? f).join(', ')}
+            {moment(c.at)}, {c.name}: {c.fields.map((f) => fieldNames.get(f) ?? f).join(', ')}
           </li>
         ))}
       </Box>

@@ -50,7 +50,7 @@ export function HandOverDialog({ student, goesAlong, onClose }: Props) {
         {coaches.isPending && <Loading what="the coaches" />}
         {coaches.error && <ErrorNotice error={coaches.error} onRetry={() => void coaches.refetch()} />}
         {coaches.data && others.length === 0 && (
-          <Box>There is no other coach in this academy yet. Its owner invites one on the tee line.</Box>
+          <Box>There is no other coach in this academy yet. Its owner invites one under People.</Box>
         )}
         {others.length > 0 && (
           <>

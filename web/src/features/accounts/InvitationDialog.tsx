@@ -4,22 +4,25 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import type { Schemas } from '../../api/client';
+import { moment } from '../../ui/format';
 
 interface Props {
   /** Whom the link lets in. */
   who: string;
-  path: string;
+  link: Schemas['InvitationLink'];
   onClose: () => void;
 }
 
 /** A one-time link, to be sent to whom it lets in. */
-export function InvitationDialog({ who, path, onClose }: Props) {
-  const url = window.location.origin + path;
+export function InvitationDialog({ who, link, onClose }: Props) {
+  const url = window.location.origin + link.path;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="invite-title">
       <DialogTitle id="invite-title">A link for {who}</DialogTitle>
       <DialogContent>
-        Send this link. It works once, for seven days; making a new one ends this one.
+        Send this link to {who} and to nobody else: whoever opens it first is in. It works once, until{' '}
+        {moment(link.expiresAt)}.
         <Box
           component="output"
           data-testid="invitation-link"
