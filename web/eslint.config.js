@@ -14,6 +14,7 @@ const floors = [
   'sessions',
   'programmes',
   'weeks',
+  'guardians',
   'reminders',
   'progress',
   'competitions',

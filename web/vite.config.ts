@@ -42,6 +42,7 @@ const coachParts = [
   'StartDialog',
   'StudentAccount',
   'StudentDialog',
+  'StudentGuardians',
   'StudentPage',
   'TakeAwayDialog',
   'TeeLinePage',

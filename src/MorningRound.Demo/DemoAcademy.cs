@@ -28,7 +28,12 @@ internal sealed class DemoAcademy(MorningRoundDb db, DomainClock clock) : IDemo
     /// <summary>The account behind a demo button; null where there is no demo.</summary>
     public async Task<Account?> AccountAsync(DemoPerson person, CancellationToken cancel)
     {
-        var name = person == DemoPerson.Coach ? DemoSquad.Coach : DemoSquad.SignedInStudent;
+        var name = person switch
+        {
+            DemoPerson.Coach => DemoSquad.Coach,
+            DemoPerson.Guardian => DemoSquad.Guardian,
+            _ => DemoSquad.SignedInStudent,
+        };
         return await db.Users.SingleOrDefaultAsync(
             u => u.Name == name && db.Academies.Any(a => a.Id == u.AcademyId && a.DemoDay != null),
             cancel

@@ -200,7 +200,7 @@ internal static class DemoFiles
                     [Club.Driver, Club.Hybrid, .. UsualIrons, Club.PitchingWedge, Club.SandWedge]
                 ),
             },
-            "Jonne Weilander" => new StudentFile
+            DemoSquad.Junior => new StudentFile
             {
                 Own = new StudentSection
                 {
@@ -215,7 +215,7 @@ internal static class DemoFiles
                     Approach = Approach.PlayIt,
                     Guardian = new Guardian
                     {
-                        Name = "Sanna Weilander",
+                        Name = DemoSquad.Guardian,
                         Contact = "sanna.weilander@example.net",
                         ConsentedOn = today.AddDays(-90),
                     },

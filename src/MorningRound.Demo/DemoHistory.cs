@@ -11,6 +11,7 @@ using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
+using MorningRound.Server.Guardians;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
@@ -79,7 +80,8 @@ internal sealed class DemoHistory
         _students = new StudentService(db, _clock);
         _rounds = new RoundService(db, _clock);
         _standings = new StandingService(db, new ResultHistory(db));
-        _files = new StudentFileService(db, _clock, _rounds, new NoStandings());
+        var log = new SecurityLog(db, _clock, new HttpContextAccessor(), _students);
+        _files = new StudentFileService(db, _clock, _rounds, new NoStandings(), log);
         _places = new PlaceService(db, _clock);
         _courses = new CourseService(db, _clock);
         _drills = new DrillService(db, _clock, _files);
@@ -142,6 +144,7 @@ internal sealed class DemoHistory
         await LayOutMailsAsync(cancel);
         await LayOutWordsAsync(cancel);
         await LayOutTestDaysAsync(cancel);
+        await LayOutGuardianAsync(cancel);
         await transaction.CommitAsync(cancel);
         _db.ChangeTracker.Clear();
     }
@@ -493,6 +496,24 @@ internal sealed class DemoHistory
             },
             cancel
         );
+
+    /// <summary>The junior's mother, who consented when the file says so.</summary>
+    private async Task LayOutGuardianAsync(CancellationToken cancel)
+    {
+        var (child, accountId) = (_studentIds[DemoSquad.Junior], _ids.Next());
+        var file = await _files.FileAsync(_coach, child, cancel);
+        AddAccount(file.Coach.Guardian!.Name, AcademyRole.Guardian, null, accountId);
+        _db.Guardianships.Add(
+            new GuardianshipRow
+            {
+                AcademyId = _coach.AcademyId,
+                StudentId = child,
+                AccountId = accountId,
+                ConsentedAt = new DateTimeOffset(file.Coach.Guardian.ConsentedOn!.Value, new TimeOnly(18, 40), TimeSpan.Zero),
+            }
+        );
+        await _db.SaveChangesAsync(cancel);
+    }
 
     private void AddAccount(string name, AcademyRole role, Guid? studentId, Guid accountId)
     {

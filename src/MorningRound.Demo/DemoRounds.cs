@@ -32,7 +32,7 @@ internal static class DemoRounds
         ["Carla Vintholm"] = new DemoScoring(0.7, 0.36, 0.03, 0.02, 1) { Away = MeadowCourse },
         ["Henrik Solmar"] = new DemoScoring(0.5, 0.42, 0.1, 0.05, 2),
         // Sure of the tee shot, afraid of the chip; it is the other way round.
-        ["Jonne Weilander"] = new DemoScoring(0.25, 0.3, 0.15, 0.33, 2),
+        [DemoSquad.Junior] = new DemoScoring(0.25, 0.3, 0.15, 0.33, 2),
         ["Pia Ruskamo"] = new DemoScoring(0.28, 0.16, 0.16, 0.12, 3) { NotesHoles = false },
         ["Nadia Ferrolin"] = new DemoScoring(0.45, 0.4, 0.1, 0.06, 6) { NotesHoles = false, Away = MeadowCourse },
         ["Bram Keelstra"] = new DemoScoring(0.5, 0.42, 0.3, 0.05, 2),

@@ -84,6 +84,12 @@ internal static class DemoSquad
     /// <summary>The student who is signed in by the demo's button.</summary>
     public const string SignedInStudent = "Otto Lanevik";
 
+    /// <summary>A minor, whose guardian sees the week too.</summary>
+    public const string Junior = "Jonne Weilander";
+
+    /// <summary>The junior's mother.</summary>
+    public const string Guardian = "Sanna Weilander";
+
     /// <summary>Came for a trial lesson last week.</summary>
     public const string OnTrial = "Ines Holtmark";
 
@@ -160,7 +166,7 @@ internal static class DemoSquad
         },
         // A belief against the numbers: sure of the tee shot, afraid of the chip; it is the other way round.
         new(
-            "Jonne Weilander",
+            Junior,
             Hand.Right,
             Level.Improving,
             "Junior, 14. School first; brings his own music.",
@@ -273,14 +279,14 @@ internal static class DemoSquad
     public static IReadOnlyList<int> TestWeeksAgo { get; } = [8, 4];
 
     /// <summary>Who is tested.</summary>
-    public static IReadOnlyList<string> Tested { get; } = ["Tilda Brockhus", "Jonne Weilander", "Nadia Ferrolin", "Pia Ruskamo"];
+    public static IReadOnlyList<string> Tested { get; } = ["Tilda Brockhus", Junior, "Nadia Ferrolin", "Pia Ruskamo"];
 
     /// <summary>The squads, and who is in them.</summary>
     public static IReadOnlyDictionary<string, IReadOnlyList<string>> Squads { get; } =
         new Dictionary<string, IReadOnlyList<string>>
         {
             ["Cup team"] = ["Carla Vintholm", "Bram Keelstra", "Henrik Solmar", "Rafe Dunvale"],
-            [Beginners] = ["Tilda Brockhus", OnTrial, "Jonne Weilander"],
+            [Beginners] = ["Tilda Brockhus", OnTrial, Junior],
             ["After work"] = [SignedInStudent, "Nadia Ferrolin", "Pia Ruskamo"],
         };
 

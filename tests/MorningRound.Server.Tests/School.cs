@@ -56,6 +56,18 @@ public sealed class School
         };
     }
 
+    /// <summary>A guardian of a student, who is a minor from now on, and has consented.</summary>
+    public async Task<Browser> GuardianAsync(Guid studentId, string name = "guardian")
+    {
+        await MakeMinorAsync(studentId);
+        return await JoinAsync(Server, await GuardiansLinkAsync(studentId), $"{name}@{Name}.example", consents: true);
+    }
+
+    public Task MakeMinorAsync(Guid studentId) => WriteFileAsync(studentId, new { coach = new { age = "twelveToSeventeen" } });
+
+    public async Task<string> GuardiansLinkAsync(Guid studentId) =>
+        (await Coach.PostAsync($"/api/students/{studentId}/guardians/invitations")).Get<string>("path");
+
     public static object StudentInput(string name = "Somebody Made-Up", string note = "") =>
         new
         {
@@ -403,7 +415,13 @@ public sealed class School
         return (await JoinAsync(server, link.Get<string>("path"), email), id);
     }
 
-    public static async Task<Browser> JoinAsync(TestServer server, string link, string email, string? academy = null)
+    public static async Task<Browser> JoinAsync(
+        TestServer server,
+        string link,
+        string email,
+        string? academy = null,
+        bool consents = false
+    )
     {
         var browser = server.NewBrowser();
         var joined = await browser.PostAsync(
@@ -415,6 +433,7 @@ public sealed class School
                 name = "Somebody Made-Up",
                 academyName = academy,
                 timeZone = "UTC",
+                consents,
             }
         );
         Assert.Equal(HttpStatusCode.OK, joined.Status);

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join as pathOf } from 'node:path';
 import { expect, type Browser, type Page } from '@playwright/test';
 import { isClean } from './clean';
-import { addStudent, comeIn, join, onPhone, signIn, test, toStudent } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, signIn, test, toStudent } from './people';
 
 const password = 'a made-up password';
 
@@ -205,6 +205,57 @@ test('signing out everywhere ends the other phone too', async ({ browser, page }
   await expect(phone).toHaveURL(/sign-in/);
   await other.goto('/my-progress');
   await expect(other).toHaveURL(/sign-in/);
+});
+
+test('a guardian consents by a link, sees the week, and takes consent back, which closes the account', async ({
+  browser,
+  page,
+}) => {
+  await comeIn(page, 'coach');
+  const child = await onPhone(browser);
+  await join(child, await addStudent(page, 'Ebbe Strand-Lund'), 'ebbe@osier-island.example');
+  await toStudent(page);
+  await page.goto(`${page.url()}/file`);
+  await page.getByLabel('Age').selectOption('12 to 17');
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await expect(page.getByTestId('file-state')).toHaveText('saved');
+  await page.getByRole('button', { name: 'Link for a guardian' }).click();
+  const link = await page.getByTestId('invitation-link').innerText();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+
+  const guardian = await onPhone(browser);
+  await guardian.goto(link);
+  await guardian.getByLabel('Your name').fill('Grit Strand');
+  await guardian.getByLabel('E-mail').fill('grit@osier-island.example');
+  await guardian.getByLabel('Password').fill(password);
+  await guardian.getByRole('button', { name: 'Consent, and come in' }).click();
+  await expect(guardian.getByRole('alert').first()).toContainText('Without a guardian');
+  await isClean(guardian, 'consent');
+  await guardian.getByRole('checkbox').check();
+  await guardian.getByRole('button', { name: 'Consent, and come in' }).click();
+  await expect(guardian.getByRole('heading', { level: 1, name: 'Ebbe Strand-Lund' })).toBeVisible();
+  await expect(guardian.getByText('Nothing is set for this week')).toBeVisible();
+
+  await setAndPublish(page, /Putts from both ends/, '2026-05-07');
+  await guardian.reload();
+  await expect(guardian.getByRole('heading', { level: 2, name: 'Putts from both ends' })).toBeVisible();
+  await isClean(guardian, 'a guardian’s week');
+  // Nothing else is theirs.
+  await guardian.goto('/tee-line');
+  await expect(guardian).toHaveURL(/my-children/);
+
+  await guardian.getByRole('button', { name: 'Take my consent back …' }).click();
+  await guardian.getByRole('button', { name: 'Take it back' }).click();
+  await expect(guardian.getByText(/You took your consent back on/)).toBeVisible();
+  await isClean(guardian, 'consent taken back');
+  await child.goto('/my-progress');
+  await expect(child).toHaveURL(/sign-in/);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Guardians' })).toContainText('took consent back');
+  await page.getByRole('button', { name: 'Let in again' }).click();
+  await expect(page.getByRole('region', { name: 'Account' }).getByRole('alert')).toContainText(
+    'The guardian has taken back consent.',
+  );
 });
 
 test('whoever holds the secret founds an academy, and sees nothing of the other', async ({ browser, baseURL }) => {

@@ -23,7 +23,7 @@ export const test = base.extend<{ phonesArePutAway: undefined }>({
 });
 
 /** Signs in as one of the demo's people; a student's week is opened. The buttons themselves are pressed in slice.spec.ts. */
-export async function comeIn(page: Page, as: 'coach' | 'student') {
+export async function comeIn(page: Page, as: 'coach' | 'student' | 'guardian') {
   expect((await page.request.post('/api/accounts/demo-sign-in', { data: { as } })).status()).toBe(200);
   if (as === 'student') await toMyWeek(page);
 }

@@ -192,6 +192,9 @@ public sealed record Guardian
 
     /// <summary>None while they have not consented; nothing can be published to the student until then.</summary>
     public DateOnly? ConsentedOn { get; init; }
+
+    /// <summary>When they took their consent back; null where they did not. Whoever took it back has not consented.</summary>
+    public DateOnly? WithdrewOn { get; init; }
 }
 
 /// <summary>A competition the student prepares for.</summary>
@@ -338,4 +341,7 @@ public sealed record StudentFile
 
     /// <summary>Whether a session may be published to the student: a minor needs a guardian who has consented.</summary>
     public bool MayBePublishedTo => !IsMinor || Coach.Guardian?.ConsentedOn is not null;
+
+    /// <summary>Whether a guardian took consent back, and nobody gave it since: then the student is not let in.</summary>
+    public bool IsConsentWithdrawn => IsMinor && Coach.Guardian?.WithdrewOn is not null;
 }

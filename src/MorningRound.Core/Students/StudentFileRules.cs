@@ -205,7 +205,13 @@ public static class StudentFileRules
             errors
                 .RequireText(guardian.Name, $"{path}.guardian.name", LongestLine)
                 .AllowText(guardian.Contact, $"{path}.guardian.contact", LongestLine)
-                .RequirePast(guardian.ConsentedOn, today, $"{path}.guardian.consentedOn");
+                .RequirePast(guardian.ConsentedOn, today, $"{path}.guardian.consentedOn")
+                .RequirePast(guardian.WithdrewOn, today, $"{path}.guardian.withdrewOn")
+                .Require(
+                    guardian.ConsentedOn is null || guardian.WithdrewOn is null,
+                    $"{path}.guardian.consentedOn",
+                    "Consent is either given or taken back."
+                );
         }
     }
 

@@ -9,6 +9,7 @@ public enum DemoPerson
 {
     Coach,
     Student,
+    Guardian,
 }
 
 public sealed record DemoSignIn([property: JsonRequired] DemoPerson As);
@@ -194,7 +195,9 @@ public sealed record InvitationLink(string Path, DateTimeOffset ExpiresAt);
 /// <summary>What a link is for. No academy means: the first one is to be set up.</summary>
 public sealed record InvitationView(string? AcademyName, AcademyRole Role, string? StudentName);
 
-/// <summary>What somebody fills in to accept. A student's name is known; an owner also names the academy.</summary>
+/// <summary>
+/// What somebody fills in to accept. A student's name is known; an owner also names the academy, a guardian consents.
+/// </summary>
 public sealed record Acceptance
 {
     public required string Email { get; init; }
@@ -207,4 +210,10 @@ public sealed record Acceptance
 
     /// <summary>An IANA name such as Europe/Lisbon; only for a new academy.</summary>
     public string? TimeZone { get; init; }
+
+    /// <summary>Whether a guardian says that the child may practise here; only for guardians.</summary>
+    public bool Consents { get; init; }
 }
+
+/// <summary>A guardian who has an account already consents for one more child.</summary>
+public sealed record FurtherConsent(string Token, bool Consents);

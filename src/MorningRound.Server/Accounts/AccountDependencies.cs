@@ -16,6 +16,19 @@ public interface IStudentNames
     );
 }
 
+/// <summary>Guardians' consent for minors. Guardians are a capability that builds on this one.</summary>
+public interface IConsents
+{
+    /// <summary>
+    /// Notes that a guardian consents, and lets them see what is theirs to see of the child. Whether consent had been taken back
+    /// before.
+    /// </summary>
+    Task<bool> GiveAsync(Account guardian, Guid studentId, CancellationToken cancel);
+
+    /// <summary>Whether consent for a student was taken back, and not given since.</summary>
+    Task<bool> IsWithdrawnAsync(Guid academyId, Guid studentId, CancellationToken cancel);
+}
+
 /// <summary>What another capability keeps for an account, and has to let go of when the account is taken away.</summary>
 public interface IAccountEnding
 {

@@ -42,7 +42,9 @@ public static class AccountEndpoints
                     service.WithPasskeyAsync(passkey, cancel)
             )
             .AllowAnonymous();
-        accounts.MapPost("/sign-out", (SignInService service) => Done(service.SignOutAsync()));
+        accounts
+            .MapPost("/sign-out", (SignInService service) => Done(service.SignOutAsync()))
+            .RequireAuthorization(Policies.Anybody);
         accounts
             .MapPost(
                 "/demo-sign-in",
@@ -111,7 +113,7 @@ public static class AccountEndpoints
     /// <summary>Somebody's own account.</summary>
     private static void MapMyAccount(this IEndpointRouteBuilder accounts)
     {
-        var mine = accounts.MapGroup("/mine");
+        var mine = accounts.MapGroup("/mine").RequireAuthorization(Policies.Anybody);
         mine.MapGet("/", (Caller caller, MyAccountService service, CancellationToken cancel) => service.GetAsync(caller, cancel));
         mine.MapPost(
             "/password",

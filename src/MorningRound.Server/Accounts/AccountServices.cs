@@ -63,13 +63,12 @@ public static class AccountServices
             });
         services
             .AddAuthorizationBuilder()
-            .SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireAuthenticatedUser().Build())
-            .AddPolicy(Policies.Owner, policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Owner)))
-            .AddPolicy(
-                Policies.Coach,
-                policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Owner), nameof(AcademyRole.Coach))
-            )
-            .AddPolicy(Policies.Student, policy => policy.RequireClaim(Caller.RoleClaim, nameof(AcademyRole.Student)));
+            .SetFallbackPolicy(For(AcademyRole.Owner, AcademyRole.Coach, AcademyRole.Student))
+            .AddPolicy(Policies.Anybody, For(Enum.GetValues<AcademyRole>()))
+            .AddPolicy(Policies.Owner, For(AcademyRole.Owner))
+            .AddPolicy(Policies.Coach, For(AcademyRole.Owner, AcademyRole.Coach))
+            .AddPolicy(Policies.Student, For(AcademyRole.Student))
+            .AddPolicy(Policies.Guardian, For(AcademyRole.Guardian));
         services.AddHttpContextAccessor().AddSingleton<KnownDevices>();
         services.AddSingleton<AccountMails>().AddHostedService(provider => provider.GetRequiredService<AccountMails>());
         return services
@@ -83,6 +82,12 @@ public static class AccountServices
             .AddScoped<FoundingService>()
             .AddScoped<PeopleService>();
     }
+
+    private static AuthorizationPolicy For(params AcademyRole[] roles) =>
+        new AuthorizationPolicyBuilder()
+            .RequireAuthenticatedUser()
+            .RequireClaim(Caller.RoleClaim, [.. roles.Select(role => role.ToString())])
+            .Build();
 
     private static Task Answer(HttpResponse response, int status)
     {

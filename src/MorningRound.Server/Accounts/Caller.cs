@@ -45,4 +45,8 @@ public static class Policies
     public const string Owner = "owner";
     public const string Coach = "coach";
     public const string Student = "student";
+    public const string Guardian = "guardian";
+
+    /// <summary>Everybody who is signed in, guardians too. What says nothing else is for owners, coaches and students.</summary>
+    public const string Anybody = "anybody";
 }

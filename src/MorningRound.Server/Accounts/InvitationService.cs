@@ -12,23 +12,30 @@ public sealed class InvitationService(
     AccountLinks links,
     SecurityLog log,
     TimeProvider realClock,
-    IStudentNames students
+    IStudentNames students,
+    IConsents consents,
+    PeopleService people
 )
 {
     private static readonly TimeSpan Lifetime = TimeSpan.FromDays(7);
 
-    /// <summary>Makes a link for a student, or for a coach. Older unused links for the same student stop working.</summary>
+    /// <summary>
+    /// Makes a link for a student, a student's guardian, or a coach. Older ones of a student for the same role stop working.
+    /// </summary>
     public async Task<InvitationLink> InviteAsync(Caller caller, AcademyRole role, Guid? studentId, CancellationToken cancel)
     {
         if (studentId is not null)
         {
             await db
-                .Invitations.Where(i => i.AcademyId == caller.AcademyId && i.StudentId == studentId && i.UsedAt == null)
+                .Invitations.Where(i =>
+                    i.AcademyId == caller.AcademyId && i.StudentId == studentId && i.Role == role && i.UsedAt == null
+                )
                 .ExecuteDeleteAsync(cancel);
         }
 
         var link = await AddAsync(caller.AcademyId, role, studentId, caller.AccountId, cancel);
-        await log.AddAsync(caller, SecurityEventKind.Invited, cancel, studentId: studentId);
+        var kind = role == AcademyRole.Guardian ? SecurityEventKind.GuardianInvited : SecurityEventKind.Invited;
+        await log.AddAsync(caller, kind, cancel, studentId: studentId);
         return link;
     }
 
@@ -59,31 +66,68 @@ public sealed class InvitationService(
         var invitation = await UsableAsync(token, cancel);
         Check(acceptance, invitation);
 
-        // The row is claimed first: of two people using one link at once, one finds it used.
-        var claimed = await db
-            .Invitations.Where(i => i.TokenHash == invitation.TokenHash && i.UsedAt == null)
-            .ExecuteUpdateAsync(set => set.SetProperty(i => i.UsedAt, realClock.GetUtcNow()), cancel);
-        if (claimed == 0)
-            throw ApiProblemException.NotFound("invitation");
+        await ClaimAsync(invitation, cancel);
         var academyId = invitation.AcademyId ?? await opening.OpenAsync(acceptance.AcademyName!, acceptance.TimeZone!, cancel);
-        var name = invitation.StudentId is { } studentId
-            ? (await students.NameAsync(academyId, studentId, cancel))!
-            : acceptance.Name!;
+        var isStudent = invitation.Role == AcademyRole.Student;
+        var name = isStudent ? (await students.NameAsync(academyId, invitation.StudentId!.Value, cancel))! : acceptance.Name!;
         var account = await opening.AddAsync(
             academyId,
             invitation.Role,
-            invitation.StudentId,
+            isStudent ? invitation.StudentId : null,
             name,
             acceptance.Email,
             acceptance.Password
         );
+        if (invitation is { Role: AcademyRole.Guardian, StudentId: { } child })
+            await ConsentAsync(account, child, cancel);
         if (invitation.AcademyId is null)
             await opening.SetUpAsync(academyId, cancel);
-        await log.AddAsync(academyId, SecurityEventKind.Joined, cancel, account.Id, account.Id, account.StudentId);
+        await log.AddAsync(academyId, SecurityEventKind.Joined, cancel, account.Id, account.Id, invitation.StudentId);
         await transaction.CommitAsync(cancel);
         links.SendConfirmation(account.Email!);
         return account;
     }
+
+    /// <summary>Uses a guardian's link up for a guardian who has an account: one more child, or consent given anew.</summary>
+    public async Task ConsentFurtherAsync(Caller caller, FurtherConsent consent, CancellationToken cancel)
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        var invitation = await UsableAsync(consent.Token, cancel);
+        if (invitation is not { Role: AcademyRole.Guardian, StudentId: { } child } || invitation.AcademyId != caller.AcademyId)
+            throw NoSuchInvitation();
+        if (!consent.Consents)
+            throw NotConsented();
+        await ClaimAsync(invitation, cancel);
+        var account = await db.Users.SingleAsync(u => u.Id == caller.AccountId, cancel);
+        await ConsentAsync(account, child, cancel);
+        await transaction.CommitAsync(cancel);
+    }
+
+    /// <summary>A child's account that was closed because consent was taken back is open again.</summary>
+    private async Task ConsentAsync(Account guardian, Guid child, CancellationToken cancel)
+    {
+        if (!await consents.GiveAsync(guardian, child, cancel))
+            return;
+        var timeZone = await db.Academies.Where(a => a.Id == guardian.AcademyId).Select(a => a.TimeZone).SingleAsync(cancel);
+        var caller = new Caller(guardian.AcademyId, AcademyRole.Guardian, null, timeZone, guardian.Id);
+        await people.FollowConsentAsync(caller, child, AccountState.Active, cancel);
+    }
+
+    /// <summary>The row is claimed first: of two people using one link at once, one finds it used.</summary>
+    private async Task ClaimAsync(Invitation invitation, CancellationToken cancel)
+    {
+        var claimed = await db
+            .Invitations.Where(i => i.TokenHash == invitation.TokenHash && i.UsedAt == null)
+            .ExecuteUpdateAsync(set => set.SetProperty(i => i.UsedAt, realClock.GetUtcNow()), cancel);
+        if (claimed == 0)
+            throw NoSuchInvitation();
+    }
+
+    private static ApiProblemException NotConsented() =>
+        ApiProblemException.Invalid("consents", "Without a guardian's consent nothing is set up for a child.");
+
+    private static ApiProblemException NoSuchInvitation() =>
+        ApiProblemException.NotFound("invitation: it was used, has expired, or was never made. Ask for a new link");
 
     private async Task<InvitationLink> AddAsync(
         Guid? academyId,
@@ -116,7 +160,7 @@ public sealed class InvitationService(
         var errors = new FieldErrors();
         AcademyOpening.Check(
             errors,
-            invitation.StudentId is null ? acceptance.Name ?? "" : null,
+            invitation.Role == AcademyRole.Student ? null : acceptance.Name ?? "",
             acceptance.Email,
             acceptance.Password
         );
@@ -124,6 +168,8 @@ public sealed class InvitationService(
             AcademyOpening.CheckAcademy(errors, acceptance.AcademyName ?? "", acceptance.TimeZone ?? "", "academyName");
         if (errors.Found.Count > 0)
             throw ApiProblemException.Invalid(errors.Found);
+        if (invitation.Role == AcademyRole.Guardian && !acceptance.Consents)
+            throw NotConsented();
     }
 
     private async Task<Invitation> UsableAsync(string token, CancellationToken cancel)
@@ -133,6 +179,6 @@ public sealed class InvitationService(
         return await db
                 .Invitations.AsNoTracking()
                 .SingleOrDefaultAsync(i => i.TokenHash == hash && i.UsedAt == null && i.ExpiresAt > now, cancel)
-            ?? throw ApiProblemException.NotFound("invitation: it was used, has expired, or was never made. Ask for a new link");
+            ?? throw NoSuchInvitation();
     }
 }

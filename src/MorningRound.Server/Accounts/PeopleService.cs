@@ -15,6 +15,7 @@ public sealed class PeopleService(
     SecurityLog log,
     TimeProvider realClock,
     IStudentNames students,
+    IConsents consents,
     IEnumerable<IAccountEnding> endings
 )
 {
@@ -25,7 +26,8 @@ public sealed class PeopleService(
 
     public async Task<IReadOnlyList<CoachView>> CoachesAsync(Caller caller, CancellationToken cancel) =>
         await db
-            .Users.Where(u => u.AcademyId == caller.AcademyId && u.Role != AcademyRole.Student && u.State == AccountState.Active)
+            .Users.Staff()
+            .Where(u => u.AcademyId == caller.AcademyId && u.State == AccountState.Active)
             .OrderBy(u => u.Name)
             .ThenBy(u => u.Id)
             .Select(u => new CoachView(u.Id, u.Name))
@@ -37,7 +39,8 @@ public sealed class PeopleService(
         var (signedIn, now) = (db.SignIns, realClock.GetUtcNow());
         var staff = await db
             .Users.AsNoTracking()
-            .Where(u => u.AcademyId == caller.AcademyId && u.Role != AcademyRole.Student && u.State != AccountState.Removed)
+            .Staff()
+            .Where(u => u.AcademyId == caller.AcademyId && u.State != AccountState.Removed)
             .OrderBy(u => u.Role == AcademyRole.Owner ? 0 : 1)
             .ThenBy(u => u.Name)
             .ThenBy(u => u.Id)
@@ -86,7 +89,7 @@ public sealed class PeopleService(
     /// <summary>Makes a coach an owner, or an owner a coach. An academy keeps an owner.</summary>
     public async Task ChangeRoleAsync(Caller caller, Guid accountId, AcademyRole role, CancellationToken cancel)
     {
-        if (role == AcademyRole.Student)
+        if (role is not (AcademyRole.Owner or AcademyRole.Coach))
             throw ApiProblemException.Invalid("role", "A coach can be made an owner, and an owner a coach.");
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         await LockAsync(caller, cancel);
@@ -148,8 +151,37 @@ public sealed class PeopleService(
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         await LockAsync(caller, cancel);
+        if (state == AccountState.Active && await consents.IsWithdrawnAsync(caller.AcademyId, studentId, cancel))
+            throw ApiProblemException.Conflict(
+                "The guardian has taken back consent.",
+                "state",
+                "Make a link for the guardian; once they consent again, the account is open."
+            );
         await ChangeStateAsync(caller, await StudentsAsync(caller, studentId, cancel), state, cancel);
         await transaction.CommitAsync(cancel);
+    }
+
+    /// <summary>Closes or opens a student's account, where there is one, as part of the caller's transaction.</summary>
+    public async Task FollowConsentAsync(Caller caller, Guid studentId, AccountState state, CancellationToken cancel)
+    {
+        await LockAsync(caller, cancel);
+        var account = await db.Users.SingleOrDefaultAsync(
+            u => u.AcademyId == caller.AcademyId && u.StudentId == studentId,
+            cancel
+        );
+        if (account is not null)
+            await ChangeStateAsync(caller, account, state, cancel);
+    }
+
+    /// <summary>Takes away the account of a guardian without a child here, as part of the caller's transaction.</summary>
+    public async Task RemoveGuardianAsync(Caller caller, Guid accountId, CancellationToken cancel)
+    {
+        await LockAsync(caller, cancel);
+        var account = await db.Users.SingleAsync(
+            u => u.AcademyId == caller.AcademyId && u.Id == accountId && u.Role == AcademyRole.Guardian,
+            cancel
+        );
+        await ChangeStateAsync(caller, account, AccountState.Removed, cancel);
     }
 
     /// <summary>A link by which a student chooses a new password, to hand over.</summary>
@@ -264,14 +296,13 @@ public sealed class PeopleService(
         db.Database.ExecuteSqlAsync($"SELECT FROM academies WHERE id = {caller.AcademyId} FOR UPDATE", cancel);
 
     private async Task<Account> StaffAsync(Caller caller, Guid accountId, CancellationToken cancel) =>
-        await db.Users.SingleOrDefaultAsync(
-            u =>
-                u.AcademyId == caller.AcademyId
-                && u.Id == accountId
-                && u.Role != AcademyRole.Student
-                && u.State != AccountState.Removed,
-            cancel
-        ) ?? throw ApiProblemException.NotFound("coach");
+        await db
+            .Users.Staff()
+            .SingleOrDefaultAsync(
+                u => u.AcademyId == caller.AcademyId && u.Id == accountId && u.State != AccountState.Removed,
+                cancel
+            )
+        ?? throw ApiProblemException.NotFound("coach");
 
     private async Task<Account> StudentsAsync(Caller caller, Guid studentId, CancellationToken cancel) =>
         await db.Users.SingleOrDefaultAsync(u => u.AcademyId == caller.AcademyId && u.StudentId == studentId, cancel)

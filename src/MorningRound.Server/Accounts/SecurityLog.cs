@@ -14,6 +14,7 @@ public enum SecurityEventKind
     SignInsEnded,
     Joined,
     Invited,
+    GuardianInvited,
     InvitationRevoked,
     PasswordChanged,
     PasswordLinkMade,
@@ -31,6 +32,9 @@ public enum SecurityEventKind
     AcademyChanged,
     AcademyFounded,
     CareNotesSeen,
+    ConsentGiven,
+    ConsentWithdrawn,
+    GuardianRemoved,
 }
 
 /// <summary>
@@ -69,6 +73,12 @@ internal sealed class SecurityEventMapping : IEntityTypeConfiguration<SecurityEv
         builder.Property(e => e.Address).HasMaxLength(64);
         builder.HasIndex(e => new { e.AcademyId, e.Id });
         builder.HasIndex(e => e.At);
+        builder.HasIndex(e => new
+        {
+            e.AcademyId,
+            e.StudentId,
+            e.At,
+        });
     }
 }
 
@@ -109,6 +119,24 @@ public sealed class SecurityLog(MorningRoundDb db, TimeProvider realClock, IHttp
             """,
             cancel
         );
+    }
+
+    /// <summary>Notes what somebody does again and again once in twenty-four hours. Two at once may note it twice.</summary>
+    public async Task AddOnceADayAsync(Caller by, SecurityEventKind kind, Guid studentId, CancellationToken cancel)
+    {
+        var yesterday = realClock.GetUtcNow() - TimeSpan.FromDays(1);
+        if (
+            !await db.SecurityEvents.AnyAsync(
+                e =>
+                    e.AcademyId == by.AcademyId
+                    && e.StudentId == studentId
+                    && e.ActorId == by.AccountId
+                    && e.Kind == kind
+                    && e.At > yesterday,
+                cancel
+            )
+        )
+            await AddAsync(by, kind, cancel, studentId: studentId);
     }
 
     /// <summary>A page of an academy's log, the latest first.</summary>

@@ -83,7 +83,7 @@ public sealed class CalendarService(MorningRoundDb db, DomainClock clock) : IAcc
             ).SingleOrDefaultAsync(cancel) ?? throw ApiProblemException.NotFound("calendar");
         var week = IsoWeek.Of(clock.Today(whose.TimeZone));
         var (oldest, newest) = (week.Plus(-WeeksBack).Monday, week.Plus(WeeksAhead).Monday);
-        var isCoach = whose.Role != AcademyRole.Student;
+        var isCoach = whose.Role is AcademyRole.Owner or AcademyRole.Coach;
         var students = db.Students;
         var all = students.Where(s => s.AcademyId == whose.AcademyId);
         var shown = isCoach ? all.LookedAfterBy(whose.Id) : all.Where(s => s.Id == whose.StudentId);

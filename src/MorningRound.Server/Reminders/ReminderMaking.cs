@@ -33,9 +33,12 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
 
     /// <summary>The kinds that somebody can get.</summary>
     public static IReadOnlyList<ReminderKind> KindsFor(AcademyRole role) =>
-        role == AcademyRole.Student
-            ? [ReminderKind.WeekPublished, ReminderKind.Tomorrow, ReminderKind.Thursday]
-            : [ReminderKind.Pain, ReminderKind.Monday];
+        role switch
+        {
+            AcademyRole.Student => [ReminderKind.WeekPublished, ReminderKind.Tomorrow, ReminderKind.Thursday],
+            AcademyRole.Guardian => [],
+            _ => [ReminderKind.Pain, ReminderKind.Monday],
+        };
 
     /// <summary>Makes everything that is due now.</summary>
     public async Task MakeAsync(CancellationToken cancel)
@@ -287,13 +290,13 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
     private IQueryable<Account> Wanting(ReminderKind kind)
     {
         var (choices, beginsOn) = (db.ReminderChoices, BeginsOn(kind));
-        var isForStudents = KindsFor(AcademyRole.Student).Contains(kind);
+        AcademyRole[] roles = [.. Enum.GetValues<AcademyRole>().Where(role => KindsFor(role).Contains(kind))];
         return db
             .Users.AsNoTracking()
             .Where(u =>
                 u.Email != null
                 && u.State == AccountState.Active
-                && (u.Role == AcademyRole.Student) == isForStudents
+                && roles.Contains(u.Role)
                 && (
                     choices.Where(c => c.AccountId == u.Id && c.Kind == kind).Select(c => (bool?)c.IsOn).FirstOrDefault()
                     ?? beginsOn

@@ -4,6 +4,7 @@ using MorningRound.Server.Competitions;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Exports;
+using MorningRound.Server.Guardians;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
@@ -45,6 +46,7 @@ public static class MorningRoundServer
         api.MapProgrammes();
         api.MapWeeks();
         api.MapSessions();
+        api.MapGuardians();
         api.MapCalendars();
         api.MapReminders();
         api.MapProgress();

@@ -13,6 +13,7 @@ using MorningRound.Server.Competitions;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Exports;
+using MorningRound.Server.Guardians;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
@@ -105,6 +106,12 @@ internal static class ServiceRegistration
             .AddScoped<ProgrammeWeeks>()
             .AddScoped<StudentWeekService>()
             .AddScoped<WordService>();
+        services
+            .AddScoped<GuardianService>()
+            .AddScoped<ChildWeekService>()
+            .AddScoped<ConsentService>()
+            .AddScoped<IConsents>(provider => provider.GetRequiredService<ConsentService>())
+            .AddScoped<IAccountEnding>(provider => provider.GetRequiredService<ConsentService>());
         services
             .AddScoped<CalendarService>()
             .AddScoped<IAccountEnding>(provider => provider.GetRequiredService<CalendarService>());

@@ -4,12 +4,15 @@ using Microsoft.EntityFrameworkCore.Metadata.Builders;
 
 namespace MorningRound.Server.Storage;
 
-/// <summary>What somebody may do inside their academy. An owner is a coach who may also invite coaches.</summary>
+/// <summary>What somebody may do inside their academy. An owner is a coach who also looks after its people.</summary>
 public enum AcademyRole
 {
     Owner,
     Coach,
     Student,
+
+    /// <summary>Answers for a minor, and sees what is theirs to see of that child alone.</summary>
+    Guardian,
 }
 
 /// <summary>Whether somebody may sign in. A change ends every sign-in of the account at its next call.</summary>
@@ -51,6 +54,13 @@ public sealed class Academy
 
     /// <summary>The day the demo's history was laid out for; null in a real academy.</summary>
     public DateOnly? DemoDay { get; init; }
+}
+
+internal static class AccountQueries
+{
+    /// <summary>Of some accounts those that look after students: owners and coaches.</summary>
+    public static IQueryable<Account> Staff(this IQueryable<Account> accounts) =>
+        accounts.Where(a => a.Role == AcademyRole.Owner || a.Role == AcademyRole.Coach);
 }
 
 internal sealed class AccountMappings : IEntityTypeConfiguration<Account>, IEntityTypeConfiguration<Academy>

@@ -13,7 +13,13 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Students;
 
 /// <summary>The students' files. A coach may change all of one, a student their own part of their own.</summary>
-public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILostStrokes rounds, IStandings standings)
+public sealed class StudentFileService(
+    MorningRoundDb db,
+    DomainClock clock,
+    ILostStrokes rounds,
+    IStandings standings,
+    SecurityLog log
+)
 {
     private const int ChangesShown = 12;
 
@@ -33,6 +39,7 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILo
             ).SingleOrDefaultAsync(cancel) ?? throw ApiProblemException.NotFound("student");
         var row = (StudentFileRow?)found.Row;
         var file = row?.Document ?? new StudentFile();
+        await NoteReadingAsync(caller, studentId, file, cancel);
         var changes = await (
             from change in db.StudentChanges
             join account in db.Users on change.AccountId equals account.Id
@@ -55,6 +62,13 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILo
             LostStrokes = await rounds.InWordsAsync(caller, studentId, found.Level, cancel),
             Changes = changes,
         };
+    }
+
+    /// <summary>Notes for the owner that somebody reads what stands in a minor's file about pain and care.</summary>
+    public async Task NoteReadingAsync(Caller caller, Guid studentId, StudentFile file, CancellationToken cancel)
+    {
+        if (caller.IsCoach && file is { IsMinor: true, Coach.PainfulParts.Count: > 0 })
+            await log.AddOnceADayAsync(caller, SecurityEventKind.CareNotesSeen, studentId, cancel);
     }
 
     /// <summary>What drills fill in from a student.</summary>
@@ -120,17 +134,7 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILo
                     )
                         throw ApiProblemException.Forbidden(notTheirs, "Your coach keeps this part of the file.");
                     row.Document = caller.IsCoach ? file : row.Document with { Own = file.Own };
-                    db.StudentChanges.Add(
-                        new StudentChangeRow
-                        {
-                            Id = Guid.CreateVersion7(),
-                            AcademyId = caller.AcademyId,
-                            StudentId = studentId,
-                            AccountId = caller.AccountId,
-                            At = clock.GetUtcNow(),
-                            Fields = fields,
-                        }
-                    );
+                    Note(caller, studentId, fields);
                 },
             },
             cancel
@@ -138,6 +142,44 @@ public sealed class StudentFileService(MorningRoundDb db, DomainClock clock, ILo
         await standings.RefreshAsync(caller.AcademyId, studentId, clock.Today(caller.TimeZone), cancel);
         return await GetAsync(caller, studentId, cancel);
     }
+
+    /// <summary>
+    /// Changes who answers for a minor, as part of the caller's transaction. Whoever edits the file meanwhile finds a newer one.
+    /// </summary>
+    public async Task ChangeGuardianAsync(
+        Caller caller,
+        Guid studentId,
+        Func<Guardian?, Guardian?> change,
+        CancellationToken cancel
+    )
+    {
+        var row = await db
+            .StudentFiles.FromSql(
+                $"""
+                SELECT * FROM student_files
+                WHERE academy_id = {caller.AcademyId} AND student_id = {studentId} FOR UPDATE
+                """
+            )
+            .SingleAsync(cancel);
+        row.Document = row.Document with { Coach = row.Document.Coach with { Guardian = change(row.Document.Coach.Guardian) } };
+        row.Version++;
+        Note(caller, studentId, ["coach.guardian"]);
+        await db.SaveChangesAsync(cancel);
+        await standings.RefreshAsync(caller.AcademyId, studentId, clock.Today(caller.TimeZone), cancel);
+    }
+
+    private void Note(Caller caller, Guid studentId, string[] fields) =>
+        db.StudentChanges.Add(
+            new StudentChangeRow
+            {
+                Id = Guid.CreateVersion7(),
+                AcademyId = caller.AcademyId,
+                StudentId = studentId,
+                AccountId = caller.AccountId,
+                At = clock.GetUtcNow(),
+                Fields = fields,
+            }
+        );
 
     private IQueryable<StudentFileRow> RowsOf(Caller caller, Guid studentId) =>
         db.StudentFiles.Where(f => f.AcademyId == caller.AcademyId && f.StudentId == studentId);

@@ -96,14 +96,9 @@ public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStud
     {
         await EnsureExistsAsync(caller, id, cancel);
         if (
-            !await db.Users.AnyAsync(
-                u =>
-                    u.AcademyId == caller.AcademyId
-                    && u.Id == coachId
-                    && u.Role != AcademyRole.Student
-                    && u.State == AccountState.Active,
-                cancel
-            )
+            !await db
+                .Users.Staff()
+                .AnyAsync(u => u.AcademyId == caller.AcademyId && u.Id == coachId && u.State == AccountState.Active, cancel)
         )
             throw ApiProblemException.Invalid("coachId", "There is no such coach in this academy.");
         await db.SaveAsync(

@@ -106,6 +106,10 @@ public class StudentFileTests
         Assert.False(Of(AgeBand.TwelveToSeventeen).MayBePublishedTo);
         Assert.False(Of(AgeBand.UnderTwelve, new Guardian { Name = "Somebody" }).MayBePublishedTo);
         Assert.True(Of(AgeBand.UnderTwelve, new Guardian { Name = "Somebody", ConsentedOn = Day }).MayBePublishedTo);
+        var withdrawn = Of(AgeBand.UnderTwelve, new Guardian { Name = "Somebody", WithdrewOn = Day });
+        Assert.Equal((false, true), (withdrawn.MayBePublishedTo, withdrawn.IsConsentWithdrawn));
+        // Whoever is of age answers for themselves.
+        Assert.False(Of(AgeBand.Adult, new Guardian { Name = "Somebody", WithdrewOn = Day }).IsConsentWithdrawn);
     }
 
     [Fact]
@@ -187,6 +191,21 @@ public class StudentFileTests
             },
         };
         Assert.Equal([path], StudentFileRules.Check(file, Day).Select(e => e.Path));
+    }
+
+    [Fact]
+    public void Consent_is_either_given_or_taken_back()
+    {
+        var both = new Guardian
+        {
+            Name = "Somebody",
+            ConsentedOn = Day,
+            WithdrewOn = Day,
+        };
+        Assert.Equal(
+            ["coach.guardian.consentedOn"],
+            StudentFileRules.Check(new StudentFile { Coach = new CoachSection { Guardian = both } }, Day).Select(e => e.Path)
+        );
     }
 
     [Fact]

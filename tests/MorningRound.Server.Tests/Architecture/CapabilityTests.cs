@@ -30,6 +30,7 @@ public class CapabilityTests
         "Sessions",
         "Programmes",
         "Weeks",
+        "Guardians",
         "Calendars",
         "Reminders",
         "Progress",

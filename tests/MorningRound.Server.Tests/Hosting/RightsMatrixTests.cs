@@ -27,10 +27,22 @@ public class RightsMatrixTests
         "other student",
         "coach elsewhere",
         "student elsewhere",
+        "guardian",
     ];
 
     /// <summary>One row: the endpoint as it is routed, a call to it, and the status for each of <see cref="Callers"/>.</summary>
-    private sealed record Row(string Method, string Route, Func<Ids, (string Path, object? Body)> Call, int[] Statuses);
+    private sealed record Row(string Method, string Route, Func<Ids, (string Path, object? Body)> Call, int[] Statuses)
+    {
+        /// <summary>
+        /// The status for a caller. A guardian, the last of them, is refused wherever a row does not say otherwise: what is open
+        /// to those who are not signed in, and their own account, is theirs too.
+        /// </summary>
+        public int StatusOf(int caller) =>
+            caller < Statuses.Length ? Statuses[caller]
+            : Statuses[0] != 401 || Statuses.Distinct().Count() == 1 ? Statuses[0]
+            : Route.StartsWith("/api/accounts/mine", StringComparison.Ordinal) || Route == "/api/accounts/sign-out" ? Statuses[3]
+            : 403;
+    }
 
     /// <summary>Rows to act on that no earlier cell has changed or taken away, each made when a call first names it.</summary>
     private sealed class Ids(School school)
@@ -143,6 +155,9 @@ public class RightsMatrixTests
     private static readonly int[] AnybodyHere = [401, 200, 200, 200, 200, 404, 404];
 
     private static readonly int[] OwnersOfAny = [401, 200, 403, 403, 403, 403, 403];
+
+    private static int[] OnlyGuardians(int status) => [401, 403, 403, 403, 403, 403, 403, status];
+
     private static readonly int[] OwnersDo = [401, 204, 403, 403, 403, 403, 403];
 
     /// <summary>Anybody may ask it of their own account, and what is asked here will not do.</summary>
@@ -214,8 +229,8 @@ public class RightsMatrixTests
                         password = "long enough words",
                     }
                 ),
-            // Six tries are free from one place, and the seventh waits.
-            [422, 422, 422, 422, 422, 422, 423]
+            // Six tries are free from one place, and those after them wait.
+            [422, 422, 422, 422, 422, 422, 423, 423]
         ),
         new("GET", "/api/accounts/mine/", _ => ("/api/accounts/mine", null), AnybodySignedIn),
         new(
@@ -855,6 +870,40 @@ public class RightsMatrixTests
             _ => ("/api/weeks/2026-W31/answer", ("If-Match", (object)new { text = "Yes." })),
             [401, 403, 403, 200, 404, 403, 404]
         ),
+        // A guardian of the other student: the student is no child of theirs, and only guardians ask here.
+        new("GET", "/api/guardian/children", _ => ("/api/guardian/children", null), OnlyGuardians(200)),
+        new(
+            "GET",
+            "/api/guardian/children/{studentId:guid}/weeks/{week}",
+            i => ($"/api/guardian/children/{i.Student}/weeks/{TestServer.Week}", null),
+            OnlyGuardians(404)
+        ),
+        new(
+            "POST",
+            "/api/guardian/children/{studentId:guid}/withdrawal",
+            i => ($"/api/guardian/children/{i.Student}/withdrawal", null),
+            OnlyGuardians(404)
+        ),
+        new(
+            "POST",
+            "/api/guardian/consents",
+            _ => ("/api/guardian/consents", new { token = "guessed", consents = true }),
+            OnlyGuardians(404)
+        ),
+        new("GET", "/api/students/{studentId:guid}/guardians/", i => ($"/api/students/{i.Student}/guardians", null), CoachesHere),
+        // The student is of age.
+        new(
+            "POST",
+            "/api/students/{studentId:guid}/guardians/invitations",
+            i => ($"/api/students/{i.Student}/guardians/invitations", null),
+            [401, 409, 409, 403, 403, 404, 403]
+        ),
+        new(
+            "DELETE",
+            "/api/students/{studentId:guid}/guardians/{accountId:guid}",
+            i => ($"/api/students/{i.Student}/guardians/{i.Account}", null),
+            [401, 404, 404, 403, 403, 404, 403]
+        ),
         new("GET", "/health/live", _ => ("/health/live", null), Anybody),
         new("GET", "/health/ready", _ => ("/health/ready", null), Anybody),
         new("GET", "/openapi/{documentName}.json", _ => ("/openapi/v1.json", null), Anybody),
@@ -887,6 +936,7 @@ public class RightsMatrixTests
             here.OtherStudent,
             elsewhere.Coach,
             elsewhere.Student,
+            await here.GuardianAsync(here.OtherStudentId),
         ];
         var wrong = new List<string>();
         var ids = new Ids(here);
@@ -899,7 +949,7 @@ public class RightsMatrixTests
                 var (path, body) = row.Call(ids);
                 if (ids.Count > already)
                     known = null;
-                var expected = row.Statuses[caller];
+                var expected = row.StatusOf(caller);
                 // What one refused call left is what the next one finds.
                 var before = expected >= 400 ? known ?? await FingerprintAsync(server) : "";
                 var answer = await CallAsync(browsers[caller], row.Method, path, body);
@@ -946,7 +996,16 @@ public class RightsMatrixTests
 
     private static async Task SignInAgainAsync(Browser[] browsers)
     {
-        string[] names = ["owner@First", "coach@First", "student@First", "other@First", "coach@Second", "student@Second"];
+        string[] names =
+        [
+            "owner@First",
+            "coach@First",
+            "student@First",
+            "other@First",
+            "coach@Second",
+            "student@Second",
+            "guardian@First",
+        ];
         foreach (var (browser, name) in browsers.Skip(1).Zip(names))
             await browser.PostAsync("/api/accounts/sign-in", new { email = $"{name}.example", password = "a made-up password" });
     }
@@ -1013,6 +1072,7 @@ public class RightsMatrixTests
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM programme_runs t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM programme_waits t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM squad_members t),
+                  (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM guardianships t),
                   (SELECT md5(string_agg(t::text, ',' ORDER BY t::text)) FROM session_entry_conflicts t)) AS "Value"
                 """
             )

@@ -25,6 +25,14 @@ export const studentKeys = {
   file: (id: string) => ['students', id, 'file'] as const,
 };
 
+/** What guardians see, and who they are. */
+export const guardianKeys = {
+  children: ['children'] as const,
+  weeksOf: (studentId: string) => ['children', studentId] as const,
+  week: (studentId: string, week: string) => ['children', studentId, week] as const,
+  of: (studentId: string) => ['students', studentId, 'guardians'] as const,
+};
+
 export const placeKeys = { all: ['places'] as const };
 
 export const courseKeys = { all: ['courses'] as const };

@@ -4336,6 +4336,261 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/guardian/children': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChildView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/guardian/children/{studentId}/weeks/{week}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+          week: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChildWeekView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/guardian/children/{studentId}/withdrawal': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/guardian/consents': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['FurtherConsent'];
+        };
+      };
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/students/{studentId}/guardians': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GuardianView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/students/{studentId}/guardians/invitations': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['InvitationLink'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/students/{studentId}/guardians/{accountId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+          accountId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/calendar': {
     parameters: {
       query?: never;
@@ -5288,13 +5543,14 @@ export interface components {
       timeZone: string;
     };
     /** @enum {string} */
-    AcademyRole: 'owner' | 'coach' | 'student';
+    AcademyRole: 'owner' | 'coach' | 'student' | 'guardian';
     Acceptance: {
       email: string;
       password: string;
       name?: null | string;
       academyName?: null | string;
       timeZone?: null | string;
+      consents?: boolean;
     };
     /** @enum {string} */
     AccountState: 'active' | 'disabled' | 'removed';
@@ -5570,6 +5826,53 @@ export interface components {
       day: string;
       text: string;
     };
+    ChildPain: {
+      text: string;
+      /** Format: date */
+      since: string;
+      /** Format: date */
+      lastOn: string;
+    };
+    ChildSession: {
+      title: string;
+      purpose: string;
+      /** Format: date */
+      day: null | string;
+      requirement: components['schemas']['Requirement'];
+      status: components['schemas']['SessionStatus'];
+      /** Format: int32 */
+      minutes: number;
+      completion: components['schemas']['Completed'];
+      strip: components['schemas']['StripSegment'][];
+    };
+    ChildView: {
+      /** Format: uuid */
+      studentId: string;
+      name: string;
+      /** Format: date-time */
+      consentedAt: string;
+      /** Format: date-time */
+      withdrawnAt: null | string;
+      isGrownUp: boolean;
+    };
+    ChildWeekView: {
+      /** Format: uuid */
+      studentId: string;
+      name: string;
+      week: string;
+      previous: string;
+      next: string;
+      /** Format: date */
+      monday: string;
+      /** Format: date */
+      today: string;
+      sessions: components['schemas']['ChildSession'][];
+      completion: components['schemas']['Completed'];
+      before: components['schemas']['PastWeek'][];
+      pain: components['schemas']['ChildPain'][];
+      word: string;
+      saidBy: string;
+    };
     /** @enum {string} */
     Club:
       | 'driver'
@@ -5776,7 +6079,7 @@ export interface components {
       change?: null | components['schemas']['WeekChange'];
     };
     /** @enum {string} */
-    DemoPerson: 'coach' | 'student';
+    DemoPerson: 'coach' | 'student' | 'guardian';
     DemoSignIn: {
       as: components['schemas']['DemoPerson'];
     };
@@ -6439,6 +6742,10 @@ export interface components {
       email: string;
       password: string;
     };
+    FurtherConsent: {
+      token: string;
+      consents: boolean;
+    };
     GoalForecast: {
       /** Format: double */
       weeks: number;
@@ -6513,6 +6820,20 @@ export interface components {
       contact?: string;
       /** Format: date */
       consentedOn?: null | string;
+      /** Format: date */
+      withdrewOn?: null | string;
+    };
+    GuardianView: {
+      /** Format: uuid */
+      accountId: string;
+      name: string;
+      email: string;
+      /** Format: date-time */
+      consentedAt: string;
+      /** Format: date-time */
+      withdrawnAt: null | string;
+      /** Format: date-time */
+      seenAt: null | string;
     };
     /** @enum {string} */
     GuessedQuantity: 'length' | 'rise' | 'slope' | 'aimPoint' | 'carry';
@@ -7254,6 +7575,16 @@ export interface components {
       accountId: string;
       token: string;
       password: string;
+    };
+    PastWeek: {
+      /** Format: date */
+      monday: string;
+      /** Format: double */
+      fraction: null | number;
+      /** Format: int32 */
+      sessions: number;
+      /** Format: int32 */
+      sessionsDone: number;
     };
     PatternStep: {
       shape: components['schemas']['ShotShape'];
@@ -8218,6 +8549,7 @@ export interface components {
       | 'signInsEnded'
       | 'joined'
       | 'invited'
+      | 'guardianInvited'
       | 'invitationRevoked'
       | 'passwordChanged'
       | 'passwordLinkMade'
@@ -8234,7 +8566,10 @@ export interface components {
       | 'removed'
       | 'academyChanged'
       | 'academyFounded'
-      | 'careNotesSeen';
+      | 'careNotesSeen'
+      | 'consentGiven'
+      | 'consentWithdrawn'
+      | 'guardianRemoved';
     SecurityLine: {
       /** Format: uuid */
       id: string;
@@ -9128,6 +9463,7 @@ export interface components {
       coach?: components['schemas']['CoachSection'];
       isMinor?: boolean;
       mayBePublishedTo?: boolean;
+      isConsentWithdrawn?: boolean;
     };
     StudentFileView: {
       /** Format: uuid */

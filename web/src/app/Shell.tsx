@@ -41,8 +41,9 @@ export function Shell() {
 }
 
 function SignedIn({ session, person }: { session: Session | undefined; person: Person }) {
-  const isStudent = person.role === 'student';
-  const isPractising = useLocation().pathname.startsWith('/practice/');
+  const isCoach = person.role === 'owner' || person.role === 'coach';
+  const { pathname } = useLocation();
+  const isPractising = pathname.startsWith('/practice/');
   useEffect(() => startSending(person.accountId), [person.accountId]);
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
@@ -57,7 +58,7 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
       >
         Skip to the page
       </Box>
-      {!isPractising && (isStudent ? <StudentBar person={person} /> : <CoachBar person={person} />)}
+      {!isPractising && (isCoach ? <CoachBar person={person} /> : <PhoneBar person={person} />)}
       {session?.demo?.isStale && (
         <Box role="status" sx={{ px: 3, py: 1, bgcolor: 'glow', color: '#2b1a06', fontSize: 15 }}>
           This demo was laid out for {dayName(session.demo.madeFor)} and has grown old. Renew it with{' '}
@@ -67,10 +68,14 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
       <Box
         component="main"
         id="content"
-        sx={{ flex: 1, width: '100%', maxWidth: isStudent ? 620 : 1360, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 6 }}
+        sx={{ flex: 1, width: '100%', maxWidth: isCoach ? 1360 : 620, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 6 }}
       >
         <PersonContext value={person}>
-          <Outlet />
+          {person.role === 'guardian' && !guardiansPages.includes(pathname) ? (
+            <Navigate replace to="/my-children" />
+          ) : (
+            <Outlet />
+          )}
         </PersonContext>
       </Box>
       <Box
@@ -92,6 +97,19 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
     </Box>
   );
 }
+
+/** What a guardian can open. */
+const guardiansPages = ['/my-children', '/account'];
+
+/** What stands above a student's pages, and above a guardian's. */
+const phonePages = {
+  student: [
+    ['/my-week', 'My week'],
+    ['/my-progress', 'My progress'],
+    ['/my-file', 'My file'],
+  ],
+  guardian: [['/my-children', 'The week']],
+} as const;
 
 const link = {
   position: 'relative',
@@ -182,7 +200,7 @@ function CoachBar({ person }: { person: Person }) {
   );
 }
 
-function StudentBar({ person }: { person: Person }) {
+function PhoneBar({ person }: { person: Person }) {
   const [isOutdoor, setOutdoor] = useOutdoor();
   return (
     <Box component="header" className="no-print" sx={{ maxWidth: 620, width: '100%', mx: 'auto', px: 2, pt: 1 }}>
@@ -204,15 +222,11 @@ function StudentBar({ person }: { person: Person }) {
         </Box>
       </Box>
       <Box component="nav" aria-label="Main" sx={{ display: 'flex', gap: 3, mt: 0.5 }}>
-        <Box component={NavLink} to="/my-week" sx={{ ...link, py: 1.5 }}>
-          My week
-        </Box>
-        <Box component={NavLink} to="/my-progress" sx={{ ...link, py: 1.5 }}>
-          My progress
-        </Box>
-        <Box component={NavLink} to="/my-file" sx={{ ...link, py: 1.5 }}>
-          My file
-        </Box>
+        {phonePages[person.role === 'guardian' ? 'guardian' : 'student'].map(([to, name]) => (
+          <Box key={to} component={NavLink} to={to} sx={{ ...link, py: 1.5 }}>
+            {name}
+          </Box>
+        ))}
       </Box>
     </Box>
   );

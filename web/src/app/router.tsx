@@ -1,12 +1,19 @@
 import { createBrowserRouter, Navigate, useRouteError } from 'react-router';
 import { onDemand } from '../ui/onDemand';
 import { ErrorNotice } from '../ui/states';
-import { usePerson } from './signIn';
+import { usePerson, type Person } from './signIn';
 
-/** Home is the tee line for a coach and the own week for a student. */
+/** Home is the tee line for a coach, the own week for a student, a child's week for a guardian. */
 function Home() {
-  return <Navigate replace to={usePerson().role === 'student' ? '/my-week' : '/tee-line'} />;
+  return <Navigate replace to={homes[usePerson().role]} />;
 }
+
+const homes: Record<Person['role'], string> = {
+  owner: '/tee-line',
+  coach: '/tee-line',
+  student: '/my-week',
+  guardian: '/my-children',
+};
 
 function Broken() {
   const error = useRouteError();
@@ -33,6 +40,16 @@ async function bench() {
   return { element: <BenchPage SetFor={SetForDialog} /> };
 }
 
+const StudentGuardians = onDemand(() =>
+  import('../features/guardians/StudentGuardians').then((m) => m.StudentGuardians),
+);
+
+/** A student's file, and who answers for a minor. */
+async function file() {
+  const { FilePage } = await import('../features/students/FilePage');
+  return { element: <FilePage Guardians={StudentGuardians} /> };
+}
+
 export const router = createBrowserRouter([
   {
     errorElement: <Broken />,
@@ -53,7 +70,7 @@ export const router = createBrowserRouter([
           { index: true, element: <Home /> },
           { path: '/tee-line', lazy: () => named(import('../features/review/TeeLinePage'), 'TeeLinePage') },
           { path: '/students/:id', lazy: () => named(import('../features/review/StudentPage'), 'StudentPage') },
-          { path: '/students/:id/file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
+          { path: '/students/:id/file', lazy: file },
           {
             path: '/students/:id/warm-up',
             lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage'),
@@ -118,6 +135,10 @@ export const router = createBrowserRouter([
             lazy: () => named(import('../features/testDays/ScorePadPage'), 'ScorePadPage'),
           },
           { path: '/my-report', lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage') },
+          {
+            path: '/my-children',
+            lazy: () => named(import('../features/guardians/MyChildrenPage'), 'MyChildrenPage'),
+          },
           { path: '/account', lazy: () => named(import('../features/accounts/MyAccountPage'), 'MyAccountPage') },
           { path: '/people', lazy: () => named(import('../features/accounts/PeoplePage'), 'PeoplePage') },
           {

@@ -41,7 +41,10 @@ function People() {
         <Button component={Link} to="/people/log" variant="outlined">
           What happened
         </Button>
-        <Invite label="Invite a coach" who="the coach" make={invite} onMade={() => void people.refetch()} />
+        {/* A list that is still on its way might not hold the new link. */}
+        {people.data && (
+          <Invite label="Invite a coach" who="the coach" make={invite} onMade={() => void people.refetch()} />
+        )}
       </Box>
       {people.isPending && <Loading what="the people" />}
       {people.error && <ErrorNotice error={people.error} onRetry={() => void people.refetch()} />}
@@ -150,7 +153,7 @@ function Open({ people }: { people: PeopleView }) {
       {people.invitations.length === 0 && <Empty title="None">A link is good once, for seven days.</Empty>}
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {people.invitations.map((i) => {
-          const whose = i.studentName ?? 'a coach';
+          const whose = i.role === 'guardian' ? `a guardian of ${i.studentName ?? ''}` : (i.studentName ?? 'a coach');
           return (
             <Box
               component="li"

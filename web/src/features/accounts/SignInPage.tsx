@@ -53,7 +53,8 @@ export function SignInPage() {
     });
     return answer(api.POST('/api/accounts/passkey-sign-in', { body: { credential } }));
   };
-  const demo = (as: 'coach' | 'student') => enter(answer(api.POST('/api/accounts/demo-sign-in', { body: { as } })));
+  const demo = (as: 'coach' | 'student' | 'guardian') =>
+    enter(answer(api.POST('/api/accounts/demo-sign-in', { body: { as } })));
 
   const isAtCode = needsCode && error instanceof Problem && error.fieldError('code') !== undefined;
   return (
@@ -81,6 +82,9 @@ export function SignInPage() {
               </Button>
               <Button variant="outlined" onClick={() => void demo('student')}>
                 Come in as a student
+              </Button>
+              <Button variant="outlined" onClick={() => void demo('guardian')}>
+                Come in as a guardian
               </Button>
             </Box>
           </Box>

@@ -18,6 +18,7 @@ const words: Record<Line['kind'], (line: Line) => string> = {
   signInsEnded: (l) => `${actor(l)} ended sign-ins of ${whose(l)} account`,
   joined: (l) => `${l.account ?? gone} joined by a link`,
   invited: (l) => `${actor(l)} made a link for ${l.student ?? 'a coach'}`,
+  guardianInvited: (l) => `${actor(l)} made a link for a guardian of ${l.student ?? gone}`,
   invitationRevoked: (l) => `${actor(l)} took a link back`,
   passwordChanged: (l) => `${actor(l)} changed ${whose(l)} password`,
   passwordLinkMade: (l) => `${actor(l)} made a link by which ${l.account ?? gone} chooses a new password`,
@@ -34,6 +35,9 @@ const words: Record<Line['kind'], (line: Line) => string> = {
   removed: (l) => `${actor(l)} took ${whose(l)} account away`,
   academyChanged: (l) => `${actor(l)} changed the academy’s name or zone`,
   academyFounded: (l) => `${actor(l)} founded the academy`,
+  consentGiven: (l) => `${actor(l)} consented for ${l.student ?? gone}`,
+  consentWithdrawn: (l) => `${actor(l)} took back consent for ${l.student ?? gone}`,
+  guardianRemoved: (l) => `${actor(l)} let ${l.account ?? gone} see nothing of ${l.student ?? gone} any more`,
   careNotesSeen: (l) => `${actor(l)} read the care notes of ${l.student ?? gone}`,
 };
 

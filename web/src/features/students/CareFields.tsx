@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client';
 import { usePerson } from '../../app/signIn';
 import { DayField } from '../../ui/DayField';
 import { Choice, Field, optionsOf } from '../../ui/Field';
-import { bodyParts as bodyPartNames } from '../../ui/format';
+import { bodyParts as bodyPartNames, dayName } from '../../ui/format';
 import { columns, type PartProps } from './coachSection';
 
 /** What to be careful with, by part of the body, and who cleared it. */
@@ -109,9 +109,10 @@ export function Guardian({ coach, set, errorAt }: PartProps) {
           label="Consented on"
           value={guardian.consentedOn ?? ''}
           error={errorAt('coach.guardian.consentedOn')}
-          onChange={(day) => change({ consentedOn: day || null })}
+          onChange={(day) => change({ consentedOn: day || null, ...(day && { withdrewOn: null }) })}
         />
       </Box>
+      {guardian.withdrewOn && <Box role="note">Consent was taken back on {dayName(guardian.withdrewOn)}.</Box>}
       <Button onClick={() => set({ guardian: null })}>Take out</Button>
     </Box>
   );

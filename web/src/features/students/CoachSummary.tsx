@@ -67,7 +67,11 @@ export function CoachSummary({ coach }: { coach: Coachs }) {
         {guardian && (
           <Entry name="Guardian">
             {guardian.name},{' '}
-            {guardian.consentedOn ? `consented on ${dayName(guardian.consentedOn)}` : 'has not consented yet'}
+            {guardian.consentedOn
+              ? `consented on ${dayName(guardian.consentedOn)}`
+              : guardian.withdrewOn
+                ? `took consent back on ${dayName(guardian.withdrewOn)}`
+                : 'has not consented yet'}
           </Entry>
         )}
       </Box>

@@ -23,8 +23,11 @@ const StudentAccount = onDemand(() => import('../accounts/StudentAccount').then(
 
 type FileView = Schemas['StudentFileView'];
 
+/** What stands in a file about a student's guardians; a feature above this one shows it. */
+export type GuardiansPart = React.ComponentType<{ studentId: string; name: string }>;
+
 /** A student's file: as the coach keeps it, and as the student sees it and keeps their own part. */
-export function FilePage() {
+export function FilePage({ Guardians }: { Guardians?: GuardiansPart }) {
   const { id } = useParams();
   const person = usePerson();
   const studentId = id ?? person.studentId ?? '';
@@ -41,11 +44,14 @@ export function FilePage() {
       key={studentId}
       view={file.data}
       name={student.data?.name ?? ''}
+      Guardians={Guardians}
       title={person.role === 'student' ? 'My file' : `${student.data?.name ?? ''}: file`}
       back={person.role === 'student' ? undefined : `/students/${studentId}`}
     />
   );
 }
+
+const isMinor = ({ file }: FileView) => file.coach?.age === 'underTwelve' || file.coach?.age === 'twelveToSeventeen';
 
 const named = (part: string, names: Record<string, string>) =>
   Object.entries(names).map(([field, name]) => [`${part}.${field}`, name] as const);
@@ -62,9 +68,10 @@ interface FormProps {
   name: string;
   title: string;
   back: string | undefined;
+  Guardians: GuardiansPart | undefined;
 }
 
-function FileForm({ view, name, title, back }: FormProps) {
+function FileForm({ view, name, title, back, Guardians }: FormProps) {
   const queries = useQueryClient();
   const [current, setCurrent] = useState(view);
   const draft = useLocalDraft(`file-${view.studentId}`, view.file, view.version);
@@ -161,6 +168,9 @@ function FileForm({ view, name, title, back }: FormProps) {
             onChange={(own) => draft.set({ own })}
           />
           {!current.canChangeAll && <CoachSummary coach={file.coach ?? {}} />}
+          {current.canChangeAll && Guardians && isMinor(current) && (
+            <Guardians studentId={view.studentId} name={name} />
+          )}
           {current.canChangeAll && <StudentAccount studentId={view.studentId} name={name} />}
           <Changes view={current} />
         </Box>

@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261128193321_Initial")]
+    [Migration("20261128200936_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -255,6 +255,9 @@ namespace MorningRound.Server.Storage.Migrations
                     b.HasIndex("AcademyId", "Id")
                         .HasDatabaseName("ix_security_events_academy_id_id");
 
+                    b.HasIndex("AcademyId", "StudentId", "At")
+                        .HasDatabaseName("ix_security_events_academy_id_student_id_at");
+
                     b.ToTable("security_events", (string)null);
                 });
 
@@ -425,6 +428,37 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasDatabaseName("ix_drills_academy_id_area");
 
                     b.ToTable("drills", (string)null);
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Guardians.GuardianshipRow", b =>
+                {
+                    b.Property<Guid>("AcademyId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("academy_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<Guid>("AccountId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("account_id");
+
+                    b.Property<DateTimeOffset>("ConsentedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("consented_at");
+
+                    b.Property<DateTimeOffset?>("WithdrawnAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("withdrawn_at");
+
+                    b.HasKey("AcademyId", "StudentId", "AccountId")
+                        .HasName("pk_guardianships");
+
+                    b.HasIndex("AccountId")
+                        .HasDatabaseName("ix_guardianships_account_id");
+
+                    b.ToTable("guardianships", (string)null);
                 });
 
             modelBuilder.Entity("MorningRound.Server.OnCourse.RoundRow", b =>
@@ -1954,6 +1988,23 @@ namespace MorningRound.Server.Storage.Migrations
                         .OnDelete(DeleteBehavior.Restrict)
                         .IsRequired()
                         .HasConstraintName("fk_drills_academies_academy_id");
+                });
+
+            modelBuilder.Entity("MorningRound.Server.Guardians.GuardianshipRow", b =>
+                {
+                    b.HasOne("MorningRound.Server.Storage.Account", null)
+                        .WithMany()
+                        .HasForeignKey("AccountId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_guardianships_accounts_account_id");
+
+                    b.HasOne("MorningRound.Server.Students.StudentRow", null)
+                        .WithMany()
+                        .HasForeignKey("AcademyId", "StudentId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .IsRequired()
+                        .HasConstraintName("fk_guardianships_students_academy_id_student_id");
                 });
 
             modelBuilder.Entity("MorningRound.Server.OnCourse.RoundRow", b =>

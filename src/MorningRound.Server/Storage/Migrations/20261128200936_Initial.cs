@@ -525,6 +525,33 @@ namespace MorningRound.Server.Storage.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "guardianships",
+                columns: table => new
+                {
+                    academy_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    account_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    consented_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    withdrawn_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_guardianships", x => new { x.academy_id, x.student_id, x.account_id });
+                    table.ForeignKey(
+                        name: "fk_guardianships_accounts_account_id",
+                        column: x => x.account_id,
+                        principalTable: "accounts",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
+                        name: "fk_guardianships_students_academy_id_student_id",
+                        columns: x => new { x.academy_id, x.student_id },
+                        principalTable: "students",
+                        principalColumns: new[] { "academy_id", "id" },
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "invitations",
                 columns: table => new
                 {
@@ -1086,6 +1113,11 @@ namespace MorningRound.Server.Storage.Migrations
                 columns: new[] { "academy_id", "area" });
 
             migrationBuilder.CreateIndex(
+                name: "ix_guardianships_account_id",
+                table: "guardianships",
+                column: "account_id");
+
+            migrationBuilder.CreateIndex(
                 name: "ix_invitations_academy_id_id",
                 table: "invitations",
                 columns: new[] { "academy_id", "id" },
@@ -1162,6 +1194,11 @@ namespace MorningRound.Server.Storage.Migrations
                 name: "ix_security_events_academy_id_id",
                 table: "security_events",
                 columns: new[] { "academy_id", "id" });
+
+            migrationBuilder.CreateIndex(
+                name: "ix_security_events_academy_id_student_id_at",
+                table: "security_events",
+                columns: new[] { "academy_id", "student_id", "at" });
 
             migrationBuilder.CreateIndex(
                 name: "ix_security_events_at",
@@ -1330,6 +1367,9 @@ namespace MorningRound.Server.Storage.Migrations
 
             migrationBuilder.DropTable(
                 name: "drills");
+
+            migrationBuilder.DropTable(
+                name: "guardianships");
 
             migrationBuilder.DropTable(
                 name: "invitations");
