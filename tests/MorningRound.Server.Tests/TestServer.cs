@@ -64,7 +64,7 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
         builder.UseSetting("MORNING_ROUND_SETUP_FILE", _setupFile);
         File.WriteAllText(_secretFile, $"{SetupSecret}\n");
         builder.UseSetting("MORNING_ROUND_SETUP_SECRET_FILE", _secretFile);
-        builder.UseSetting("MORNING_ROUND_REMINDERS", "off");
+        builder.UseSetting("MORNING_ROUND_JOBS", "off");
         builder.ConfigureLogging(logging => logging.ClearProviders());
         builder.ConfigureTestServices(services =>
         {

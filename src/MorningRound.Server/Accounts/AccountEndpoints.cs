@@ -27,12 +27,14 @@ public static class AccountEndpoints
                 (Credentials credentials, SignInService service, CancellationToken cancel) =>
                     service.WithPasswordAsync(credentials, cancel)
             )
+            .Costs(Costly.Door)
             .AllowAnonymous();
         accounts
             .MapPost(
                 "/second-step",
                 (SecondStep step, SignInService service, CancellationToken cancel) => service.SecondStepAsync(step, cancel)
             )
+            .Costs(Costly.Door)
             .AllowAnonymous();
         accounts.MapPost("/passkey-options", (SignInService service) => service.PasskeyOptionsAsync()).AllowAnonymous();
         accounts
@@ -41,6 +43,7 @@ public static class AccountEndpoints
                 (PasskeyAnswer passkey, SignInService service, CancellationToken cancel) =>
                     service.WithPasskeyAsync(passkey, cancel)
             )
+            .Costs(Costly.Door)
             .AllowAnonymous();
         accounts
             .MapPost("/sign-out", (SignInService service) => Done(service.SignOutAsync()))
@@ -57,12 +60,14 @@ public static class AccountEndpoints
                 (ForgottenPassword forgotten, SignInService service, CancellationToken cancel) =>
                     Done(service.ForgottenAsync(forgotten, cancel))
             )
+            .Costs(Costly.Door)
             .AllowAnonymous();
         accounts
             .MapPost(
                 "/password-reset",
                 (PasswordReset reset, SignInService service, CancellationToken cancel) => service.WithLinkAsync(reset, cancel)
             )
+            .Costs(Costly.Door)
             .AllowAnonymous();
         accounts
             .MapPost(
@@ -100,6 +105,7 @@ public static class AccountEndpoints
                     CancellationToken cancel
                 ) => await signIns.NewAsync(await service.AcceptAsync(token, acceptance, cancel), cancel)
             )
+            .Costs(Costly.Door)
             .AllowAnonymous();
         accounts
             .MapPost(
@@ -107,6 +113,7 @@ public static class AccountEndpoints
                 async (Founding founding, FoundingService service, SignInService signIns, CancellationToken cancel) =>
                     await signIns.NewAsync(await service.FoundAsync(founding, cancel), cancel)
             )
+            .Costs(Costly.Door)
             .AllowAnonymous();
     }
 

@@ -14,7 +14,7 @@ public static class AccountServices
     /// <summary>
     /// Identity with cookies, the policies by role, and keys that live in the database so that copies can share them.
     /// </summary>
-    public static IServiceCollection AddAccounts(this IServiceCollection services)
+    public static IServiceCollection AddAccounts(this IServiceCollection services, IConfiguration configuration)
     {
         services.AddDataProtection().SetApplicationName("MorningRound").PersistKeysToDbContext<MorningRoundDb>();
         services
@@ -71,6 +71,7 @@ public static class AccountServices
             .AddPolicy(Policies.Guardian, For(AcademyRole.Guardian));
         services.AddHttpContextAccessor().AddSingleton<KnownDevices>();
         services.AddSingleton<AccountMails>().AddHostedService(provider => provider.GetRequiredService<AccountMails>());
+        services.AddScoped<Tidying>().AddPeriodicWork<TidyingClock>(configuration);
         return services
             .AddScoped<SecurityLog>()
             .AddScoped<SignInGuard>()

@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
+using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Accounts;

@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
+using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Accounts;

@@ -31,10 +31,12 @@ public static class CourseEndpoints
             "/file",
             (Caller caller, CourseService service, CancellationToken cancel) => service.ExportAsync(caller, cancel)
         );
-        courses.MapPost(
-            "/file",
-            (CourseFile file, Caller caller, CourseService service, CancellationToken cancel) =>
-                service.ImportAsync(caller, file, cancel)
-        );
+        courses
+            .MapPost(
+                "/file",
+                (CourseFile file, Caller caller, CourseService service, CancellationToken cancel) =>
+                    service.ImportAsync(caller, file, cancel)
+            )
+            .Costs(Costly.Import);
     }
 }

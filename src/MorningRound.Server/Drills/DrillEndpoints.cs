@@ -17,21 +17,25 @@ public static class DrillEndpoints
         var drills = api.MapGroup("/drills").WithTags("Drills").RequireAuthorization(Policies.Coach);
         drills.MapGet("/", FindAsync);
         drills.MapGet("/protocols", () => Protocols.All);
-        drills.MapPost(
-            "/check",
-            (DrillTrial trial, Caller caller, DrillService service, CancellationToken cancel) =>
-                service.CheckAsync(caller, trial, cancel)
-        );
+        drills
+            .MapPost(
+                "/check",
+                (DrillTrial trial, Caller caller, DrillService service, CancellationToken cancel) =>
+                    service.CheckAsync(caller, trial, cancel)
+            )
+            .Costs(Costly.Check);
         drills.MapPost("/score", Score);
         drills.MapGet(
             "/file",
             (Caller caller, DrillService service, CancellationToken cancel) => service.ExportAsync(caller, cancel)
         );
-        drills.MapPost(
-            "/file",
-            (DrillFile file, Caller caller, DrillService service, CancellationToken cancel) =>
-                service.ImportAsync(caller, file, cancel)
-        );
+        drills
+            .MapPost(
+                "/file",
+                (DrillFile file, Caller caller, DrillService service, CancellationToken cancel) =>
+                    service.ImportAsync(caller, file, cancel)
+            )
+            .Costs(Costly.Import);
         drills.MapGet(
             "/{id:guid}",
             (Guid id, Caller caller, DrillService service, CancellationToken cancel) => service.GetAsync(caller, id, cancel)

@@ -40,11 +40,13 @@ public static class RoundEndpoints
             (Guid studentId, Caller caller, RoundService service, CancellationToken cancel) =>
                 service.ExportAsync(caller, studentId, cancel)
         );
-        rounds.MapPost(
-            "/file",
-            (Guid studentId, RoundFile file, Caller caller, RoundService service, CancellationToken cancel) =>
-                service.ImportAsync(caller, studentId, file, cancel)
-        );
+        rounds
+            .MapPost(
+                "/file",
+                (Guid studentId, RoundFile file, Caller caller, RoundService service, CancellationToken cancel) =>
+                    service.ImportAsync(caller, studentId, file, cancel)
+            )
+            .Costs(Costly.Import);
         rounds.MapGet(
             "/csv",
             async (Guid studentId, Caller caller, RoundService service, CancellationToken cancel) =>
@@ -53,10 +55,12 @@ public static class RoundEndpoints
                     "text/csv; charset=utf-8"
                 )
         );
-        rounds.MapPost(
-            "/csv",
-            (Guid studentId, RoundCsvInput input, Caller caller, RoundService service, CancellationToken cancel) =>
-                service.ImportAsync(caller, studentId, RoundCsv.Read(input.Text, studentId), cancel)
-        );
+        rounds
+            .MapPost(
+                "/csv",
+                (Guid studentId, RoundCsvInput input, Caller caller, RoundService service, CancellationToken cancel) =>
+                    service.ImportAsync(caller, studentId, RoundCsv.Read(input.Text, studentId), cancel)
+            )
+            .Costs(Costly.Import);
     }
 }

@@ -44,6 +44,7 @@ public static class PlaceEndpoints
                 (PlaceFile file, Caller caller, PlaceService service, CancellationToken cancel) =>
                     service.ImportAsync(caller, file, cancel)
             )
+            .Costs(Costly.Import)
             .RequireAuthorization(Policies.Coach);
     }
 }

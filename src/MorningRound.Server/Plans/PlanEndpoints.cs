@@ -33,26 +33,34 @@ public static class PlanEndpoints
                     cancel
                 )
         );
-        plans.MapPost(
-            "/check",
-            (PlanCheckInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
-                workbench.CheckAsync(caller, input, cancel)
-        );
-        plans.MapPost(
-            "/fix",
-            (PlanFixInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
-                workbench.FixAsync(caller, input, cancel)
-        );
-        plans.MapPost(
-            "/draft",
-            (PlanDraftInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
-                workbench.DraftAsync(caller, input, cancel)
-        );
-        plans.MapPost(
-            "/holes",
-            (HolesInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
-                workbench.HolesAsync(caller, input, cancel)
-        );
+        plans
+            .MapPost(
+                "/check",
+                (PlanCheckInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
+                    workbench.CheckAsync(caller, input, cancel)
+            )
+            .Costs(Costly.Check);
+        plans
+            .MapPost(
+                "/fix",
+                (PlanFixInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
+                    workbench.FixAsync(caller, input, cancel)
+            )
+            .Costs(Costly.Check);
+        plans
+            .MapPost(
+                "/draft",
+                (PlanDraftInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
+                    workbench.DraftAsync(caller, input, cancel)
+            )
+            .Costs(Costly.Draft);
+        plans
+            .MapPost(
+                "/holes",
+                (HolesInput input, Caller caller, PlanWorkbenchService workbench, CancellationToken cancel) =>
+                    workbench.HolesAsync(caller, input, cancel)
+            )
+            .Costs(Costly.Check);
         plans.MapPost("/calls", (ShotCallsInput input) => PlanWorkbenchService.Calls(input));
         plans.MapGet("/templates", (Caller caller, PlanWorkbenchService workbench) => workbench.Templates(caller));
         plans.MapGet(

@@ -14,11 +14,13 @@ public static class ProgrammeEndpoints
             "/",
             (Caller caller, ProgrammeService service, CancellationToken cancel) => service.ListAsync(caller, cancel)
         );
-        programmes.MapPost(
-            "/draw",
-            (Programme programme, Caller caller, ProgrammeService service, CancellationToken cancel) =>
-                service.DrawAsync(caller, programme, cancel)
-        );
+        programmes
+            .MapPost(
+                "/draw",
+                (Programme programme, Caller caller, ProgrammeService service, CancellationToken cancel) =>
+                    service.DrawAsync(caller, programme, cancel)
+            )
+            .Costs(Costly.Check);
         programmes.MapGet(
             "/{id:guid}",
             (Guid id, Caller caller, ProgrammeService service, CancellationToken cancel) => service.GetAsync(caller, id, cancel)

@@ -1,30 +1,14 @@
+using MorningRound.Server.Hosting;
+
 namespace MorningRound.Server.Reminders;
 
 /// <summary>Looks every half minute for mails to make and to hand over.</summary>
-internal sealed partial class ReminderClock(IServiceScopeFactory scopes, TimeProvider time, ILogger<ReminderClock> log)
-    : BackgroundService
+internal sealed class ReminderClock(IServiceScopeFactory scopes, TimeProvider time, ILogger<ReminderClock> log)
+    : PeriodicWork("Reminders", TimeSpan.FromSeconds(30), scopes, time, log)
 {
-    private static readonly TimeSpan Every = TimeSpan.FromSeconds(30);
-
-    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    protected override async Task DoAsync(IServiceProvider services, CancellationToken cancel)
     {
-        using var timer = new PeriodicTimer(Every, time);
-        while (await timer.WaitForNextTickAsync(stoppingToken))
-        {
-            try
-            {
-                await using var scope = scopes.CreateAsyncScope();
-                await scope.ServiceProvider.GetRequiredService<ReminderMaking>().MakeAsync(stoppingToken);
-                await scope.ServiceProvider.GetRequiredService<MailDelivery>().DeliverAsync(stoppingToken);
-            }
-            catch (Exception e) when (e is not OperationCanceledException || !stoppingToken.IsCancellationRequested)
-            {
-                // Nothing was made that is not whole, and no error in here may end the server: practice goes on.
-                NotNow(e.GetType().Name);
-            }
-        }
+        await services.GetRequiredService<ReminderMaking>().MakeAsync(cancel);
+        await services.GetRequiredService<MailDelivery>().DeliverAsync(cancel);
     }
-
-    [LoggerMessage(Level = LogLevel.Warning, Message = "Reminders have to wait ({Why}); they are tried again.")]
-    private partial void NotNow(string why);
 }

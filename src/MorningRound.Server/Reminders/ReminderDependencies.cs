@@ -1,4 +1,5 @@
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
 
 namespace MorningRound.Server.Reminders;
 
@@ -11,9 +12,7 @@ internal static class ReminderDependencies
             .AddScoped<MailDelivery>()
             .AddScoped<ReminderService>()
             .AddScoped<IAccountEnding>(provider => provider.GetRequiredService<ReminderService>());
-        // Off where somebody else looks after them, as the tests do.
-        if (configuration["MORNING_ROUND_REMINDERS"] != "off")
-            services.AddHostedService<ReminderClock>();
+        services.AddPeriodicWork<ReminderClock>(configuration);
         return services;
     }
 }

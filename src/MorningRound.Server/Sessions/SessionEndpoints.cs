@@ -1,4 +1,5 @@
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Sessions;
@@ -18,11 +19,13 @@ public static class SessionEndpoints
             (Guid logId, Caller caller, SessionService service, CancellationToken cancel) =>
                 service.EntriesAsync(caller, logId, cancel)
         );
-        sessions.MapPost(
-            "/logs/{logId:guid}/entries",
-            (Guid logId, AppendInput input, Caller caller, SessionLogService service, CancellationToken cancel) =>
-                service.AppendAsync(caller, logId, input, cancel)
-        );
+        sessions
+            .MapPost(
+                "/logs/{logId:guid}/entries",
+                (Guid logId, AppendInput input, Caller caller, SessionLogService service, CancellationToken cancel) =>
+                    service.AppendAsync(caller, logId, input, cancel)
+            )
+            .Costs(Costly.Append);
         sessions.MapPut(
             "/own/{assignmentId:guid}",
             (Guid assignmentId, OwnPracticeInput input, Caller caller, OwnPracticeService service, CancellationToken cancel) =>

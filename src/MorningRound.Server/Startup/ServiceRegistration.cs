@@ -62,8 +62,9 @@ internal static class ServiceRegistration
             );
         });
         services.AddOverloadProtection();
+        services.AddRequestTimeouts(options => options.DefaultPolicy = RequestLimits.LongestCall);
         services.AddSingleton(MailSettings.From(configuration));
-        services.AddAccounts();
+        services.AddAccounts(configuration);
         services
             .AddScoped<StudentService>()
             .AddScoped<IAccountEnding>(provider => provider.GetRequiredService<StudentService>())
@@ -155,12 +156,14 @@ internal static class ServiceRegistration
         app.UseSecurityHeaders();
         app.UseExceptionHandler();
         app.UseStatusCodePages();
+        app.UseRequestTimeouts();
         app.UseResponseCompression();
         app.UseWebFiles();
         app.UseSameSiteWritesOnly();
         app.UseRateLimiter();
         app.UseAuthentication();
         app.UseAuthorization();
+        app.UseCallLimits();
     }
 
     private static DomainClock ClockFrom(IConfiguration configuration, TimeProvider real) =>

@@ -13,8 +13,15 @@ internal static class DatabaseConnection
 
     private const int PreparedStatements = 60;
 
+    /// <summary>Seconds a statement may take, and wait for a lock: the slowest on a large academy takes one.</summary>
+    private const int LongestStatement = 15;
+
+    /// <summary>Seconds a call waits for a connection before it is told to come back.</summary>
+    private const int LongestWait = 10;
+
     /// <summary>
-    /// Adds what is not said: a small pool, no reset between uses (nothing here changes a session), prepared statements.
+    /// Adds what is not said: a small pool, no reset between uses (nothing here changes a session), prepared statements,
+    /// and how long is waited.
     /// </summary>
     public static string From(string named)
     {
@@ -26,6 +33,10 @@ internal static class DatabaseConnection
             connection.NoResetOnClose = true;
         if (!said.ShouldSerialize("Max Auto Prepare"))
             connection.MaxAutoPrepare = PreparedStatements;
+        if (!said.ShouldSerialize("Command Timeout"))
+            connection.CommandTimeout = LongestStatement;
+        if (!said.ShouldSerialize("Timeout"))
+            connection.Timeout = LongestWait;
         return connection.ConnectionString;
     }
 }

@@ -191,28 +191,32 @@ public static class WeekEndpoints
                 bool everybody = false
             ) => service.GetAsync(caller, Read(week, caller, clock), new WhoseWeeks(squad, student, everybody), cancel)
         );
-        sheet.MapPost(
-            "/check",
-            (
-                string week,
-                SheetInput input,
-                Caller caller,
-                WeekSheetService service,
-                DomainClock clock,
-                CancellationToken cancel
-            ) => service.CheckAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
-        );
-        sheet.MapPost(
-            "/set",
-            (
-                string week,
-                SetInput input,
-                Caller caller,
-                WeekSettingService service,
-                DomainClock clock,
-                CancellationToken cancel
-            ) => service.SetAsync(caller, Read(week, caller, clock), input, cancel)
-        );
+        sheet
+            .MapPost(
+                "/check",
+                (
+                    string week,
+                    SheetInput input,
+                    Caller caller,
+                    WeekSheetService service,
+                    DomainClock clock,
+                    CancellationToken cancel
+                ) => service.CheckAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
+            )
+            .Costs(Costly.Check);
+        sheet
+            .MapPost(
+                "/set",
+                (
+                    string week,
+                    SetInput input,
+                    Caller caller,
+                    WeekSettingService service,
+                    DomainClock clock,
+                    CancellationToken cancel
+                ) => service.SetAsync(caller, Read(week, caller, clock), input, cancel)
+            )
+            .Costs(Costly.Draft);
         sheet.MapPost(
             "/copy",
             (
@@ -234,17 +238,19 @@ public static class WeekEndpoints
             (string week, SheetInput input, Caller caller, ProgrammeWeeks service, DomainClock clock, CancellationToken cancel) =>
                 service.FillAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
         );
-        sheet.MapPost(
-            "/place",
-            (
-                string week,
-                SheetInput input,
-                Caller caller,
-                WeekPlacingService service,
-                DomainClock clock,
-                CancellationToken cancel
-            ) => service.PlaceAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
-        );
+        sheet
+            .MapPost(
+                "/place",
+                (
+                    string week,
+                    SheetInput input,
+                    Caller caller,
+                    WeekPlacingService service,
+                    DomainClock clock,
+                    CancellationToken cancel
+                ) => service.PlaceAsync(caller, Read(week, caller, clock), SheetStudents.Of(input.Students), cancel)
+            )
+            .Costs(Costly.Draft);
         sheet.MapPost(
             "/publish",
             (

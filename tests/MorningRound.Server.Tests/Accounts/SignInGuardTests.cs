@@ -1,6 +1,7 @@
 using System.Net;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.TestHost;
+using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Storage;
@@ -137,6 +138,36 @@ public sealed class SignInGuardTests : IAsyncLifetime
         {
             Verified++;
             return base.VerifyHashedPassword(user, hashedPassword, providedPassword);
+        }
+    }
+
+    [Fact]
+    public async Task What_is_over_is_thrown_away_and_what_is_not_stays()
+    {
+        await TryAsync(_server.NewBrowser("192.0.2.1"));
+        var (old, used) = (_server.NewBrowser("192.0.2.2"), _server.NewBrowser("192.0.2.3"));
+        await TryAsync(old, Right);
+        await TryAsync(used, Right);
+        _server.RealClock.Forward(TimeSpan.FromDays(20));
+        Assert.Equal(HttpStatusCode.OK, (await used.GetAsync("/api/accounts/mine")).Status);
+        _server.RealClock.Forward(TimeSpan.FromDays(20));
+        await TidyAsync();
+
+        await using var scope = _server.Services.CreateAsyncScope();
+        var db = scope.ServiceProvider.GetRequiredService<MorningRoundDb>();
+        Assert.False(await db.Set<SignInTry>().AnyAsync());
+        // Whoever was here twenty days ago still is.
+        Assert.Equal(HttpStatusCode.OK, (await used.GetAsync("/api/accounts/mine")).Status);
+        Assert.Equal("192.0.2.3", (await db.Set<SignIn>().SingleAsync()).Address);
+        Assert.True(await db.Set<SecurityEvent>().AnyAsync());
+        _server.RealClock.Forward(TimeSpan.FromDays(366));
+        await TidyAsync();
+        Assert.False(await db.Set<SecurityEvent>().AnyAsync());
+
+        async Task TidyAsync()
+        {
+            await using var work = _server.Services.CreateAsyncScope();
+            await work.ServiceProvider.GetRequiredService<Tidying>().TidyAsync(default);
         }
     }
 }

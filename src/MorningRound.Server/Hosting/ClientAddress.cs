@@ -1,4 +1,4 @@
-namespace MorningRound.Server.Accounts;
+namespace MorningRound.Server.Hosting;
 
 /// <summary>Where a call comes from.</summary>
 internal static class ClientAddress

@@ -1,0 +1,122 @@
+using System.Globalization;
+using System.Security.Claims;
+using System.Threading.RateLimiting;
+using Microsoft.AspNetCore.RateLimiting;
+
+namespace MorningRound.Server.Hosting;
+
+/// <summary>A kind of call that takes so much work that how often somebody makes it is limited.</summary>
+public enum Costly
+{
+    /// <summary>Looking a plan or a week over while it is written.</summary>
+    Check,
+
+    /// <summary>Making a plan, or placing a week.</summary>
+    Draft,
+
+    /// <summary>Taking a file in.</summary>
+    Import,
+
+    /// <summary>Entries of a log.</summary>
+    Append,
+
+    /// <summary>Coming in: what a password costs to compare is meant to be much.</summary>
+    Door,
+}
+
+/// <summary>
+/// What one person can ask of a copy of the server, so that somebody's worst is not everybody's. Each copy counts for itself:
+/// with two, twice as much passes. Guesses at passwords are counted elsewhere, in the database, for all copies together.
+/// </summary>
+internal static class CallLimits
+{
+    /// <summary>As many calls of one person are worked on at once; a browser opens six connections.</summary>
+    private const int AtOnce = 6;
+
+    private const int Waiting = 400;
+
+    /// <summary>So many costly calls of one person wait for the one that is worked on.</summary>
+    private const int CostlyWaiting = 40;
+
+    public static TBuilder Costs<TBuilder>(this TBuilder endpoint, Costly what)
+        where TBuilder : IEndpointConventionBuilder => endpoint.WithMetadata(new Cost(what));
+
+    /// <summary>How many calls of a kind are free at once, and how many more a second is good for.</summary>
+    public static (int AtOnce, double ASecond) Of(Costly what) =>
+        what switch
+        {
+            Costly.Check => (60, 10),
+            Costly.Draft => (30, 2),
+            Costly.Import => (30, 1),
+            Costly.Append => (120, 20),
+            _ => (120, 2),
+        };
+
+    /// <summary>Stands after it is known who calls.</summary>
+    public static void UseCallLimits(this IApplicationBuilder app)
+    {
+        var options = new RateLimiterOptions
+        {
+            GlobalLimiter = PartitionedRateLimiter.CreateChained(
+                PartitionedRateLimiter.Create<HttpContext, string>(EachAtOnce),
+                PartitionedRateLimiter.Create<HttpContext, string>(OftenEnough),
+                PartitionedRateLimiter.Create<HttpContext, string>(OneCostlyAtOnce)
+            ),
+            RejectionStatusCode = StatusCodes.Status429TooManyRequests,
+            OnRejected = (rejected, _) =>
+            {
+                var wait = rejected.Lease.TryGetMetadata(MetadataName.RetryAfter, out var known)
+                    ? known
+                    : TimeSpan.FromSeconds(2);
+                rejected.HttpContext.Response.Headers.RetryAfter = Math.Max(1, (int)Math.Ceiling(wait.TotalSeconds))
+                    .ToString(CultureInfo.InvariantCulture);
+                return ValueTask.CompletedTask;
+            },
+        };
+        app.UseRateLimiter(options);
+    }
+
+    private static RateLimitPartition<string> EachAtOnce(HttpContext context) =>
+        Caller(context) is { } caller
+            ? RateLimitPartition.GetConcurrencyLimiter(caller, _ => Concurrency(AtOnce, Waiting))
+            : RateLimitPartition.GetNoLimiter("");
+
+    private static RateLimitPartition<string> OneCostlyAtOnce(HttpContext context) =>
+        CostOf(context) is { } cost and not Costly.Door && Caller(context) is { } caller
+            ? RateLimitPartition.GetConcurrencyLimiter(caller, _ => Concurrency(1, CostlyWaiting))
+            : RateLimitPartition.GetNoLimiter("");
+
+    private static RateLimitPartition<string> OftenEnough(HttpContext context)
+    {
+        if (CostOf(context) is not { } cost)
+            return RateLimitPartition.GetNoLimiter("");
+        var who = cost == Costly.Door ? ClientAddress.Of(context) : Caller(context);
+        var (atOnce, aSecond) = Of(cost);
+        return RateLimitPartition.GetTokenBucketLimiter(
+            $"{cost} {who}",
+            _ => new TokenBucketRateLimiterOptions
+            {
+                TokenLimit = atOnce,
+                TokensPerPeriod = Math.Max(1, (int)aSecond),
+                ReplenishmentPeriod = TimeSpan.FromSeconds(Math.Max(1, 1 / aSecond)),
+            }
+        );
+    }
+
+    private static ConcurrencyLimiterOptions Concurrency(int atOnce, int waiting) =>
+        new()
+        {
+            PermitLimit = atOnce,
+            QueueLimit = waiting,
+            QueueProcessingOrder = QueueProcessingOrder.OldestFirst,
+        };
+
+    /// <summary>What a call to an endpoint costs; null where it is not limited.</summary>
+    internal static Costly? CostOf(Endpoint? endpoint) => endpoint?.Metadata.GetMetadata<Cost>()?.What;
+
+    private static Costly? CostOf(HttpContext context) => CostOf(context.GetEndpoint());
+
+    private static string? Caller(HttpContext context) => context.User.FindFirstValue(ClaimTypes.NameIdentifier);
+
+    private sealed record Cost(Costly What);
+}
