@@ -1,5 +1,5 @@
 // How long the door takes: `node scripts/door.mjs http://127.0.0.1:5080`, on a demo. Two hundred wrong passwords for people who
-// are known and two hundred for people who are not, in turns, must take as long; and what looking up the sign-in costs every call is
+// are known and two hundred for people who are not, in turns, must take as long; what looking up the sign-in costs every call is
 // the difference between the same call with and without a cookie. Nothing here holds a budget: it is read.
 import { randomUUID } from 'node:crypto';
 

@@ -60,7 +60,10 @@ public sealed class CallLimitsTests(OneServer server) : IClassFixture<OneServer>
         );
         Assert.Contains(flood, a => a.Status == HttpStatusCode.TooManyRequests);
         // Guesses at one account are counted for all places together, elsewhere: this is another.
-        var other = credentials with { email = $"somebody-else@{_school.Name}.example" };
+        var other = credentials with
+        {
+            email = $"somebody-else@{_school.Name}.example",
+        };
         var elsewhere = await _school.Server.NewBrowser("198.51.100.78").PostAsync("/api/accounts/sign-in", other);
         Assert.Equal(HttpStatusCode.Unauthorized, elsewhere.Status);
     }
