@@ -20,6 +20,43 @@ need_postgres() {
   find_postgres || die "PostgreSQL is installed, but its programs were not found below /usr/lib/postgresql."
 }
 
+# data_folder DIR: the folder that was named, or the usual one.
+data_folder() {
+  if [ -n "$1" ]; then printf '%s' "$1"
+  elif [ "$(id -u)" = 0 ]; then printf '/var/lib/morning-round'
+  else printf '%s' "${XDG_DATA_HOME:-$HOME/.local/share}/morning-round"; fi
+}
+
+# running_database DIR: sets $database_connection to that of the cluster which runs on the folder; fails where none does.
+running_database() {
+  local port
+  port=$(sed -n 4p "$1/postgres/postmaster.pid" 2>/dev/null)
+  [ -n "$port" ] && [ -r "$1/database-password" ] && "$postgres_bin/pg_isready" -q -h 127.0.0.1 -p "$port" || return 1
+  connection_to "$port" "$1"
+}
+
+connection_to() {
+  database_connection="Host=127.0.0.1;Port=$1;Username=morning_round;Password=$(cat "$2/database-password");Database=postgres"
+}
+
+# for_libpq CONNECTION COMMAND...: runs one of PostgreSQL's own programs on a database named as the server names it.
+for_libpq() {
+  local connection=$1 part name value settings=()
+  shift
+  while IFS= read -r part; do
+    name=${part%%=*} value=${part#*=}
+    case ${name,,} in
+      host | server) settings+=("PGHOST=$value") ;;
+      port) settings+=("PGPORT=$value") ;;
+      username | 'user id' | user) settings+=("PGUSER=$value") ;;
+      password) settings+=("PGPASSWORD=$value") ;;
+      database) settings+=("PGDATABASE=$value") ;;
+      'ssl mode' | sslmode) settings+=("PGSSLMODE=${value,,}") ;;
+    esac
+  done < <(tr ';' '\n' <<<"$connection")
+  env "${settings[@]}" "$@"
+}
+
 # The user PostgreSQL runs as, and how to become it.
 as_database_user() {
   if [ "$(id -u)" = 0 ]; then
@@ -96,10 +133,10 @@ start_cluster() {
     # The kernel stops the database with this shell, however the shell ends. SIGINT asks for a fast, clean shutdown.
     (cd / && exec setpriv "${become[@]}" --pdeathsig INT -- "$postgres_bin/postgres" -D "$database_dir" \
       -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories="$socket" -c fsync="${DATABASE_FSYNC:-on}" \
-      -c timezone=UTC -c lc_messages=C -c max_connections="${DATABASE_CONNECTIONS:-100}") >"$dir/postgres.log" 2>&1 9>&- &
+      -c timezone=UTC -c lc_messages=C -c max_connections="${DATABASE_CONNECTIONS:-100}") > >(exec node "$root/scripts/keep-log.mjs" "$dir/postgres.log") 2>&1 9>&- &
     database_pid=$!
     if wait_for_database "$port"; then
-      database_connection="Host=127.0.0.1;Port=$port;Username=morning_round;Password=$(cat "$dir/database-password");Database=postgres"
+      connection_to "$port" "$dir"
       return
     fi
     kill -INT "$database_pid" 2>/dev/null

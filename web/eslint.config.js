@@ -20,6 +20,7 @@ const floors = [
   'competitions',
   'testDays',
   'review',
+  'dataRights',
 ];
 /** What React's compiler finds is found by the build in components (reactCompiler.ts), and here in hooks of our own. */
 const compilersOwn = Object.keys(reactHooks.configs.flat['recommended-latest'].rules).filter(

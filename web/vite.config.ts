@@ -8,6 +8,7 @@ const coachParts = [
   'BenchPage',
   'CallsFields',
   'CoursesPage',
+  'DataPage',
   'DayActs',
   'DraftDialog',
   'Drafted',

@@ -258,6 +258,29 @@ test('a guardian consents by a link, sees the week, and takes consent back, whic
   );
 });
 
+test('an owner deletes everything of a student, by the whole name, and the phone is out', async ({ browser, page }) => {
+  await comeIn(page, 'coach');
+  const phone = await onPhone(browser);
+  await join(phone, await addStudent(page, 'Wiebke Halm'), 'wiebke@osier-island.example');
+  await toStudent(page);
+  await page.goto(`${page.url()}/file`);
+  await page.getByRole('link', { name: 'Everything of Wiebke Halm, out or deleted' }).click();
+  const deleting = page.getByRole('region', { name: 'Deleting' });
+  await expect(deleting).toContainText('What goes: 1 account');
+  await expect(deleting).toContainText('Nowhere that was found');
+  await isClean(page, 'data');
+  const typed = deleting.getByLabel('Type Wiebke Halm to delete everything');
+  await typed.fill('Wiebke');
+  await deleting.getByRole('button', { name: 'Delete everything' }).click();
+  await expect(deleting.getByRole('alert')).toContainText('Type Wiebke Halm, exactly');
+  await typed.fill('Wiebke Halm');
+  await deleting.getByRole('button', { name: 'Delete everything' }).click();
+  await onTeeLine(page);
+  await expect(page.getByRole('link', { name: 'Wiebke Halm' })).toHaveCount(0);
+  await phone.goto('/my-progress');
+  await expect(phone).toHaveURL(/sign-in/);
+});
+
 test('whoever holds the secret founds an academy, and sees nothing of the other', async ({ browser, baseURL }) => {
   const founder = await browserOf(browser, baseURL);
   await founder.goto('/found');

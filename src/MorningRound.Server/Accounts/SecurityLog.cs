@@ -36,6 +36,7 @@ public enum SecurityEventKind
     ConsentGiven,
     ConsentWithdrawn,
     GuardianRemoved,
+    StudentForgotten,
 }
 
 /// <summary>

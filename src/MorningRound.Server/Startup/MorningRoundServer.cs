@@ -2,6 +2,7 @@ using MorningRound.Server.Accounts;
 using MorningRound.Server.Calendars;
 using MorningRound.Server.Competitions;
 using MorningRound.Server.Courses;
+using MorningRound.Server.DataRights;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Exports;
 using MorningRound.Server.Guardians;
@@ -54,6 +55,7 @@ public static class MorningRoundServer
         api.MapTestDays();
         api.MapReview();
         api.MapExports();
+        api.MapDataRights();
         app.MapCalendarFeed();
         app.MapHealth();
         app.MapOpenApi().AllowAnonymous();

@@ -11,6 +11,7 @@ using MorningRound.Server.Accounts;
 using MorningRound.Server.Calendars;
 using MorningRound.Server.Competitions;
 using MorningRound.Server.Courses;
+using MorningRound.Server.DataRights;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Exports;
 using MorningRound.Server.Guardians;
@@ -128,6 +129,7 @@ internal static class ServiceRegistration
             .AddScoped<StandingService>()
             .AddScoped<IStandings>(provider => provider.GetRequiredService<StandingService>());
         services.AddScoped<ExportService>();
+        services.AddScoped<ForgettingService>();
 
         services.Configure<JsonOptions>(options => CoreJson.ApplyToOutside(options.SerializerOptions));
         services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);

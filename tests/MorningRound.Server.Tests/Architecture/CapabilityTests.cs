@@ -38,6 +38,7 @@ public class CapabilityTests
         "TestDays",
         "Review",
         "Exports",
+        "DataRights",
         "Startup",
     ];
 

@@ -904,6 +904,19 @@ public class RightsMatrixTests
             i => ($"/api/students/{i.Student}/guardians/{i.Account}", null),
             [401, 404, 404, 403, 403, 404, 403]
         ),
+        new(
+            "GET",
+            "/api/data-rights/students/{studentId:guid}/",
+            i => ($"/api/data-rights/students/{i.Student}", null),
+            [401, 200, 403, 403, 403, 403, 403]
+        ),
+        // Another name than the student's deletes nobody.
+        new(
+            "POST",
+            "/api/data-rights/students/{studentId:guid}/forgetting",
+            i => ($"/api/data-rights/students/{i.Student}/forgetting", new { name = "guessed" }),
+            [401, 422, 403, 403, 403, 403, 403]
+        ),
         new("GET", "/health/live", _ => ("/health/live", null), Anybody),
         new("GET", "/health/ready", _ => ("/health/ready", null), Anybody),
         new("GET", "/openapi/{documentName}.json", _ => ("/openapi/v1.json", null), Anybody),

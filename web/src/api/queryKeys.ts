@@ -33,6 +33,9 @@ export const guardianKeys = {
   of: (studentId: string) => ['students', studentId, 'guardians'] as const,
 };
 
+/** What is kept of a student. */
+export const dataRightsKeys = { of: (studentId: string) => ['data-rights', studentId] as const };
+
 export const placeKeys = { all: ['places'] as const };
 
 export const courseKeys = { all: ['courses'] as const };

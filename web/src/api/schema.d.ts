@@ -5527,6 +5527,82 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/data-rights/students/{studentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Traces'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/data-rights/students/{studentId}/forgetting': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Forgetting'];
+        };
+      };
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -6731,6 +6807,9 @@ export interface components {
       /** Format: date */
       by?: null | string;
     };
+    Forgetting: {
+      name: string;
+    };
     ForgottenPassword: {
       email: string;
     };
@@ -7256,6 +7335,13 @@ export interface components {
       first: components['schemas']['PainReported'];
       now: null | components['schemas']['PainReported'];
     };
+    Mention: {
+      where: components['schemas']['MentionKind'];
+      title: string;
+      path: string;
+    };
+    /** @enum {string} */
+    MentionKind: 'plan' | 'drill' | 'programme' | 'squad' | 'testDay' | 'place' | 'course' | 'student' | 'week';
     Message: {
       id?: string;
       arguments: unknown[];
@@ -8569,7 +8655,8 @@ export interface components {
       | 'careNotesSeen'
       | 'consentGiven'
       | 'consentWithdrawn'
-      | 'guardianRemoved';
+      | 'guardianRemoved'
+      | 'studentForgotten';
     SecurityLine: {
       /** Format: uuid */
       id: string;
@@ -9658,6 +9745,19 @@ export interface components {
       seconds?: null | number;
       /** Format: int32 */
       times?: null | number;
+    };
+    TraceCount: {
+      kind: components['schemas']['TraceKind'];
+      /** Format: int32 */
+      count: number;
+    };
+    /** @enum {string} */
+    TraceKind: 'account' | 'file' | 'sessions' | 'logs' | 'entries' | 'results' | 'rounds' | 'words' | 'other';
+    Traces: {
+      name: string;
+      rows: components['schemas']['TraceCount'][];
+      mentions: components['schemas']['Mention'][];
+      hasMoreMentions: boolean;
     };
     /** @enum {string} */
     TrendVerdict: 'tooFew' | 'notClear' | 'rising' | 'falling';

@@ -71,6 +71,7 @@ export const router = createBrowserRouter([
           { path: '/tee-line', lazy: () => named(import('../features/review/TeeLinePage'), 'TeeLinePage') },
           { path: '/students/:id', lazy: () => named(import('../features/review/StudentPage'), 'StudentPage') },
           { path: '/students/:id/file', lazy: file },
+          { path: '/students/:id/data', lazy: () => named(import('../features/dataRights/DataPage'), 'DataPage') },
           {
             path: '/students/:id/warm-up',
             lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage'),

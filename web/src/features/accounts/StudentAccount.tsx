@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { answer, api } from '../../api/client';
 import { moment } from '../../ui/format';
 import { ErrorNotice, Loading } from '../../ui/states';
@@ -78,6 +79,9 @@ export function StudentAccount({ studentId, name }: { studentId: string; name: s
         </>
       )}
       {state.error && <ErrorNotice error={state.error} />}
+      <Typography sx={{ mt: 1.5 }}>
+        <Link to={`/students/${studentId}/data`}>Everything of {name}, out or deleted</Link>
+      </Typography>
     </Box>
   );
 }

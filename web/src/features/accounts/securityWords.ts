@@ -38,6 +38,7 @@ const words: Record<Line['kind'], (line: Line) => string> = {
   consentGiven: (l) => `${actor(l)} consented for ${l.student ?? gone}`,
   consentWithdrawn: (l) => `${actor(l)} took back consent for ${l.student ?? gone}`,
   guardianRemoved: (l) => `${actor(l)} let ${l.account ?? gone} see nothing of ${l.student ?? gone} any more`,
+  studentForgotten: (l) => `${actor(l)} deleted everything of a student`,
   careNotesSeen: (l) => `${actor(l)} read the care notes of ${l.student ?? gone}`,
 };
 
