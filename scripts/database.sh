@@ -35,8 +35,30 @@ running_database() {
   connection_to "$port" "$1"
 }
 
+# connection_to PORT DIR: sets $database_connection, with which the application works, and $database_owner, which may do everything.
 connection_to() {
-  database_connection="Host=127.0.0.1;Port=$1;Username=morning_round;Password=$(cat "$2/database-password");Database=postgres"
+  database_connection="Host=127.0.0.1;Port=$1;Username=academy;Password=$(cat "$2/application-password" 2>/dev/null);Database=morning_round"
+  database_owner="Host=127.0.0.1;Port=$1;Username=morning_round;Password=$(cat "$2/database-password");Database=postgres"
+}
+
+# make_application_database DIR: a database of the application's own, and a role that can do nothing beyond it.
+make_application_database() {
+  local dir=$1
+  [ -s "$dir/application-password" ] ||
+    (umask 077 && head -c 24 /dev/urandom | base64 | tr -d '/+=\n' >"$dir/application-password")
+  # Earlier releases kept their tables where a new cluster has none.
+  if [ "$(for_libpq "$database_owner" "$postgres_bin/psql" -Atqc "SELECT to_regclass('public.\"__EFMigrationsHistory\"') IS NOT NULL")" = t ]; then
+    die "This data folder was made by an earlier release, whose tables this one cannot read. Nothing was changed. Start with another
+--data folder, or throw this one away with ./start --reset."
+  fi
+  for_libpq "$database_owner" "$postgres_bin/psql" -qAt -v ON_ERROR_STOP=1 >>"$dir/initdb.log" 2>&1 <<SQL || die "The application's own database was not made; $dir/initdb.log says why."
+\\set secret \`cat "$dir/application-password"\`
+SELECT 'CREATE ROLE academy LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE' WHERE to_regrole('academy') IS NULL \\gexec
+ALTER ROLE academy PASSWORD :'secret';
+SELECT 'CREATE DATABASE morning_round OWNER academy TEMPLATE template0'
+  WHERE NOT EXISTS (SELECT FROM pg_database WHERE datname = 'morning_round') \\gexec
+SQL
+  connection_to "$database_port" "$dir"
 }
 
 # for_libpq CONNECTION COMMAND...: runs one of PostgreSQL's own programs on a database named as the server names it.
@@ -136,6 +158,7 @@ start_cluster() {
       -c timezone=UTC -c lc_messages=C -c max_connections="${DATABASE_CONNECTIONS:-100}") > >(exec node "$root/scripts/keep-log.mjs" "$dir/postgres.log") 2>&1 9>&- &
     database_pid=$!
     if wait_for_database "$port"; then
+      database_port=$port
       connection_to "$port" "$dir"
       return
     fi

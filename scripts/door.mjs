@@ -46,7 +46,10 @@ for (let i = 0; i < people; i++) {
   const link = JSON.parse((await call('POST', `/api/students/${id}/invitations`, { cookie: coach })).text).path;
   const email = `${id}@door.example`;
   const joining = { email, password: 'a made-up password', name: '', academyName: null, timeZone: 'UTC' };
-  await call('POST', `/api/accounts/invitations/${link.split('/').at(-1)}/accept`, { body: joining, from: somewhere() });
+  await call('POST', `/api/accounts/invitations/${link.split('/').at(-1)}/accept`, {
+    body: joining,
+    from: somewhere(),
+  });
   known.push(email);
 }
 
@@ -56,7 +59,10 @@ for (let i = 0; i < times * 2; i++) {
   const isKnown = i % 2 === 0;
   const who = (i >> 1) % people;
   const email = isKnown ? known[who] : `nobody-${unknown}-${who}@door.example`;
-  const tried = await call('POST', '/api/accounts/sign-in', { body: { email, password: 'guessed words' }, from: somewhere() });
+  const tried = await call('POST', '/api/accounts/sign-in', {
+    body: { email, password: 'guessed words' },
+    from: somewhere(),
+  });
   if (tried.status !== 401) throw new Error(`${tried.status}: ${tried.text}`);
   took[isKnown ? 'known' : 'unknown'].push(tried.ms);
 }

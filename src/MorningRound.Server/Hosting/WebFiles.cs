@@ -9,6 +9,11 @@ namespace MorningRound.Server.Hosting;
 /// <summary>The web application's files, and what every answer tells the browser about safety.</summary>
 internal static class WebFiles
 {
+    /// <summary>What a page may ask a device for: to stay awake, and for passkeys. Nothing else is ever used.</summary>
+    private const string Permissions =
+        "camera=(), display-capture=(), geolocation=(), microphone=(), midi=(), payment=(), usb=(), "
+        + "publickey-credentials-create=(self), publickey-credentials-get=(self), screen-wake-lock=(self)";
+
     public static void UseSecurityHeaders(this IApplicationBuilder app) =>
         app.Use(
             (context, next) =>
@@ -20,6 +25,15 @@ internal static class WebFiles
                     headers.XContentTypeOptions = "nosniff";
                     headers["Referrer-Policy"] = "no-referrer";
                     headers.XFrameOptions = "DENY";
+                    // Nobody else's page holds a window of this one, or takes its answers into itself.
+                    headers["Cross-Origin-Opener-Policy"] = "same-origin";
+                    headers["Cross-Origin-Resource-Policy"] = "same-origin";
+                    headers["Permissions-Policy"] = Permissions;
+                    if (context.Request.IsHttps)
+                        headers.StrictTransportSecurity = "max-age=31536000";
+                    // What is somebody's own is kept by no cache: the phone keeps what it needs itself.
+                    if (context.Request.Path.StartsWithSegments("/api"))
+                        headers.CacheControl = "no-store";
                     // Styles are written by the component library while it runs; scripts come from here only.
                     headers.ContentSecurityPolicy =
                         "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; base-uri 'none'; "

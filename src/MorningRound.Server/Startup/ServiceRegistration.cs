@@ -145,10 +145,14 @@ internal static class ServiceRegistration
             options.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "application/problem+json", "image/svg+xml"];
         });
         services.Configure<ForwardedHeadersOptions>(options =>
+        {
             // Only a proxy on this machine is believed, which is the framework's default; see docs/https.md.
             options.ForwardedHeaders =
-                ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto | ForwardedHeaders.XForwardedHost
-        );
+                ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto | ForwardedHeaders.XForwardedHost;
+            // Where the names are known that lead here, no other is taken from the proxy either.
+            if (configuration["AllowedHosts"] is { Length: > 0 } hosts && hosts != "*")
+                options.AllowedHosts = [.. hosts.Split(';', StringSplitOptions.RemoveEmptyEntries)];
+        });
     }
 
     public static void UseMorningRound(this WebApplication app)

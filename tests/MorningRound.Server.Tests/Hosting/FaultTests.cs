@@ -196,6 +196,12 @@ public sealed class FaultTests : IAsyncLifetime
                 answer.Headers.GetValues("Content-Security-Policy").Single(),
                 StringComparison.Ordinal
             );
+            Assert.Equal("same-origin", answer.Headers.GetValues("Cross-Origin-Opener-Policy").Single());
+            Assert.Equal("same-origin", answer.Headers.GetValues("Cross-Origin-Resource-Policy").Single());
+            Assert.Contains("camera=()", answer.Headers.GetValues("Permissions-Policy").Single(), StringComparison.Ordinal);
+            Assert.True(answer.Headers.CacheControl!.NoStore);
+            // On loopback there is no HTTPS to insist on.
+            Assert.False(answer.Headers.Contains("Strict-Transport-Security"));
             Assert.Equal(answer.Headers.GetValues("X-Request-Id").Single(), answer.Get<string>("requestId"));
         }
     }

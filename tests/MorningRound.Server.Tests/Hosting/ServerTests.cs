@@ -1,5 +1,6 @@
 using System.Data.Common;
 using System.Net;
+using System.Net.Http.Json;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.EntityFrameworkCore;
@@ -129,6 +130,40 @@ public class ServerTests
         {
             Commands++;
             return new(result);
+        }
+    }
+
+    [Fact]
+    public async Task Only_names_that_were_said_to_lead_here_are_answered_and_over_https_cookies_and_headers_insist_on_it()
+    {
+        await using var plain = await TestServer.NewAsync();
+        await using var server = plain.WithWebHostBuilder(builder => builder.UseSetting("AllowedHosts", "practice.example"));
+        using var client = server.CreateClient();
+        Assert.Equal(HttpStatusCode.OK, (await AskAsync("practice.example")).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await AskAsync("elsewhere.example")).StatusCode);
+
+        var school = await School.OpenAsync(plain);
+        using var signIn = new HttpRequestMessage(HttpMethod.Post, "https://practice.example/api/accounts/sign-in");
+        signIn.Content = JsonContent.Create(new { email = $"coach@{school.Name}.example", password = "a made-up password" });
+        using var overHttps = await client.SendAsync(signIn);
+        Assert.Equal(HttpStatusCode.OK, overHttps.StatusCode);
+        Assert.Equal("max-age=31536000", overHttps.Headers.GetValues("Strict-Transport-Security").Single());
+        // RFC 6265bis, section 4.1.3.2: such a name is taken with Secure, Path=/ and no Domain only.
+        Assert.All(
+            overHttps.Headers.GetValues("Set-Cookie"),
+            cookie =>
+            {
+                Assert.StartsWith("__Host-", cookie, StringComparison.Ordinal);
+                Assert.Contains("; secure", cookie, StringComparison.OrdinalIgnoreCase);
+                Assert.Contains("; path=/", cookie, StringComparison.OrdinalIgnoreCase);
+                Assert.DoesNotContain("domain=", cookie, StringComparison.OrdinalIgnoreCase);
+            }
+        );
+
+        async Task<HttpResponseMessage> AskAsync(string host)
+        {
+            using var request = new HttpRequestMessage(HttpMethod.Get, $"http://{host}/health/live");
+            return await client.SendAsync(request);
         }
     }
 }

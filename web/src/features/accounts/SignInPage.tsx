@@ -143,7 +143,7 @@ export function SignInPage() {
         <WhatIsKept />
         {(error ?? session.error) && !isAtCode && <ErrorNotice error={(error ?? session.error) as Error} />}
         <Typography variant="body2" sx={{ mt: 3, color: 'text.secondary' }}>
-          New here? Your coach sends you a link.
+          New here? Your coach sends you a link. <a href="/licences.txt">Licences</a> of what this is built of.
         </Typography>
       </Box>
       <Box
