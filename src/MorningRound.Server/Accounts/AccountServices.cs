@@ -46,7 +46,7 @@ public static class AccountServices
                 });
                 cookies.ApplicationCookie!.Configure(options =>
                 {
-                    options.Cookie.Name = "morning-round";
+                    options.Cookie.Name = CookieNames.SignIn;
                     options.CookieManager = new HostCookies();
                     options.Cookie.HttpOnly = true;
                     options.Cookie.SameSite = SameSiteMode.Lax;

@@ -103,12 +103,15 @@ public sealed class ExportService(MorningRoundDb db, DomainClock clock)
             .AsNoTracking()
             .Where(r => r.AcademyId == caller.AcademyId && r.StudentId == studentId)
             .OrderBy(r => r.Day)
+            .ThenBy(r => r.LogId)
+            .ThenBy(r => r.SegmentId)
             .Select(r => new ResultExport(r.AssignmentId, r.SegmentId, r.DrillId, r.ComparabilityKey, r.Day, r.Document))
             .ToListAsync(cancel);
         var rounds = await db
             .Rounds.AsNoTracking()
             .Where(r => r.AcademyId == caller.AcademyId && r.StudentId == studentId)
             .OrderBy(r => r.Day)
+            .ThenBy(r => r.Id)
             .Select(r => r.Document)
             .ToListAsync(cancel);
         var words = await db

@@ -1,5 +1,6 @@
 using System.Globalization;
-using System.Security.Claims;
+using System.Security.Cryptography;
+using System.Text;
 using System.Threading.RateLimiting;
 using Microsoft.AspNetCore.RateLimiting;
 
@@ -25,17 +26,17 @@ public enum Costly
 }
 
 /// <summary>
-/// What one person can ask of a copy of the server, so that somebody's worst is not everybody's. Each copy counts for itself:
+/// What one sign-in can ask of a copy of the server, so that somebody's worst is not everybody's. Each copy counts for itself:
 /// with two, twice as much passes. Guesses at passwords are counted elsewhere, in the database, for all copies together.
 /// </summary>
 internal static class CallLimits
 {
-    /// <summary>As many calls of one person are worked on at once; a browser opens six connections.</summary>
+    /// <summary>As many calls of one sign-in are worked on at once; a browser opens six connections.</summary>
     private const int AtOnce = 6;
 
     private const int Waiting = 400;
 
-    /// <summary>So many costly calls of one person wait for the one that is worked on.</summary>
+    /// <summary>So many costly calls of one sign-in wait for the one that is worked on.</summary>
     private const int CostlyWaiting = 40;
 
     public static TBuilder Costs<TBuilder>(this TBuilder endpoint, Costly what)
@@ -52,15 +53,18 @@ internal static class CallLimits
             _ => (120, 2),
         };
 
-    /// <summary>Stands after it is known who calls.</summary>
+    /// <summary>
+    /// Stands before the limit for everybody together, so that what waits here for its own turn takes nobody's place there. Who
+    /// calls is not known yet: the cookie tells one sign-in from another without asking the database.
+    /// </summary>
     public static void UseCallLimits(this IApplicationBuilder app)
     {
         var options = new RateLimiterOptions
         {
             GlobalLimiter = PartitionedRateLimiter.CreateChained(
-                PartitionedRateLimiter.Create<HttpContext, string>(EachAtOnce),
                 PartitionedRateLimiter.Create<HttpContext, string>(OftenEnough),
-                PartitionedRateLimiter.Create<HttpContext, string>(OneCostlyAtOnce)
+                PartitionedRateLimiter.Create<HttpContext, string>(OneCostlyAtOnce),
+                PartitionedRateLimiter.Create<HttpContext, string>(EachAtOnce)
             ),
             RejectionStatusCode = StatusCodes.Status429TooManyRequests,
             OnRejected = (rejected, _) =>
@@ -90,7 +94,7 @@ internal static class CallLimits
     {
         if (CostOf(context) is not { } cost)
             return RateLimitPartition.GetNoLimiter("");
-        var who = cost == Costly.Door ? ClientAddress.Of(context) : Caller(context);
+        var who = cost == Costly.Door ? ClientAddress.Of(context) : Caller(context) ?? ClientAddress.Of(context);
         var (atOnce, aSecond) = Of(cost);
         return RateLimitPartition.GetTokenBucketLimiter(
             $"{cost} {who}",
@@ -116,7 +120,10 @@ internal static class CallLimits
 
     private static Costly? CostOf(HttpContext context) => CostOf(context.GetEndpoint());
 
-    private static string? Caller(HttpContext context) => context.User.FindFirstValue(ClaimTypes.NameIdentifier);
+    private static string? Caller(HttpContext context) =>
+        context.Request.Cookies[CookieNames.For(context, CookieNames.SignIn)] is { Length: > 0 } cookie
+            ? Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(cookie)))
+            : null;
 
     private sealed record Cost(Costly What);
 }

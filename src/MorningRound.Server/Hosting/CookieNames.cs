@@ -8,6 +8,9 @@ namespace MorningRound.Server.Hosting;
 /// </summary>
 internal static class CookieNames
 {
+    /// <summary>The cookie of whoever is signed in.</summary>
+    public const string SignIn = "morning-round";
+
     private const string Prefix = "__Host-";
 
     public static string For(HttpContext context, string plain) => context.Request.IsHttps ? Prefix + plain : plain;

@@ -166,10 +166,10 @@ internal static class ServiceRegistration
         app.UseResponseCompression();
         app.UseWebFiles();
         app.UseSameSiteWritesOnly();
+        app.UseCallLimits();
         app.UseRateLimiter();
         app.UseAuthentication();
         app.UseAuthorization();
-        app.UseCallLimits();
     }
 
     private static DomainClock ClockFrom(IConfiguration configuration, TimeProvider real) =>

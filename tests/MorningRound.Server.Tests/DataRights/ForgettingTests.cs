@@ -56,6 +56,8 @@ public sealed class ForgettingTests : IAsyncLifetime
     {
         var (coach, students) = await ComeInAsync();
         var id = students[name];
+        if (name == "Otto Lanevik")
+            await AskAsync("Between the reeds, only there?");
         var others = await SummaryAsync(coach, students.Where(s => s.Value != id).Select(s => s.Value));
         Assert.NotEmpty(await RowsWithAsync($"{id}"));
         var own = OwnTexts((await coach.GetAsync($"/api/exports/students/{id}")).Body!);
@@ -70,7 +72,9 @@ public sealed class ForgettingTests : IAsyncLifetime
         Assert.Empty(await RowsWithAsync($"{id}"));
         Assert.Empty(await RowsWithAsync(name));
         Assert.Empty(await RowsWithAsync(address));
-        foreach (var text in own.Where(t => t.Length > 0).Distinct())
+        // The demo's people say some things in the same words.
+        var said = others.SelectMany(OwnTexts).ToHashSet();
+        foreach (var text in own.Where(t => t.Length > 0 && !said.Contains(t)).Distinct())
             Assert.Empty(await RowsWithAsync(text));
         Assert.Equal(HttpStatusCode.NotFound, (await coach.GetAsync($"/api/students/{id}")).Status);
         Assert.Equal(HttpStatusCode.NotFound, (await coach.GetAsync(path)).Status);
@@ -79,7 +83,10 @@ public sealed class ForgettingTests : IAsyncLifetime
         Assert.Equal("studentForgotten", line["kind"]!.GetValue<string>());
         Assert.Null(line["student"]);
 
-        Assert.Equal(others, await SummaryAsync(coach, students.Where(s => s.Value != id).Select(s => s.Value)));
+        Assert.Equal(
+            others.Select(o => o.ToJsonString()),
+            (await SummaryAsync(coach, students.Where(s => s.Value != id).Select(s => s.Value))).Select(o => o.ToJsonString())
+        );
         foreach (var screen in new[] { "/api/review/tee-line", "/api/review/goals", "/api/test-days", "/api/squads" })
             Assert.Equal(HttpStatusCode.OK, (await coach.GetAsync(screen)).Status);
     }
@@ -93,12 +100,21 @@ public sealed class ForgettingTests : IAsyncLifetime
                 .SelectMany(w => new[] { w!["question"]!.GetValue<string>(), w["answer"]!.GetValue<string>() }),
         ];
 
-    private static async Task<string> SummaryAsync(Browser coach, IEnumerable<Guid> students)
+    private async Task AskAsync(string text)
     {
-        var found = new List<string>();
+        var student = _server.NewBrowser();
+        await student.PostAsync("/api/accounts/demo-sign-in", new { @as = "student" });
+        var asked = await student.PutAsync("/api/weeks/2026-W24/question", new { text });
+        Assert.Equal(HttpStatusCode.OK, asked.Status);
+        Assert.NotEmpty(await RowsWithAsync(text));
+    }
+
+    private static async Task<List<JsonNode>> SummaryAsync(Browser coach, IEnumerable<Guid> students)
+    {
+        var found = new List<JsonNode>();
         foreach (var student in students.Order())
-            found.Add((await coach.GetAsync($"/api/exports/students/{student}")).Text);
-        return string.Join('\n', found);
+            found.Add((await coach.GetAsync($"/api/exports/students/{student}")).Body!);
+        return found;
     }
 
     [Fact]

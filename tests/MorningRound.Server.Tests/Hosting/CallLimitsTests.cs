@@ -49,6 +49,17 @@ public sealed class CallLimitsTests(OneServer server) : IClassFixture<OneServer>
     }
 
     [Fact]
+    public async Task What_waits_for_its_own_turn_takes_nobody_elses_place()
+    {
+        // Far more than are worked on at once for everybody together.
+        var flood = Enumerable.Range(0, 300).Select(_ => _school.Coach.GetAsync("/api/students")).ToList();
+        var meanwhile = await _school.Owner.GetAsync("/api/accounts/mine");
+        Assert.Equal(HttpStatusCode.OK, meanwhile.Status);
+        Assert.Contains(flood, call => !call.IsCompleted);
+        Assert.All(await Task.WhenAll(flood), a => Assert.Equal(HttpStatusCode.OK, a.Status));
+    }
+
+    [Fact]
     public async Task The_door_is_held_for_one_address_and_open_for_another()
     {
         var (most, _) = CallLimits.Of(Costly.Door);

@@ -166,8 +166,18 @@ function CoachBar({ person }: { person: Person }) {
           Week<Key>5</Key>
         </Box>
       </Box>
-      <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1, color: 'text.secondary', fontSize: 15 }}>
-        <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
+      <Box
+        sx={{
+          ml: 'auto',
+          display: 'flex',
+          flexWrap: 'wrap',
+          alignItems: 'center',
+          gap: { xs: 0, lg: 1 },
+          color: 'text.secondary',
+          fontSize: 15,
+        }}
+      >
+        <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
           {/* A line of its own is more than the academy's name is worth where there is little room. */}
           <Box component="span" sx={{ display: { xs: 'none', xl: 'inline' } }}>
             {person.academyName} ·{' '}
@@ -175,10 +185,10 @@ function CoachBar({ person }: { person: Person }) {
           {dayName(person.today)}
         </Box>
         <Button component={NavLink} to="/account" aria-label={`${person.name}: your account`}>
-          <Box component="span" sx={{ display: { xs: 'none', md: 'inline' } }}>
+          <Box component="span" sx={{ display: { xs: 'none', lg: 'inline' } }}>
             {person.name}
           </Box>
-          <Box component="span" sx={{ display: { md: 'none' } }}>
+          <Box component="span" sx={{ display: { lg: 'none' } }}>
             Account
           </Box>
         </Button>
