@@ -24,8 +24,10 @@ public sealed class InvitationService(
     /// </summary>
     public async Task<InvitationLink> InviteAsync(Caller caller, AcademyRole role, Guid? studentId, CancellationToken cancel)
     {
-        if (studentId is not null)
+        if (studentId is { } whose)
         {
+            if (role == AcademyRole.Student && await consents.IsWithdrawnAsync(caller.AcademyId, whose, cancel))
+                throw ConsentWithdrawn();
             await db
                 .Invitations.Where(i =>
                     i.AcademyId == caller.AcademyId && i.StudentId == studentId && i.Role == role && i.UsedAt == null
@@ -65,6 +67,12 @@ public sealed class InvitationService(
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var invitation = await UsableAsync(token, cancel);
         Check(acceptance, invitation);
+        // A link that was made before consent was taken back leads nowhere until it is given again.
+        if (
+            invitation is { Role: AcademyRole.Student, AcademyId: { } here, StudentId: { } minor }
+            && await consents.IsWithdrawnAsync(here, minor, cancel)
+        )
+            throw ConsentWithdrawn();
 
         await ClaimAsync(invitation, cancel);
         var academyId = invitation.AcademyId ?? await opening.OpenAsync(acceptance.AcademyName!, acceptance.TimeZone!, cancel);
@@ -122,6 +130,13 @@ public sealed class InvitationService(
         if (claimed == 0)
             throw NoSuchInvitation();
     }
+
+    private static ApiProblemException ConsentWithdrawn() =>
+        ApiProblemException.Conflict(
+            "The guardian has taken back consent.",
+            "id",
+            "A link for the guardian comes first; once they consent again, the student can come in."
+        );
 
     private static ApiProblemException NotConsented() =>
         ApiProblemException.Invalid("consents", "Without a guardian's consent nothing is set up for a child.");

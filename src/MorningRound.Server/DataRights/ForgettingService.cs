@@ -25,20 +25,21 @@ public sealed class ForgettingService(MorningRoundDb db, SecurityLog log, IEnume
     public async Task<Traces> TracesAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {
         var name = await NameAsync(caller, studentId, cancel);
-        var counts = new List<TraceCount>();
-        foreach (var table in StudentTables.Of(db))
-        {
-            var count = await db.Database.SqlQueryRaw<int>(table.Count, caller.AcademyId, studentId).SingleAsync(cancel);
-            counts.Add(new TraceCount(KindOf(table.Type), count));
-        }
-
+        var tables = StudentTables.Of(db);
+        var counts = await db
+            .Database.SqlQueryRaw<CountedTable>(
+                string.Join(" UNION ALL ", tables.Select(t => t.Count)),
+                caller.AcademyId,
+                studentId
+            )
+            .ToDictionaryAsync(c => c.Name, c => c.Rows, cancel);
         var mentions = await MentionsAsync(caller, studentId, name, cancel);
         return new Traces(
             name,
             [
-                .. counts
-                    .GroupBy(c => c.Kind)
-                    .Select(g => new TraceCount(g.Key, g.Sum(c => c.Count)))
+                .. tables
+                    .GroupBy(t => KindOf(t.Type))
+                    .Select(g => new TraceCount(g.Key, g.Sum(t => counts[t.Name])))
                     .Where(c => c.Count > 0)
                     .OrderBy(c => c.Kind),
             ],
@@ -186,6 +187,8 @@ public sealed class ForgettingService(MorningRoundDb db, SecurityLog log, IEnume
         : row == typeof(RoundRow) ? TraceKind.Rounds
         : row == typeof(WeekWordRow) ? TraceKind.Words
         : TraceKind.Other;
+
+    private sealed record CountedTable(string Name, int Rows);
 
     private sealed record FoundText(string Kind, Guid Id, string? Title);
 }

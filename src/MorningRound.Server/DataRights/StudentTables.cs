@@ -14,7 +14,7 @@ namespace MorningRound.Server.DataRights;
 internal sealed record StudentTable(Type Type, string Name, string Where)
 {
     // Names of the model's own tables and columns: nothing in here was typed by anybody.
-    public string Count => $"SELECT count(*)::int AS \"Value\" FROM {Name} WHERE {Where}";
+    public string Count => $"SELECT '{Name}' AS name, count(*)::int AS rows FROM {Name} WHERE {Where}";
 
     public string Delete => $"DELETE FROM {Name} WHERE {Where}";
 }

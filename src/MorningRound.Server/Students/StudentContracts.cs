@@ -74,6 +74,9 @@ public sealed record StudentFileView : IVersioned
 
     public required bool MayBePublishedTo { get; init; }
 
+    /// <summary>Whether the student is under 18, so that a guardian answers for them.</summary>
+    public required bool IsMinor { get; init; }
+
     /// <summary>Whether the caller may change the coach's part too.</summary>
     public required bool CanChangeAll { get; init; }
 

@@ -57,6 +57,7 @@ public sealed class StudentFileService(
             Season = Seasons.On(clock.Today(caller.TimeZone), file),
             GridGaps = WedgeGrid.Gaps(file.Coach.WedgeGrid),
             BodyParts = PainPart.All,
+            IsMinor = file.IsMinor,
             MayBePublishedTo = file.MayBePublishedTo,
             CanChangeAll = caller.IsCoach,
             LostStrokes = await rounds.InWordsAsync(caller, studentId, found.Level, cancel),

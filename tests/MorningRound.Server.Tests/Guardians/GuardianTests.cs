@@ -157,6 +157,31 @@ public sealed class GuardianTests(OneServer server) : IClassFixture<OneServer>, 
     }
 
     [Fact]
+    public async Task Nobody_comes_in_as_the_child_by_a_new_link_either_once_consent_was_taken_back()
+    {
+        await _school.MakeMinorAsync(_school.StudentId);
+        await RemoveAsync();
+        var path = $"/api/students/{_school.StudentId}/invitations";
+        var before = (await _school.Coach.PostAsync(path)).Get<string>("path");
+        var guardian = await _school.GuardianAsync(_school.StudentId);
+        await guardian.PostAsync($"/api/guardian/children/{_school.StudentId}/withdrawal");
+        Assert.Equal(HttpStatusCode.Conflict, (await AcceptAsync(before, "child", consents: true)).Status);
+        Assert.Equal(HttpStatusCode.Conflict, (await _school.Coach.PostAsync(path)).Status);
+        // A date nobody means, on the way.
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await guardian.GetAsync($"/api/guardian/children/{_school.StudentId}/weeks/0001-W01")).Status
+        );
+
+        Task<Answer> RemoveAsync() =>
+            _school.Coach.SendAsync(
+                HttpMethod.Put,
+                $"/api/students/{_school.StudentId}/account/state",
+                new { state = "removed" }
+            );
+    }
+
+    [Fact]
     public async Task Of_two_guardians_one_who_takes_consent_back_ends_it_for_both()
     {
         var first = await _school.GuardianAsync(_school.StudentId);

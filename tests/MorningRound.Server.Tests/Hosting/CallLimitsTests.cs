@@ -42,7 +42,7 @@ public sealed class CallLimitsTests(OneServer server) : IClassFixture<OneServer>
     }
 
     [Fact]
-    public async Task What_is_not_costly_is_only_worked_on_a_few_at_a_time()
+    public async Task A_hundred_ordinary_calls_at_once_wait_for_each_other_and_are_all_answered()
     {
         var answers = await Task.WhenAll(Enumerable.Range(0, 100).Select(_ => _school.Student.GetAsync("/api/accounts/mine")));
         Assert.All(answers, a => Assert.Equal(HttpStatusCode.OK, a.Status));

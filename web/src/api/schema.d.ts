@@ -9562,6 +9562,7 @@ export interface components {
       gridGaps: components['schemas']['GridGap'][];
       bodyParts: components['schemas']['PainPart'][];
       mayBePublishedTo: boolean;
+      isMinor: boolean;
       canChangeAll: boolean;
       lostStrokes: string;
       changes: components['schemas']['StudentChangeView'][];

@@ -8,7 +8,7 @@ import { answer, api, Problem, type Schemas } from '../../api/client';
 import { dataRightsKeys } from '../../api/queryKeys';
 import { usePerson } from '../../app/signIn';
 import { Field } from '../../ui/Field';
-import { count } from '../../ui/format';
+import { count, plusDays } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { Empty, ErrorNotice, Loading } from '../../ui/states';
 import { useStudent, useStudentsChanged } from '../students/queries';
@@ -41,6 +41,7 @@ export function DataPage() {
 }
 
 function Out({ id }: { id: string }) {
+  const { today } = usePerson();
   return (
     <Box component="section" aria-label="Out">
       <Typography variant="h2">Out</Typography>
@@ -55,7 +56,7 @@ function Out({ id }: { id: string }) {
         </li>
         {tables.map((table) => (
           <li key={table}>
-            <a href={`/api/exports/${table}.csv?student=${id}&from=${twoYearsBack()}`} download>
+            <a href={`/api/exports/${table}.csv?student=${id}&from=${plusDays(today, -730)}`} download>
               {table.replace(/^./, (c) => c.toUpperCase())}, as CSV
             </a>
           </li>
@@ -64,12 +65,6 @@ function Out({ id }: { id: string }) {
     </Box>
   );
 }
-
-const twoYearsBack = () => {
-  const day = new Date();
-  day.setUTCFullYear(day.getUTCFullYear() - 2);
-  return day.toISOString().slice(0, 10);
-};
 
 const kinds: Record<Schemas['TraceKind'], [one: string, many?: string]> = {
   account: ['account'],

@@ -51,8 +51,6 @@ export function FilePage({ Guardians }: { Guardians?: GuardiansPart }) {
   );
 }
 
-const isMinor = ({ file }: FileView) => file.coach?.age === 'underTwelve' || file.coach?.age === 'twelveToSeventeen';
-
 const named = (part: string, names: Record<string, string>) =>
   Object.entries(names).map(([field, name]) => [`${part}.${field}`, name] as const);
 
@@ -168,9 +166,7 @@ function FileForm({ view, name, title, back, Guardians }: FormProps) {
             onChange={(own) => draft.set({ own })}
           />
           {!current.canChangeAll && <CoachSummary coach={file.coach ?? {}} />}
-          {current.canChangeAll && Guardians && isMinor(current) && (
-            <Guardians studentId={view.studentId} name={name} />
-          )}
+          {current.canChangeAll && Guardians && current.isMinor && <Guardians studentId={view.studentId} name={name} />}
           {current.canChangeAll && <StudentAccount studentId={view.studentId} name={name} />}
           <Changes view={current} />
         </Box>
