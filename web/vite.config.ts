@@ -5,6 +5,7 @@ import { reactCompiler } from './reactCompiler.ts';
 
 /** Pages, and parts that are fetched for them when they are needed, that no student opens. */
 const coachParts = [
+  'AcademyDataPage',
   'BenchPage',
   'CallsFields',
   'CoursesPage',
@@ -21,6 +22,7 @@ const coachParts = [
   'GroundsPage',
   'Head',
   'InvitationDialog',
+  'Invite',
   'LeaveDialog',
   'MoreParts',
   'OwnTextPage',

@@ -1,9 +1,19 @@
 import './app/fonts.css';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
+import { sans, serif } from './app/theme';
+
+/** How long the first picture waits for its letters, in milliseconds; on a worse network it comes in the device's own. */
+const waitForLetters = 1_500;
+
+/** The letters of every page, which the page itself has asked for. One that comes later would move what stands already. */
+const letters = Promise.allSettled([document.fonts.load(`1em ${sans}`), document.fonts.load(`1em ${serif}`)]);
 
 const root = document.getElementById('root');
-if (root) createRoot(root).render(<App />);
+if (root)
+  void Promise.race([letters, new Promise((go) => setTimeout(go, waitForLetters))]).then(() =>
+    createRoot(root).render(<App />),
+  );
 
 // Keeps the application itself on the device. A new version waits until every tab of the old one is closed, so that nobody's
 // practice is interrupted.

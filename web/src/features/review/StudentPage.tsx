@@ -17,9 +17,9 @@ import { GoalPath } from '../progress/GoalPath';
 import { Progress, useProgress } from '../progress/Progress';
 import { StudentWeek } from '../weeks/StudentWeek';
 import { useSheet } from '../weeks/useSheet';
-import { InviteStudent } from '../accounts/Invite';
 import { LookFirst } from './LookFirst';
 
+const InviteStudent = onDemand(() => import('../accounts/Invite').then((m) => m.InviteStudent));
 const HandOverDialog = onDemand(() => import('../students/HandOverDialog').then((m) => m.HandOverDialog));
 const StudentDialog = onDemand(() => import('../students/StudentDialog').then((m) => m.StudentDialog));
 
