@@ -155,7 +155,7 @@ start_cluster() {
     # The kernel stops the database with this shell, however the shell ends. SIGINT asks for a fast, clean shutdown.
     (cd / && exec setpriv "${become[@]}" --pdeathsig INT -- "$postgres_bin/postgres" -D "$database_dir" \
       -c listen_addresses=127.0.0.1 -c port="$port" -c unix_socket_directories="$socket" -c fsync="${DATABASE_FSYNC:-on}" \
-      -c timezone=UTC -c lc_messages=C -c max_connections="${DATABASE_CONNECTIONS:-100}") > >(exec node "$root/scripts/keep-log.mjs" "$dir/postgres.log") 2>&1 9>&- &
+      -c timezone=UTC -c lc_messages=C -c max_connections="${DATABASE_CONNECTIONS:-100}" ${DATABASE_OPTIONS:-}) > >(exec node "$root/scripts/keep-log.mjs" "$dir/postgres.log") 2>&1 9>&- &
     database_pid=$!
     if wait_for_database "$port"; then
       database_port=$port

@@ -35,6 +35,14 @@ public sealed class Browser(HttpClient client)
     public Task<Answer> PutAsync(string path, object body, int? version = null) =>
         SendAsync(HttpMethod.Put, path, body, version is { } v ? ("If-Match", $"\"{v}\"") : ("If-None-Match", "*"));
 
+    /// <summary>A file that is taken away.</summary>
+    public async Task<byte[]> DownloadAsync(string path)
+    {
+        using var response = await client.GetAsync(path);
+        Assert.Equal(HttpStatusCode.OK, response.StatusCode);
+        return await response.Content.ReadAsByteArrayAsync();
+    }
+
     /// <summary>How many bytes an answer has on its way, compressed as every browser asks for it.</summary>
     public async Task<long> CompressedBytesAsync(string path)
     {

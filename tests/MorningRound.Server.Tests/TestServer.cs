@@ -14,7 +14,7 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Tests;
 
 /// <summary>The whole server on a database of its own, on Wednesday 6 May 2026, whatever day it is outside.</summary>
-public sealed class TestServer(string connection, bool isDemo = false, string today = "2026-05-06")
+public sealed class TestServer(string connection, bool isDemo = false, string today = "2026-05-06", string? academyFile = null)
     : WebApplicationFactory<Program>
 {
     public const string Week = "2026-W19";
@@ -65,6 +65,7 @@ public sealed class TestServer(string connection, bool isDemo = false, string to
         File.WriteAllText(_secretFile, $"{SetupSecret}\n");
         builder.UseSetting("MORNING_ROUND_SETUP_SECRET_FILE", _secretFile);
         builder.UseSetting("MORNING_ROUND_JOBS", "off");
+        builder.UseSetting("MORNING_ROUND_ACADEMY_FILE", academyFile);
         builder.ConfigureLogging(logging => logging.ClearProviders());
         builder.ConfigureTestServices(services =>
         {

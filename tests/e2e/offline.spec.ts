@@ -51,7 +51,14 @@ test('in the middle of a drill the signal goes: the application loads, the drill
     )
     .toBe(4);
   await phone.context().setOffline(true);
-  await phone.reload();
+  const refused: string[] = [];
+  phone.on('console', (line) => line.text().includes('Content Security Policy') && refused.push(line.text()));
+  const kept = await phone.reload();
+  // The page that the phone kept carries its own nonce, and the header above it names the same: its styles are taken.
+  const nonce = await phone.evaluate(() => document.querySelector<HTMLElement>('meta[property=csp-nonce]')?.nonce);
+  expect(nonce).toMatch(/^[\w+/]{22}==$/);
+  expect(kept?.headers()['content-security-policy']).toContain(`style-src 'self' 'nonce-${nonce}'`);
+  expect(refused).toEqual([]);
 
   // A warm-up for twenty minutes, whose five balls at the target are judged on the phone.
   await phone.getByRole('link', { name: 'Warm-up' }).click();

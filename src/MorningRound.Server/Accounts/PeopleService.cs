@@ -59,6 +59,7 @@ public sealed class PeopleService(
             .Invitations.AsNoTracking()
             .Where(i => i.AcademyId == caller.AcademyId && i.UsedAt == null && i.ExpiresAt > now)
             .OrderByDescending(i => i.CreatedAt)
+            .ThenBy(i => i.Id)
             .Take(MostInvitations)
             .ToListAsync(cancel);
         var names = await students.NamesAsync(caller.AcademyId, [.. invitations.Select(i => i.StudentId).OfType<Guid>()], cancel);

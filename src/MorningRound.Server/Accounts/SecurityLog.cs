@@ -37,6 +37,10 @@ public enum SecurityEventKind
     ConsentWithdrawn,
     GuardianRemoved,
     StudentForgotten,
+    TakenOut,
+    AcademyTakenOut,
+    RetentionChanged,
+    AgedOut,
 }
 
 /// <summary>
@@ -89,9 +93,6 @@ internal sealed class SecurityEventMapping : IEntityTypeConfiguration<SecurityEv
 public sealed class SecurityLog(MorningRoundDb db, TimeProvider realClock, IHttpContextAccessor calls, IStudentNames students)
 {
     private const int LinesOfAPage = 50;
-
-    /// <summary>How long a line is kept.</summary>
-    public static readonly TimeSpan Kept = TimeSpan.FromDays(365);
 
     /// <summary>Notes what somebody did who is signed in.</summary>
     public Task AddAsync(
@@ -175,7 +176,7 @@ public sealed class SecurityLog(MorningRoundDb db, TimeProvider realClock, IHttp
                     e.Address
                 )),
             ],
-            (int)Kept.TotalDays,
+            await db.Academies.Where(a => a.Id == caller.AcademyId).Select(a => a.SecurityLogDays).SingleAsync(cancel),
             lines.Count > LinesOfAPage ? shown[^1].Id : null
         );
     }

@@ -63,7 +63,9 @@ public sealed class SignInGuard(MorningRoundDb db, TimeProvider realClock, Known
         var over = tries.Where(t => t.Count > (t.Key == own ? MostAtOneAccount : MostFromOneAddress)).ToList();
         if (over.Count == 0)
             return new CountedTry(own, shared);
-        var wait = over.Max(t => t.Since) + Window - now;
+        // A call that read the clock a moment before the one that was counted first would wait that moment longer.
+        var since = over.Max(t => t.Since < now ? t.Since : now);
+        var wait = since + Window - now;
         throw ApiProblemException.Locked(
             context,
             $"Too many tries. Please wait {Minutes(wait)}, then try again; a link from your coach lets you in at once.",

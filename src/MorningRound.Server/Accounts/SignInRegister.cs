@@ -20,6 +20,21 @@ internal static class SignInRegister
     /// <summary>How exactly it is noted when a sign-in was last used: more would be a write at every call.</summary>
     private static readonly TimeSpan SeenWithin = TimeSpan.FromHours(1);
 
+    /// <summary>Asked at every call, so it is made ready once.</summary>
+    private static readonly Func<MorningRoundDb, Guid, string?, CancellationToken, Task<LiveSignIn?>> Live = EF.CompileAsyncQuery(
+        (MorningRoundDb db, Guid id, string? stamp, CancellationToken cancel) =>
+            (
+                from signIn in db.Set<SignIn>()
+                where signIn.Id == id && signIn.EndedAt == null
+                join account in db.Users on signIn.AccountId equals account.Id
+                where account.SecurityStamp == stamp && account.State == AccountState.Active
+                join academy in db.Academies on account.AcademyId equals academy.Id
+                select new LiveSignIn(signIn.SeenAt, academy.TimeZone)
+            ).SingleOrDefault()
+    );
+
+    private sealed record LiveSignIn(DateTimeOffset SeenAt, string TimeZone);
+
     public static async Task BeginAsync(CookieSigningInContext context)
     {
         var services = context.HttpContext.RequestServices;
@@ -52,14 +67,7 @@ internal static class SignInRegister
         var stamp = context.Principal!.FindFirstValue(options.ClaimsIdentity.SecurityStampClaimType);
         var db = services.GetRequiredService<MorningRoundDb>();
         var found = Guid.TryParse(context.Principal!.FindFirstValue(SignInClaim), out var id)
-            ? await (
-                from signIn in db.SignIns
-                where signIn.Id == id && signIn.EndedAt == null
-                join account in db.Users on signIn.AccountId equals account.Id
-                where account.SecurityStamp == stamp && account.State == AccountState.Active
-                join academy in db.Academies on account.AcademyId equals academy.Id
-                select new { signIn.SeenAt, academy.TimeZone }
-            ).SingleOrDefaultAsync(http.RequestAborted)
+            ? await Live(db, id, stamp, http.RequestAborted)
             : null;
         if (found is null)
         {

@@ -16,16 +16,10 @@ public sealed class Tidying(MorningRoundDb db, TimeProvider realClock)
     public async Task TidyAsync(CancellationToken cancel)
     {
         var now = realClock.GetUtcNow();
-        var (tries, left, unused, logged) = (
-            now - SignInGuard.Window,
-            now - Leftovers,
-            now - UnusedSignIn,
-            now - SecurityLog.Kept
-        );
+        var (tries, left, unused) = (now - SignInGuard.Window, now - Leftovers, now - UnusedSignIn);
         await db.SignInTries.Where(t => t.Since < tries).ExecuteDeleteAsync(cancel);
         await db.SignIns.Where(s => s.EndedAt < left || s.SeenAt < unused).ExecuteDeleteAsync(cancel);
         await db.Invitations.Where(i => i.UsedAt < left || i.ExpiresAt < left).ExecuteDeleteAsync(cancel);
-        await db.SecurityEvents.Where(e => e.At < logged).ExecuteDeleteAsync(cancel);
     }
 }
 

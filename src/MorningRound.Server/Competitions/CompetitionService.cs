@@ -205,6 +205,7 @@ public sealed class CompetitionService(
             .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId && l.Day >= from && l.Day <= to)
             .Where(l => l.Quality != null || l.Confidence != null)
             .OrderBy(l => l.Day)
+            .ThenBy(l => l.Id)
             .Take(MostRatings)
             .Select(l => new RatedDay(l.Day, l.Quality, l.Confidence))
             .ToListAsync(cancel);

@@ -19,7 +19,7 @@ public sealed class CourseRow : IDocumentRow<Course>
 
 internal sealed class CourseMapping : IEntityTypeConfiguration<CourseRow>
 {
-    internal static DocumentFormat<Course> Format { get; } = new("course");
+    internal static DocumentFormat<Course> Format { get; } = new("course") { IsReadAgain = true };
 
     public void Configure(EntityTypeBuilder<CourseRow> builder)
     {

@@ -1,4 +1,5 @@
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
 
 namespace MorningRound.Server.DataRights;
 
@@ -6,14 +7,61 @@ public static class DataRightsEndpoints
 {
     public static void MapDataRights(this IEndpointRouteBuilder api)
     {
-        var students = api.MapGroup("/data-rights/students/{studentId:guid}")
-            .WithTags("Data rights")
-            .RequireAuthorization(Policies.Owner);
+        var rights = api.MapGroup("/data-rights").WithTags("Data rights");
+        rights
+            .MapGet(
+                "/mine/everything.zip",
+                async (Caller caller, PersonArchiveService service, CancellationToken cancel) =>
+                    Sent(await service.MineAsync(caller, cancel))
+            )
+            .RequireAuthorization(Policies.Anybody)
+            .TakesLong();
+        rights.MapStudents();
+        rights
+            .MapGet(
+                "/accounts/{accountId:guid}/everything.zip",
+                async (Guid accountId, Caller caller, PersonArchiveService service, CancellationToken cancel) =>
+                    Sent(await service.AccountsAsync(caller, accountId, cancel))
+            )
+            .RequireAuthorization(Policies.Owner)
+            .TakesLong();
+        var academy = rights.MapGroup("/academy").RequireAuthorization(Policies.Owner);
+        academy
+            .MapGet(
+                "/everything.zip",
+                async (Caller caller, AcademyArchiveService service, CancellationToken cancel) =>
+                    Sent(await service.MakeAsync(caller, cancel))
+            )
+            .TakesLong();
+        academy.MapGet(
+            "/retention",
+            (Caller caller, RetentionService service, CancellationToken cancel) => service.GetAsync(caller, cancel)
+        );
+        academy.MapPut(
+            "/retention",
+            async (Retention retention, Caller caller, RetentionService service, CancellationToken cancel) =>
+            {
+                await service.SetAsync(caller, retention, cancel);
+                return TypedResults.NoContent();
+            }
+        );
+    }
+
+    private static void MapStudents(this IEndpointRouteBuilder rights)
+    {
+        var students = rights.MapGroup("/students/{studentId:guid}").RequireAuthorization(Policies.Owner);
         students.MapGet(
             "/",
             (Guid studentId, Caller caller, ForgettingService service, CancellationToken cancel) =>
                 service.TracesAsync(caller, studentId, cancel)
         );
+        students
+            .MapGet(
+                "/everything.zip",
+                async (Guid studentId, Caller caller, PersonArchiveService service, CancellationToken cancel) =>
+                    Sent(await service.StudentsAsync(caller, studentId, cancel))
+            )
+            .TakesLong();
         students.MapPost(
             "/forgetting",
             async (Guid studentId, Forgetting forgetting, Caller caller, ForgettingService service, CancellationToken cancel) =>
@@ -23,4 +71,10 @@ public static class DataRightsEndpoints
             }
         );
     }
+
+    /// <summary>One archive of a sign-in at a time, and as long as a slow line takes for a large one.</summary>
+    private static void TakesLong(this RouteHandlerBuilder endpoint) =>
+        endpoint.Costs(Costly.Archive).WithRequestTimeout(RequestLimits.LongestDownload);
+
+    private static IResult Sent(Archive archive) => TypedResults.Stream(archive.Content, "application/zip", archive.FileName);
 }

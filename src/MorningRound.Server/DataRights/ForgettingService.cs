@@ -2,6 +2,7 @@ using System.Text.RegularExpressions;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Drills;
+using MorningRound.Server.Exports;
 using MorningRound.Server.Guardians;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.OnCourse;
@@ -17,7 +18,12 @@ namespace MorningRound.Server.DataRights;
 /// Deletes everything of a student: rows, own texts, the account and that of a guardian who has no other child here. What others
 /// wrote stays with them and is listed. The security log keeps ids, which lead nowhere then.
 /// </summary>
-public sealed class ForgettingService(MorningRoundDb db, SecurityLog log, IEnumerable<IAccountEnding> endings)
+public sealed class ForgettingService(
+    MorningRoundDb db,
+    ExportService exports,
+    SecurityLog log,
+    IEnumerable<IAccountEnding> endings
+)
 {
     private const int MostMentions = 100;
 
@@ -25,12 +31,12 @@ public sealed class ForgettingService(MorningRoundDb db, SecurityLog log, IEnume
     public async Task<Traces> TracesAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {
         var name = await NameAsync(caller, studentId, cancel);
-        var tables = StudentTables.Of(db);
+        var tables = HangingRows.OfStudents(db);
         var counts = await db
             .Database.SqlQueryRaw<CountedTable>(
                 string.Join(" UNION ALL ", tables.Select(t => t.Count)),
                 caller.AcademyId,
-                studentId
+                new[] { studentId }
             )
             .ToDictionaryAsync(c => c.Name, c => c.Rows, cancel);
         var mentions = await MentionsAsync(caller, studentId, name, cancel);
@@ -70,8 +76,8 @@ public sealed class ForgettingService(MorningRoundDb db, SecurityLog log, IEnume
         }
 
         await LetGoOfAsync(caller, studentId, accounts, cancel);
-        foreach (var table in StudentTables.Of(db))
-            await db.Database.ExecuteSqlRawAsync(table.Delete, [caller.AcademyId, studentId], cancel);
+        foreach (var table in HangingRows.OfStudents(db))
+            await db.Database.ExecuteSqlRawAsync(table.Delete, [caller.AcademyId, new[] { studentId }], cancel);
 
         // Guardians' own; the student's account went with the student's rows.
         await db.Users.Where(u => accounts.Contains(u.Id)).ExecuteDeleteAsync(cancel);
@@ -112,11 +118,7 @@ public sealed class ForgettingService(MorningRoundDb db, SecurityLog log, IEnume
     }
 
     private async Task<string> NameAsync(Caller caller, Guid studentId, CancellationToken cancel) =>
-        await db
-            .Students.Where(s => s.AcademyId == caller.AcademyId && s.Id == studentId)
-            .Select(s => s.Name)
-            .SingleOrDefaultAsync(cancel)
-        ?? throw ApiProblemException.NotFound("student");
+        await exports.NameAsync(caller, studentId, cancel) ?? throw ApiProblemException.NotFound("student");
 
     /// <summary>Texts of others with the student's whole name or first name in them, as a word.</summary>
     private async Task<List<Mention>> MentionsAsync(Caller caller, Guid studentId, string name, CancellationToken cancel)

@@ -29,7 +29,7 @@ public sealed class DrillRow : IRemovableRow
 
 internal sealed class DrillMapping : IEntityTypeConfiguration<DrillRow>
 {
-    internal static DocumentFormat<Drill> Format { get; } = new("drill");
+    internal static DocumentFormat<Drill> Format { get; } = new("drill") { IsReadAgain = true };
 
     public void Configure(EntityTypeBuilder<DrillRow> builder)
     {

@@ -23,7 +23,11 @@ namespace MorningRound.Server.Exports;
 /// <param name="From">The first day.</param>
 /// <param name="To">The last day.</param>
 /// <param name="StudentId">One student alone; null for all of the academy.</param>
-public sealed record ExportSpan(DateOnly From, DateOnly To, Guid? StudentId);
+public sealed record ExportSpan(DateOnly From, DateOnly To, Guid? StudentId)
+{
+    /// <summary>All there is of a student.</summary>
+    public static ExportSpan Always(Guid studentId) => new(new DateOnly(1900, 1, 1), new DateOnly(2199, 12, 31), studentId);
+}
 
 /// <summary>What is kept, out as tables, and everything of one student as one document.</summary>
 public sealed class ExportService(MorningRoundDb db, DomainClock clock)
@@ -67,6 +71,13 @@ public sealed class ExportService(MorningRoundDb db, DomainClock clock)
             }
         );
     }
+
+    /// <summary>A student's name; null where there is none of this id.</summary>
+    public Task<string?> NameAsync(Caller caller, Guid studentId, CancellationToken cancel) =>
+        db
+            .Students.Where(s => s.AcademyId == caller.AcademyId && s.Id == studentId)
+            .Select(s => s.Name)
+            .SingleOrDefaultAsync(cancel);
 
     /// <summary>
     /// Everything of one student as one document. What coaches keep for their own eyes goes out to coaches alone.

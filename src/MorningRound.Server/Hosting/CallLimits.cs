@@ -21,6 +21,12 @@ public enum Costly
     /// <summary>Entries of a log.</summary>
     Append,
 
+    /// <summary>A session with all that was logged of it, which can hold forty drills.</summary>
+    Session,
+
+    /// <summary>Taking everything of somebody away.</summary>
+    Archive,
+
     /// <summary>Coming in: what a password costs to compare is meant to be much.</summary>
     Door,
 }
@@ -31,8 +37,11 @@ public enum Costly
 /// </summary>
 internal static class CallLimits
 {
-    /// <summary>As many calls of one sign-in are worked on at once; a browser opens six connections.</summary>
-    private const int AtOnce = 6;
+    /// <summary>
+    /// As many calls of one sign-in are worked on at once as there are processors: whoever asks one thing beside somebody who
+    /// asks without end still gets half of one. A browser opens six connections, and more is never of use to it.
+    /// </summary>
+    private static readonly int AtOnce = Math.Clamp(Environment.ProcessorCount, 2, 6);
 
     private const int Waiting = 400;
 
@@ -49,7 +58,8 @@ internal static class CallLimits
             Costly.Check => (60, 10),
             Costly.Draft => (30, 2),
             Costly.Import => (30, 1),
-            Costly.Append => (120, 20),
+            Costly.Append or Costly.Session => (120, 20),
+            Costly.Archive => (10, 0.1),
             _ => (120, 2),
         };
 

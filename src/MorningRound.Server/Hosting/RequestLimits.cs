@@ -14,4 +14,7 @@ internal static class RequestLimits
         Timeout = TimeSpan.FromSeconds(25),
         TimeoutStatusCode = StatusCodes.Status503ServiceUnavailable,
     };
+
+    /// <summary>How long an archive may take to go out.</summary>
+    public static readonly TimeSpan LongestDownload = TimeSpan.FromMinutes(10);
 }

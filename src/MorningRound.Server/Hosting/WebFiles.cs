@@ -34,9 +34,9 @@ internal static class WebFiles
                     // What is somebody's own is kept by no cache: the phone keeps what it needs itself.
                     if (context.Request.Path.StartsWithSegments("/api"))
                         headers.CacheControl = "no-store";
-                    // Styles are written by the component library while it runs; scripts come from here only.
+                    // Everything comes from here, and styles also from the page's own scripts, which know its nonce.
                     headers.ContentSecurityPolicy =
-                        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; base-uri 'none'; "
+                        $"default-src 'self'; style-src 'self'{WebPage.NonceOf(context)}; img-src 'self' data:; base-uri 'none'; "
                         + "frame-ancestors 'none'; form-action 'self'";
                     return Task.CompletedTask;
                 });
@@ -121,7 +121,10 @@ internal static class WebFiles
             )
             .AllowAnonymous()
             .ExcludeFromDescription();
-        app.MapFallbackToFile("index.html", new StaticFileOptions { OnPrepareResponse = Cache }).AllowAnonymous();
+        var page = new WebPage(app.Environment.WebRootFileProvider);
+        string[] methods = [HttpMethods.Get, HttpMethods.Head];
+        app.MapMethods(WebPage.Path, methods, page.SendAsync).AllowAnonymous().ExcludeFromDescription();
+        app.MapFallback(page.SendAsync).WithMetadata(new HttpMethodMetadata(methods)).AllowAnonymous();
     }
 
     /// <summary>The methods that the address of a call does answer to; empty where there is no such address.</summary>

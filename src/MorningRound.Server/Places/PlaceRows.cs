@@ -19,7 +19,7 @@ public sealed class PlaceRow : IDocumentRow<Place>
 
 internal sealed class PlaceMapping : IEntityTypeConfiguration<PlaceRow>
 {
-    internal static DocumentFormat<Place> Format { get; } = new("place");
+    internal static DocumentFormat<Place> Format { get; } = new("place") { IsReadAgain = true };
 
     public void Configure(EntityTypeBuilder<PlaceRow> builder)
     {

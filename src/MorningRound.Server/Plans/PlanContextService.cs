@@ -58,6 +58,7 @@ public sealed class PlanContextService(MorningRoundDb db, DomainClock clock, IPr
             .Students.AsNoTracking()
             .Where(s => s.AcademyId == caller.AcademyId && (chosen == null || chosen.Contains(s.Id)))
             .OrderBy(s => s.Name)
+            .ThenBy(s => s.Id)
             .ToListAsync(cancel);
         if (chosen is not null && students.Count < chosen.Distinct().Count())
             throw ApiProblemException.NotFound("student");

@@ -126,9 +126,9 @@ public sealed class PlanUseRow
 
 internal sealed class PlanMapping : IEntityTypeConfiguration<PlanRow>, IEntityTypeConfiguration<PlanUseRow>
 {
-    internal static DocumentFormat<SessionPlan> Format { get; } = new("plan");
+    internal static DocumentFormat<SessionPlan> Format { get; } = new("plan") { IsReadAgain = true };
 
-    internal static DocumentFormat<PlanListing> ListingFormat { get; } = new("plan-listing");
+    internal static DocumentFormat<PlanListing> ListingFormat { get; } = new("plan-listing") { IsReadAgain = true };
 
     public void Configure(EntityTypeBuilder<PlanRow> builder)
     {

@@ -81,7 +81,7 @@ internal sealed class ProgrammeMappings
         IEntityTypeConfiguration<ProgrammeRunRow>,
         IEntityTypeConfiguration<ProgrammeWaitRow>
 {
-    internal static DocumentFormat<Programme> Format { get; } = new("programme");
+    internal static DocumentFormat<Programme> Format { get; } = new("programme") { IsReadAgain = true };
 
     public void Configure(EntityTypeBuilder<ProgrammeRow> builder)
     {

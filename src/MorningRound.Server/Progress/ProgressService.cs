@@ -57,6 +57,7 @@ public sealed class ProgressService(
         var dots = read
             .Sessions.Where(s => s is { Figures: not null, PractisedOn: not null })
             .OrderBy(s => s.PractisedOn)
+            .ThenBy(s => s.Id)
             .Select(s => SessionDot.Of(s.Id, s.PractisedOn!.Value, s.Figures!))
             .ToList();
         var shown = read.Sessions.Where(s => s.Session.Week.Monday >= first.Monday).ToList();

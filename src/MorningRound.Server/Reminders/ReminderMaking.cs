@@ -250,6 +250,7 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
             .Students.AsNoTracking()
             .Where(s => s.AcademyId == academy)
             .OrderBy(s => s.Name)
+            .ThenBy(s => s.Id)
             .Select(s => new
             {
                 s.Name,

@@ -78,7 +78,7 @@ internal sealed class ReviewMappings
         IEntityTypeConfiguration<ReviewStopRow>,
         IEntityTypeConfiguration<SuggestionDecisionRow>
 {
-    internal static DocumentFormat<Standing> StandingFormat { get; } = new("standing");
+    internal static DocumentFormat<Standing> StandingFormat { get; } = new("standing") { IsReadAgain = true };
 
     internal static DocumentFormat<WeekChange> ChangeFormat { get; } = new("week-change");
 

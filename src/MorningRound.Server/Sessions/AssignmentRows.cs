@@ -135,15 +135,16 @@ public sealed class PublishedSessionRow
 
 internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow>, IEntityTypeConfiguration<PublishedSessionRow>
 {
-    internal static DocumentFormat<SessionListing> ListingFormat { get; } = new("session-listing");
+    internal static DocumentFormat<SessionListing> ListingFormat { get; } = new("session-listing") { IsReadAgain = true };
 
-    internal static DocumentFormat<SessionFigures> FiguresFormat { get; } = new("session-figures");
+    internal static DocumentFormat<SessionFigures> FiguresFormat { get; } = new("session-figures") { IsReadAgain = true };
 
     internal static DocumentFormat<SessionNotes> NotesFormat { get; } = new("session-notes");
 
-    internal static DocumentFormat<IReadOnlyList<PublishedDrill>> DrillsFormat { get; } = new("published-drills");
+    internal static DocumentFormat<IReadOnlyList<PublishedDrill>> DrillsFormat { get; } =
+        new("published-drills") { IsReadAgain = true };
 
-    internal static DocumentFormat<PlanTrim> TrimFormat { get; } = new("plan-trim");
+    internal static DocumentFormat<PlanTrim> TrimFormat { get; } = new("plan-trim") { IsReadAgain = true };
 
     public void Configure(EntityTypeBuilder<PublishedSessionRow> builder)
     {

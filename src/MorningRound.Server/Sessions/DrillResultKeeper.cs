@@ -9,6 +9,11 @@ using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Sessions;
 
+/// <summary>What some drills of a session have given so far.</summary>
+/// <param name="Segments">Which drills.</param>
+/// <param name="Rows">Their results, with others perhaps.</param>
+public sealed record KnownResults(IReadOnlyList<Guid> Segments, IReadOnlyList<DrillResultRow> Rows);
+
 /// <summary>Keeps what the drills of a session gave, beside the log they follow from.</summary>
 public sealed class DrillResultKeeper(MorningRoundDb db, SessionLogReader reader)
 {
@@ -16,13 +21,14 @@ public sealed class DrillResultKeeper(MorningRoundDb db, SessionLogReader reader
     /// Keeps what the log's drills give now; a drill whose attempts were all taken back leaves nothing. Of logs that two devices
     /// kept of one session, only the fuller one leaves a result of a segment. Only what changed is written.
     /// </summary>
+    /// <param name="only">The drills that can have changed; null for all of them, whose results are looked up.</param>
     public async Task KeepAsync(
         Caller caller,
         SessionLogRow log,
         IReadOnlyList<SessionLogRow> others,
         AssignmentRow assignment,
         IReadOnlyList<PublishedDrill> drills,
-        IReadOnlyList<Guid>? onlySegments,
+        KnownResults? only,
         bool hasBranches,
         CancellationToken cancel
     )
@@ -30,19 +36,16 @@ public sealed class DrillResultKeeper(MorningRoundDb db, SessionLogReader reader
         var read = new List<(SessionLogRow Row, SessionLog Log)> { (log, log.Log) };
         if (hasBranches)
         {
-            var rows = await reader.RowsAsync(caller, [log, .. others], cancel);
-            read.AddRange(others.Select(other => (other, SessionLog.From(rows[other.Id].Select(r => r.PutRight()), drills))));
+            var entries = await reader.RowsAsync(caller, [log, .. others], cancel);
+            read.AddRange(others.Select(other => (other, SessionLog.From(entries[other.Id].Select(r => r.PutRight()), drills))));
         }
 
         var ids = read.Select(r => r.Row.Id).ToList();
-        var before = await db
-            .DrillResults.Where(m =>
-                m.AcademyId == log.AcademyId
-                && ids.Contains(m.LogId)
-                && (onlySegments == null || onlySegments.Contains(m.SegmentId))
-            )
-            .ToDictionaryAsync(m => (m.LogId, m.SegmentId), cancel);
-        foreach (var drill in drills.Where(d => onlySegments?.Contains(d.SegmentId) != false))
+        var rows = only is null
+            ? await db.DrillResults.Where(m => m.AcademyId == log.AcademyId && ids.Contains(m.LogId)).ToListAsync(cancel)
+            : only.Rows.Where(m => ids.Contains(m.LogId) && only.Segments.Contains(m.SegmentId));
+        var before = rows.ToDictionary(m => (m.LogId, m.SegmentId));
+        foreach (var drill in drills.Where(d => only?.Segments.Contains(d.SegmentId) != false))
         {
             var planned = assignment.Document.Practice().First(s => s.Id == drill.SegmentId);
             var fullest = SessionCompletion.FullestLog(

@@ -153,6 +153,7 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             })
             .ToListAsync(cancel);
         return rows.OrderByDescending(r => r.Shortfall)
+            .ThenBy(r => r.Area)
             .ToLookup(r => r.StudentId, r => new AreaLoss(r.Area!.Value, r.Shortfall, r.Results));
     }
 }

@@ -9,11 +9,13 @@ public static class SessionEndpoints
     public static void MapSessions(this IEndpointRouteBuilder api)
     {
         var sessions = api.MapGroup("/sessions").WithTags("Sessions");
-        sessions.MapGet(
-            "/{assignmentId:guid}",
-            (Guid assignmentId, Caller caller, SessionService service, CancellationToken cancel) =>
-                service.GetAsync(caller, assignmentId, cancel)
-        );
+        sessions
+            .MapGet(
+                "/{assignmentId:guid}",
+                (Guid assignmentId, Caller caller, SessionService service, CancellationToken cancel) =>
+                    service.GetAsync(caller, assignmentId, cancel)
+            )
+            .Costs(Costly.Session);
         sessions.MapGet(
             "/logs/{logId:guid}/entries",
             (Guid logId, Caller caller, SessionService service, CancellationToken cancel) =>

@@ -7,9 +7,54 @@ using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Sessions;
 
+/// <summary>The logs of a session, to write on with what belongs to some of its drills.</summary>
+/// <param name="Logs">All of them.</param>
+/// <param name="Drills">The session's drills as they were set; null where nobody asked for any, or there is no log yet.</param>
+/// <param name="Results">What the drills that were asked for have given in each log.</param>
+public sealed record WrittenLogs(
+    List<SessionLogRow> Logs,
+    IReadOnlyList<PublishedDrill>? Drills,
+    IReadOnlyList<DrillResultRow> Results
+);
+
 /// <summary>Reads what logs of sessions hold.</summary>
 public sealed class SessionLogReader(MorningRoundDb db)
 {
+    /// <summary>
+    /// The logs of a session, to write on, in one question with what an answer in one of its drills needs: each question more is
+    /// a tenth of what a tap costs.
+    /// </summary>
+    /// <param name="ofDrills">The segments of drills that are written of; with none, nothing of drills is read.</param>
+    public async Task<WrittenLogs> ToWriteAsync(
+        Caller caller,
+        Guid assignmentId,
+        IReadOnlyList<Guid> ofDrills,
+        CancellationToken cancel
+    )
+    {
+        var logs = db.SessionLogs.Where(l => l.AcademyId == caller.AcademyId && l.AssignmentId == assignmentId);
+        if (ofDrills.Count == 0)
+            return new WrittenLogs(await logs.ToListAsync(cancel), null, []);
+        var (published, results) = (db.PublishedSessions, db.DrillResults);
+        var found = await logs.Select(l => new
+            {
+                Log = l,
+                Drills = published
+                    .Where(p => p.AcademyId == l.AcademyId && p.AssignmentId == l.AssignmentId)
+                    .Select(p => p.Drills)
+                    .FirstOrDefault(),
+                Results = results
+                    .Where(r => r.AcademyId == l.AcademyId && r.LogId == l.Id && ofDrills.Contains(r.SegmentId))
+                    .ToList(),
+            })
+            .ToListAsync(cancel);
+        return new WrittenLogs(
+            found.ConvertAll(f => f.Log),
+            found.Count == 0 ? null : found[0].Drills ?? [],
+            [.. found.SelectMany(f => f.Results)]
+        );
+    }
+
     /// <summary>A log's entries in their order, those of the log it goes on from before its own.</summary>
     public async Task<IReadOnlyList<SessionEntryRow>> RowsAsync(Caller caller, SessionLogRow log, CancellationToken cancel)
     {

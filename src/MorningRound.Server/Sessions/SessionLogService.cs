@@ -46,6 +46,8 @@ public sealed class SessionLogService(
     public async Task<AppendView> AppendAsync(Caller caller, Guid logId, AppendInput input, CancellationToken cancel)
     {
         await using var transaction = await db.BeginUnlessWithinAsync(cancel);
+        // What fails here takes the whole transaction back: a point to go back to within it would be two more round trips.
+        db.Database.AutoSavepointsEnabled = transaction is null;
         // Locked, so that two calls for one log take turns, and nobody takes the session out of the week in between.
         var assignment = await db.LockAssignmentAsync(caller.AcademyId, input.AssignmentId, cancel);
         if (assignment?.PublishedAt is null)
@@ -53,10 +55,10 @@ public sealed class SessionLogService(
         caller.EnsureCanAccess(assignment.StudentId, "session");
         Check(caller, logId, input, assignment.Document);
 
-        var log = await ClaimAsync(caller, logId, assignment, input.Continues, cancel);
-        var others = await db
-            .SessionLogs.Where(l => l.AcademyId == caller.AcademyId && l.AssignmentId == assignment.Id && l.Id != logId)
-            .ToListAsync(cancel);
+        var written = await reader.ToWriteAsync(caller, assignment.Id, DrillsIn(input.Entries), cancel);
+        var others = written.Logs.FindAll(l => l.Id != logId);
+        var known = written.Logs.Find(l => l.Id == logId);
+        var log = await ClaimAsync(caller, logId, known, assignment, input.Continues, cancel);
         await RefuseUnlessNextAsync(caller, log, others, input.Entries, transaction, cancel);
         var added = Dated(
             log,
@@ -69,7 +71,7 @@ public sealed class SessionLogService(
             if (assignment.TakenOutAt is not null)
                 assignment.Requirement = Requirement.Own;
             RefuseTooMuch(log, added, input.Entries);
-            await AddAsync(caller, log, others, assignment, added, cancel);
+            await AddAsync(caller, log, others, written, assignment, added, cancel);
         }
 
         if (!await db.SavedAsync(cancel))
@@ -91,6 +93,9 @@ public sealed class SessionLogService(
             log.ContinuesLogId is not null || others.Any(l => l.ContinuesLogId == logId)
         );
     }
+
+    private static IReadOnlyList<Guid> DrillsIn(IEnumerable<SessionEntry> entries) =>
+        [.. entries.Select(SessionLog.DrillSegmentOf).OfType<Guid>().Distinct()];
 
     private static void Check(Caller caller, Guid logId, AppendInput input, SessionPlan plan)
     {
@@ -126,19 +131,22 @@ public sealed class SessionLogService(
     }
 
     /// <summary>
-    /// Finds the log, or makes it. Of a log that goes on from another, that one must be there as far as it is named.
+    /// The session's log of that id, or a new one. Of a log that goes on from another, that one must be there as far as it is
+    /// named.
     /// </summary>
     private async Task<SessionLogRow> ClaimAsync(
         Caller caller,
         Guid logId,
+        SessionLogRow? known,
         AssignmentRow assignment,
         LogBranch? branch,
         CancellationToken cancel
     )
     {
-        var log = await db.SessionLogs.SingleOrDefaultAsync(l => l.AcademyId == caller.AcademyId && l.Id == logId, cancel);
-        if (log is not null)
-            return Owned(log) ? log : throw ApiProblemException.NotFound("log");
+        if (known is not null)
+            return Owned(known) ? known : throw ApiProblemException.NotFound("log");
+        if (await db.SessionLogs.AnyAsync(l => l.AcademyId == caller.AcademyId && l.Id == logId, cancel))
+            throw ApiProblemException.NotFound("log");
         if (branch is not null)
         {
             var before = await db
@@ -150,7 +158,7 @@ public sealed class SessionLogService(
                 throw ApiProblemException.Invalid("continues.sequence", $"That log ends at {before.LastSequence}.");
         }
 
-        log = new SessionLogRow
+        var log = new SessionLogRow
         {
             AcademyId = caller.AcademyId,
             Id = logId,
@@ -288,16 +296,18 @@ public sealed class SessionLogService(
         Caller caller,
         SessionLogRow log,
         IReadOnlyList<SessionLogRow> others,
+        WrittenLogs written,
         AssignmentRow assignment,
         IReadOnlyList<SessionEntryRow> added,
         CancellationToken cancel
     )
     {
         db.SessionEntries.AddRange(added);
-        var drillSegments = added.Select(r => r.DrillSegmentId).OfType<Guid>().Distinct().ToList();
+        var drillSegments = DrillsIn(added.Select(r => r.Document));
         var hasBranches = log.ContinuesLogId is not null || others.Any(l => l.ContinuesLogId is not null);
         var isWhole = hasBranches || log.LastSequence == 0 || !added.All(r => SessionLog.CanContinueWith(r.Document));
-        var drills = isWhole || drillSegments.Count > 0 ? await reader.DrillsAsync(caller, assignment.Id, cancel) : [];
+        var drills =
+            written.Drills ?? (isWhole || drillSegments.Count > 0 ? await reader.DrillsAsync(caller, assignment.Id, cancel) : []);
         var entries = added.Select(r => r.PutRight()).ToList();
         if (isWhole)
         {
@@ -319,7 +329,16 @@ public sealed class SessionLogService(
         log.LastSequence = added[^1].Sequence;
         log.LastAt = log.LastAt is { } last && last > entries.Max(e => e.At) ? last : entries.Max(e => e.At);
         if (hasBranches || drillSegments.Count > 0 || added.Any(r => r.Document is EntryUndone))
-            await results.KeepAsync(caller, log, others, assignment, drills, isWhole ? null : drillSegments, hasBranches, cancel);
+            await results.KeepAsync(
+                caller,
+                log,
+                others,
+                assignment,
+                drills,
+                isWhole ? null : new KnownResults(drillSegments, written.Results),
+                hasBranches,
+                cancel
+            );
         assignment.Summarize([log, .. others]);
         IReadOnlyList<LessonNoted> noted =
         [

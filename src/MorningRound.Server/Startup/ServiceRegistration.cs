@@ -44,13 +44,12 @@ internal static class ServiceRegistration
 
         services.AddSingleton(TimeProvider.System);
         services.AddSingleton(provider => ClockFrom(configuration, provider.GetRequiredService<TimeProvider>()));
-        services.AddDbContext<MorningRoundDb>(options =>
+        services.AddDbContextPool<MorningRoundDb>(options =>
         {
             MorningRoundDb.Configure(
                 options,
                 DatabaseConnection.From(
-                    configuration["MORNING_ROUND_DB"]
-                        ?? throw new InvalidOperationException("MORNING_ROUND_DB names no database.")
+                    configuration["MORNING_ROUND_DB"] ?? throw new StartRefusedException("MORNING_ROUND_DB names no database.")
                 )
             );
             // That somebody else was quicker is an ordinary answer (412), not an error of the server.
@@ -62,6 +61,7 @@ internal static class ServiceRegistration
                 )
             );
         });
+        services.AddTelemetry(configuration);
         services.AddOverloadProtection();
         services.AddRequestTimeouts(options => options.DefaultPolicy = RequestLimits.LongestCall);
         services.AddSingleton(MailSettings.From(configuration));
@@ -129,7 +129,13 @@ internal static class ServiceRegistration
             .AddScoped<StandingService>()
             .AddScoped<IStandings>(provider => provider.GetRequiredService<StandingService>());
         services.AddScoped<ExportService>();
-        services.AddScoped<ForgettingService>();
+        services
+            .AddScoped<ForgettingService>()
+            .AddScoped<PersonArchiveService>()
+            .AddScoped<AcademyArchiveService>()
+            .AddScoped<AcademyArrival>()
+            .AddScoped<RetentionService>()
+            .AddPeriodicWork<RetentionClock>(configuration);
 
         services.Configure<JsonOptions>(options => CoreJson.ApplyToOutside(options.SerializerOptions));
         services.Configure<RouteHandlerOptions>(options => options.ThrowOnBadRequest = true);
@@ -176,5 +182,5 @@ internal static class ServiceRegistration
         configuration["MORNING_ROUND_TODAY"] is not { Length: > 0 } text ? new DomainClock(real, TimeSpan.Zero)
         : DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
             ? DomainClock.StartingOn(day, real)
-        : throw new InvalidOperationException($"MORNING_ROUND_TODAY is not a day such as 2026-05-04: {text}");
+        : throw new StartRefusedException($"MORNING_ROUND_TODAY is not a day such as 2026-05-04: {text}");
 }

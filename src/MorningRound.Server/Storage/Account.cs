@@ -52,6 +52,15 @@ public sealed class Academy
     /// <summary>The IANA name of the zone that decides which day it is.</summary>
     public required string TimeZone { get; set; }
 
+    /// <summary>After so many years what was practised is deleted; null until somebody deletes it.</summary>
+    public int? PracticeYears { get; set; }
+
+    /// <summary>So many days the security log is kept.</summary>
+    public int SecurityLogDays { get; set; } = UsualSecurityLogDays;
+
+    /// <summary>How long the security log is kept where nobody says otherwise, and where it is nobody's academy.</summary>
+    public const int UsualSecurityLogDays = 365;
+
     /// <summary>The day the demo's history was laid out for; null in a real academy.</summary>
     public DateOnly? DemoDay { get; init; }
 }

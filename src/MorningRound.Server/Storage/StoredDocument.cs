@@ -4,6 +4,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.ChangeTracking;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
+using Microsoft.Extensions.Caching.Memory;
 using MorningRound.Core.Serialization;
 using MorningRound.Core.Units;
 
@@ -33,9 +34,17 @@ public sealed class DocumentFormat<T>(string kind, params UpgradeStep[] upgrades
     /// <summary>The document as it is stored.</summary>
     public string Write(T content) => JsonSerializer.Serialize(new Envelope<T>(Version, content), CoreJson.Options);
 
+    /// <summary>
+    /// Whether the same text is read again and again: a drill at every look at the shelf, a session at every tap in it. Documents
+    /// are immutable, so what was read of such a text lately is given out again, which costs a hundredth of reading it.
+    /// </summary>
+    public bool IsReadAgain { get; init; }
+
     /// <summary>Reads a stored document of this or any earlier version.</summary>
     /// <exception cref="NotSupportedException">It was written by a later release.</exception>
-    public T Read(string json)
+    public T Read(string json) => IsReadAgain ? LatelyRead.Get((Kind, json), json.Length, () => ReadAnew(json)) : ReadAnew(json);
+
+    private T ReadAnew(string json)
     {
         // Nearly every document is of today's version, and is read in one go.
         if (VersionOf(json) == Version)
@@ -65,6 +74,30 @@ public sealed class DocumentFormat<T>(string kind, params UpgradeStep[] upgrades
     }
 
     private sealed record Envelope<TContent>(int Version, TContent Content);
+}
+
+/// <summary>
+/// What was read lately, by its text. Bounded, nothing that another copy of the server would need, and gone a few minutes after
+/// the last look at it: what somebody has deleted is not kept here.
+/// </summary>
+internal static class LatelyRead
+{
+    /// <summary>So many characters of text; what is made of them takes about four times as many bytes.</summary>
+    private const int MostCharacters = 8_000_000;
+
+    private static readonly TimeSpan Kept = TimeSpan.FromMinutes(10);
+
+    private static readonly MemoryCache Documents = new(new MemoryCacheOptions { SizeLimit = MostCharacters });
+
+    public static T Get<T>((string Kind, string Text) key, int size, Func<T> read)
+        where T : class
+    {
+        if (Documents.TryGetValue(key, out T? known))
+            return known!;
+        var anew = read();
+        Documents.Set(key, anew, new MemoryCacheEntryOptions { Size = size, SlidingExpiration = Kept });
+        return anew;
+    }
 }
 
 /// <summary>What rows with documents need of the mapping.</summary>

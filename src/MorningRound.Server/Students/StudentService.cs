@@ -11,7 +11,7 @@ namespace MorningRound.Server.Students;
 public sealed class StudentService(MorningRoundDb db, DomainClock clock) : IStudentNames, IAccountEnding
 {
     public async Task<IReadOnlyList<StudentView>> ListAsync(Caller caller, CancellationToken cancel) =>
-        await Squad(caller).OrderBy(s => s.Name).ToListAsync(cancel);
+        await Squad(caller).OrderBy(s => s.Name).ThenBy(s => s.Id).ToListAsync(cancel);
 
     /// <summary>The students as a query, for whoever asks for more beside them.</summary>
     public IQueryable<StudentView> Squad(Caller caller) => Views(Rows(caller));

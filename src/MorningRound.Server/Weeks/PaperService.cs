@@ -78,6 +78,7 @@ public sealed class PaperService(MorningRoundDb db, DomainClock clock, Programme
             .Students.AsNoTracking()
             .Where(s => s.AcademyId == caller.AcademyId && students.Contains(s.Id))
             .OrderBy(s => s.Name)
+            .ThenBy(s => s.Id)
             .Select(s => new
             {
                 s.Id,

@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.TestHost;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
 using MorningRound.Server.Accounts;
+using MorningRound.Server.DataRights;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Tests.Accounts;
@@ -168,6 +169,7 @@ public sealed class SignInGuardTests : IAsyncLifetime
         {
             await using var work = _server.Services.CreateAsyncScope();
             await work.ServiceProvider.GetRequiredService<Tidying>().TidyAsync(default);
+            await work.ServiceProvider.GetRequiredService<RetentionService>().DeleteOldAsync(default);
         }
     }
 }

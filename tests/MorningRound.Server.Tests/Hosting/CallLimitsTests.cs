@@ -88,6 +88,7 @@ public sealed class CallLimitsTests(OneServer server) : IClassFixture<OneServer>
     [InlineData("POST /api/courses/file", Costly.Import)]
     [InlineData("POST /api/rounds/{studentId:guid}/csv", Costly.Import)]
     [InlineData("POST /api/sessions/logs/{logId:guid}/entries", Costly.Append)]
+    [InlineData("GET /api/sessions/{assignmentId:guid}", Costly.Session)]
     [InlineData("POST /api/accounts/sign-in", Costly.Door)]
     [InlineData("POST /api/accounts/password-reset", Costly.Door)]
     public void What_takes_work_is_limited(string call, Costly what) =>

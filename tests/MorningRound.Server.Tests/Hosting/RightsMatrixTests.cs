@@ -910,6 +910,37 @@ public class RightsMatrixTests
             i => ($"/api/data-rights/students/{i.Student}", null),
             [401, 200, 403, 403, 403, 403, 403]
         ),
+        new(
+            "GET",
+            "/api/data-rights/mine/everything.zip",
+            _ => ("/api/data-rights/mine/everything.zip", null),
+            [401, 200, 200, 200, 200, 200, 200, 200]
+        ),
+        new(
+            "GET",
+            "/api/data-rights/students/{studentId:guid}/everything.zip",
+            i => ($"/api/data-rights/students/{i.Student}/everything.zip", null),
+            [401, 200, 403, 403, 403, 403, 403]
+        ),
+        new(
+            "GET",
+            "/api/data-rights/accounts/{accountId:guid}/everything.zip",
+            i => ($"/api/data-rights/accounts/{i.Coach}/everything.zip", null),
+            [401, 200, 403, 403, 403, 403, 403]
+        ),
+        new(
+            "GET",
+            "/api/data-rights/academy/everything.zip",
+            _ => ("/api/data-rights/academy/everything.zip", null),
+            OwnersOfAny
+        ),
+        new("GET", "/api/data-rights/academy/retention", _ => ("/api/data-rights/academy/retention", null), OwnersOfAny),
+        new(
+            "PUT",
+            "/api/data-rights/academy/retention",
+            _ => ("/api/data-rights/academy/retention", new { practiceYears = 3, securityLogDays = 200 }),
+            OwnersDo
+        ),
         // Another name than the student's deletes nobody.
         new(
             "POST",
@@ -919,6 +950,9 @@ public class RightsMatrixTests
         ),
         new("GET", "/health/live", _ => ("/health/live", null), Anybody),
         new("GET", "/health/ready", _ => ("/health/ready", null), Anybody),
+        // The web application is not built here.
+        new("GET", "/index.html", _ => ("/index.html", null), NobodyHere),
+        new("HEAD", "/index.html", _ => ("/index.html", null), NobodyHere),
         new("GET", "/openapi/{documentName}.json", _ => ("/openapi/v1.json", null), Anybody),
         new("ANY", "/api/{**rest}", _ => ("/api/made-up", null), NobodyHere),
         // These end the caller's sign-ins, so they stand last.

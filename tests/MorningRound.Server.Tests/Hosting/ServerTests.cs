@@ -7,6 +7,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Diagnostics;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
 using Npgsql;
 
@@ -35,7 +36,7 @@ public class ServerTests
             await older.ExecuteNonQueryAsync();
 
         await using var server = new TestServer(connection);
-        var refusal = await Assert.ThrowsAsync<InvalidOperationException>(() =>
+        var refusal = await Assert.ThrowsAsync<StartRefusedException>(() =>
             Task.Run(() => server.NewBrowser().GetAsync("/health/ready"))
         );
         Assert.Contains("another --data folder", refusal.Message, StringComparison.Ordinal);

@@ -30,6 +30,16 @@ public class StoredDocumentTests
     }
 
     [Fact]
+    public void What_is_read_again_is_the_same_document_and_another_text_is_another()
+    {
+        var again = new DocumentFormat<SessionPlan>("plan") { IsReadAgain = true };
+        var (text, other) = (again.Write(Plan), again.Write(Plan with { Title = "Another" }));
+        Assert.Same(again.Read(text), again.Read(new string(text)));
+        Assert.Equal(("Kept", "Another"), (again.Read(text).Title, again.Read(other).Title));
+        Assert.NotSame(Format.Read(text), Format.Read(text));
+    }
+
+    [Fact]
     public void A_document_of_a_later_release_is_refused_instead_of_guessed_at()
     {
         var later = Format.Write(Plan).Replace("\"version\":1", "\"version\":2", StringComparison.Ordinal);

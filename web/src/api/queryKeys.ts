@@ -34,7 +34,10 @@ export const guardianKeys = {
 };
 
 /** What is kept of a student. */
-export const dataRightsKeys = { of: (studentId: string) => ['data-rights', studentId] as const };
+export const dataRightsKeys = {
+  of: (studentId: string) => ['data-rights', studentId] as const,
+  retention: ['data-rights', 'retention'] as const,
+};
 
 export const placeKeys = { all: ['places'] as const };
 

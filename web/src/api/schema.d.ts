@@ -5527,6 +5527,74 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/data-rights/mine/everything.zip': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/data-rights/accounts/{accountId}/everything.zip': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          accountId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/data-rights/students/{studentId}': {
     parameters: {
       query?: never;
@@ -5553,6 +5621,41 @@ export interface paths {
           content: {
             'application/json': components['schemas']['Traces'];
           };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/data-rights/students/{studentId}/everything.zip': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
         };
       };
     };
@@ -5597,6 +5700,95 @@ export interface paths {
         };
       };
     };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/data-rights/academy/everything.zip': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/data-rights/academy/retention': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RetentionView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Retention'];
+        };
+      };
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -8311,6 +8503,26 @@ export interface components {
       verdict: components['schemas']['BesideVerdict'];
       text?: string;
     };
+    Retention: {
+      /** Format: int32 */
+      practiceYears: null | number;
+      /** Format: int32 */
+      securityLogDays: number;
+    };
+    RetentionChoice: {
+      /** Format: int32 */
+      years: number;
+      /** Format: date */
+      before: string;
+      /** Format: int32 */
+      sessions: number;
+      /** Format: int32 */
+      rounds: number;
+    };
+    RetentionView: {
+      kept: components['schemas']['Retention'];
+      choices: components['schemas']['RetentionChoice'][];
+    };
     ReviewLastSession: {
       /** Format: uuid */
       assignmentId: string;
@@ -8656,7 +8868,11 @@ export interface components {
       | 'consentGiven'
       | 'consentWithdrawn'
       | 'guardianRemoved'
-      | 'studentForgotten';
+      | 'studentForgotten'
+      | 'takenOut'
+      | 'academyTakenOut'
+      | 'retentionChanged'
+      | 'agedOut';
     SecurityLine: {
       /** Format: uuid */
       id: string;

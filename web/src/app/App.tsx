@@ -1,3 +1,5 @@
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -15,7 +17,10 @@ const queries: QueryClient = new QueryClient({
     // A sign-in that ran out is noticed at the first call, not when it is asked for again.
     onError: (error, query) => {
       if (error instanceof Problem && error.status === 401 && query.queryKey[0] !== signInKeys.all[0])
-        void queries.invalidateQueries({ queryKey: signInKeys.all });
+        // A question on its way may have been answered before the sign-in ended: it is asked anew.
+        void queries
+          .cancelQueries({ queryKey: signInKeys.all })
+          .then(() => queries.invalidateQueries({ queryKey: signInKeys.all }));
     },
   }),
   defaultOptions: {
@@ -30,16 +35,24 @@ const queries: QueryClient = new QueryClient({
   },
 });
 
+/** Styles are written with the nonce that the page came with: a browser takes them from nobody else. */
+const styles = createCache({
+  key: 'css',
+  nonce: document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '',
+});
+
 export function App() {
   const [isOutdoor] = useOutdoor();
   const theme = useMemo(() => makeTheme(isOutdoor), [isOutdoor]);
   return (
-    <ThemeProvider theme={theme}>
-      <CssBaseline />
-      <PhasePatterns />
-      <QueryClientProvider client={queries}>
-        <RouterProvider router={router} />
-      </QueryClientProvider>
-    </ThemeProvider>
+    <CacheProvider value={styles}>
+      <ThemeProvider theme={theme}>
+        <CssBaseline />
+        <PhasePatterns />
+        <QueryClientProvider client={queries}>
+          <RouterProvider router={router} />
+        </QueryClientProvider>
+      </ThemeProvider>
+    </CacheProvider>
   );
 }

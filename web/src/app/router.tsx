@@ -143,6 +143,10 @@ export const router = createBrowserRouter([
           { path: '/account', lazy: () => named(import('../features/accounts/MyAccountPage'), 'MyAccountPage') },
           { path: '/people', lazy: () => named(import('../features/accounts/PeoplePage'), 'PeoplePage') },
           {
+            path: '/people/data',
+            lazy: () => named(import('../features/dataRights/AcademyDataPage'), 'AcademyDataPage'),
+          },
+          {
             path: '/people/log',
             lazy: () => named(import('../features/accounts/SecurityLogPage'), 'SecurityLogPage'),
           },

@@ -1,7 +1,8 @@
 import type { Schemas } from '../api/client';
 
 /** "1 ball", "20 balls". */
-export const count = (n: number, one: string, many = `${one}s`) => `${n}\u00a0${n === 1 ? one : many}`;
+export const count = (n: number, one: string, many = `${one}s`) =>
+  `${n.toLocaleString('en-GB')}\u00a0${n === 1 ? one : many}`;
 
 /** Numbers and their unit stay on one line. */
 export const minutes = (n: number) => `${Math.round(n)}\u00a0min`;

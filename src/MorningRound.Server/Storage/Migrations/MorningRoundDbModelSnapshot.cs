@@ -1442,6 +1442,14 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("character varying(120)")
                         .HasColumnName("name");
 
+                    b.Property<int?>("PracticeYears")
+                        .HasColumnType("integer")
+                        .HasColumnName("practice_years");
+
+                    b.Property<int>("SecurityLogDays")
+                        .HasColumnType("integer")
+                        .HasColumnName("security_log_days");
+
                     b.Property<string>("TimeZone")
                         .IsRequired()
                         .HasMaxLength(64)

@@ -9,6 +9,7 @@ import { useTakeSignIn } from '../../app/signIn';
 import { Field } from '../../ui/Field';
 import { ErrorNotice } from '../../ui/states';
 import { AtTheDoor } from './AtTheDoor';
+import { NewPassword } from './NewPassword';
 
 const fields = ['secret', 'academyName', 'name', 'email', 'password'] as const;
 
@@ -47,13 +48,7 @@ export function FoundPage() {
         <Field label="Name of the academy" {...at('academyName')} />
         <Field label="Your name" autoComplete="name" {...at('name')} />
         <Field label="E-mail" type="email" autoComplete="username" {...at('email')} />
-        <Field
-          label="Password"
-          type="password"
-          autoComplete="new-password"
-          hint="Ten characters or more. A few words are easier to remember than signs."
-          {...at('password')}
-        />
+        <NewPassword {...at('password')} />
         <Button type="submit" variant="contained" disabled={found.isPending} sx={{ justifySelf: 'start' }}>
           Open the academy
         </Button>

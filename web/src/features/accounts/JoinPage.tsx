@@ -13,6 +13,7 @@ import { Field } from '../../ui/Field';
 import { ConsentFields } from './ConsentFields';
 import { PageHeading } from '../../ui/PageHeading';
 import { Loading, ErrorNotice } from '../../ui/states';
+import { NewPassword } from './NewPassword';
 
 /** Where a one-time link leads: choose an e-mail address and a password, and be in. */
 export function JoinPage() {
@@ -95,14 +96,7 @@ function JoinForm({ token, invitation }: { token: string; invitation: Schemas['I
           error={problem?.fieldError('email')}
           {...form.register('email')}
         />
-        <Field
-          label="Password"
-          type="password"
-          autoComplete="new-password"
-          hint="Ten characters or more. A few words are easier to remember than signs."
-          error={problem?.fieldError('password')}
-          {...form.register('password')}
-        />
+        <NewPassword error={problem?.fieldError('password')} {...form.register('password')} />
         {isGuardian && (
           <ConsentFields
             child={child}

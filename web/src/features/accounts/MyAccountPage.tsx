@@ -19,6 +19,7 @@ import {
   useRemovePasskey,
 } from './queries';
 import { SecondStep } from './SecondStep';
+import { NewPassword } from './NewPassword';
 
 type Mine = Schemas['MyAccountView'];
 
@@ -48,10 +49,29 @@ export function MyAccountPage() {
             <SignIns mine={mine.data} />
             {mine.data.mayHaveSecondStep && <SecondStep mine={mine.data} />}
             <Passkeys mine={mine.data} />
+            <Kept />
           </Box>
         </>
       )}
     </>
+  );
+}
+
+function Kept() {
+  const { role } = usePerson();
+  return (
+    <Box component="section" aria-label="What is kept of you">
+      <Typography variant="h2">What is kept of you</Typography>
+      <Typography sx={{ mb: 1 }}>
+        {role === 'student'
+          ? 'Your file, every session with what you noted in it, results, rounds, words, and this account.'
+          : 'This account, where it is signed in, and what the security log says of it.'}{' '}
+        To have it deleted, ask {role === 'owner' ? 'another owner' : 'an owner of the academy'}.
+      </Typography>
+      <a href="/api/data-rights/mine/everything.zip" download>
+        Take it with you, as an archive (ZIP)
+      </a>
+    </Box>
   );
 }
 
@@ -113,11 +133,8 @@ function Password() {
           onChange={(e) => setCurrent(e.target.value)}
           error={problem?.fieldError('current')}
         />
-        <Field
+        <NewPassword
           label="A new one"
-          type="password"
-          autoComplete="new-password"
-          hint="Ten characters or more. A few words are easier to remember than signs."
           value={password}
           onChange={(e) => setPassword(e.target.value)}
           error={problem?.fieldError('password')}

@@ -38,6 +38,9 @@ function People() {
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', flexWrap: 'wrap', gap: 1, mt: 3, mb: 2 }}>
         <PageHeading sx={{ mr: 'auto' }}>People</PageHeading>
+        <Button component={Link} to="/people/data" variant="outlined">
+          What is kept
+        </Button>
         <Button component={Link} to="/people/log" variant="outlined">
           What happened
         </Button>
@@ -63,6 +66,7 @@ function People() {
 
 function Coaches({ staff }: { staff: readonly Staff[] }) {
   const [leaving, setLeaving] = useState<Staff>();
+  const owners = staff.filter((s) => s.role === 'owner' && s.state === 'active');
   return (
     <Box component="section" aria-label="Coaches">
       <Typography variant="h2">Who looks after students</Typography>
@@ -72,7 +76,12 @@ function Coaches({ staff }: { staff: readonly Staff[] }) {
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {staff.map((s) => (
-          <Coach key={s.accountId} coach={s} onTakeAway={() => setLeaving(s)} />
+          <Coach
+            key={s.accountId}
+            coach={s}
+            isOnlyOwner={owners.length === 1 && owners[0] === s}
+            onTakeAway={() => setLeaving(s)}
+          />
         ))}
       </Box>
       {leaving && <TakeAwayDialog coach={leaving} others={staff} onClose={() => setLeaving(undefined)} />}
@@ -80,7 +89,7 @@ function Coaches({ staff }: { staff: readonly Staff[] }) {
   );
 }
 
-function Coach({ coach, onTakeAway }: { coach: Staff; onTakeAway: () => void }) {
+function Coach({ coach, isOnlyOwner, onTakeAway }: { coach: Staff; isOnlyOwner: boolean; onTakeAway: () => void }) {
   const me = usePerson();
   const role = useChangeRole();
   const state = useChangeState();
@@ -99,10 +108,17 @@ function Coach({ coach, onTakeAway }: { coach: Staff; onTakeAway: () => void }) 
       </Box>
       <Box sx={{ fontSize: 14, color: 'text.secondary', overflowWrap: 'anywhere' }}>
         {coach.email} · {coach.seenAt ? `seen ${moment(coach.seenAt)}` : 'not seen yet'} ·{' '}
-        {coach.hasSecondStep ? 'with a second step' : 'no second step'}
+        {coach.hasSecondStep ? 'with a second step' : 'no second step'} ·{' '}
+        <a
+          href={`/api/data-rights/accounts/${id}/everything.zip`}
+          download
+          aria-label={`What is kept of ${coach.name}`}
+        >
+          what is kept
+        </a>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
-        {isOpen && (
+        {isOpen && !isOnlyOwner && (
           <Button
             variant="outlined"
             onClick={() => role.mutate({ id, role: coach.role === 'owner' ? 'coach' : 'owner' })}

@@ -5,9 +5,9 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { answer, api, Problem } from '../../api/client';
 import { useTakeSignIn } from '../../app/signIn';
-import { Field } from '../../ui/Field';
 import { ErrorNotice } from '../../ui/states';
 import { AtTheDoor } from './AtTheDoor';
+import { NewPassword } from './NewPassword';
 
 /** Where a link leads that stands in for a forgotten password: choose a new one, and be in. */
 export function ResetPage() {
@@ -38,11 +38,8 @@ export function ResetPage() {
         }}
         sx={{ mt: 3, display: 'grid', gap: 2 }}
       >
-        <Field
+        <NewPassword
           label="New password"
-          type="password"
-          autoComplete="new-password"
-          hint="Ten characters or more. A few words are easier to remember than signs."
           value={password}
           onChange={(e) => setPassword(e.target.value)}
           error={named}

@@ -1,6 +1,7 @@
-import { useInfiniteQuery, useMutation, useQuery, useQueryClient, type QueryKey } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery, type QueryKey } from '@tanstack/react-query';
 import { answer, api, Problem, type Schemas } from '../../api/client';
 import { peopleKeys, reviewKeys, signInKeys, studentKeys } from '../../api/queryKeys';
+import { useChange } from './useChange';
 
 export const usePeople = () => useQuery({ queryKey: peopleKeys.all, queryFn: () => answer(api.GET('/api/people')) });
 
@@ -26,23 +27,18 @@ export const useSecurityLog = () =>
   });
 
 /** Something about somebody else's account; what is shown of people is asked for anew. */
-function useChange<T, R>(change: (input: T) => Promise<R>, ...stale: readonly QueryKey[]) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: change,
-    onSuccess: () => Promise.all([peopleKeys.all, ...stale].map((queryKey) => queries.invalidateQueries({ queryKey }))),
-  });
-}
+const useTheirChange = <T, R>(change: (input: T) => Promise<R>, ...stale: readonly QueryKey[]) =>
+  useChange(change, peopleKeys.all, ...stale);
 
 export const useChangeRole = () =>
-  useChange(
+  useTheirChange(
     ({ id, role }: { id: string; role: Schemas['AcademyRole'] }) =>
       answer(api.PUT('/api/people/{id}/role', { params: { path: { id } }, body: { role } })),
     signInKeys.all,
   );
 
 export const useChangeState = () =>
-  useChange(
+  useTheirChange(
     ({ id, ...body }: { id: string; state: Schemas['AccountState']; handTo?: string }) =>
       answer(api.PUT('/api/people/{id}/state', { params: { path: { id } }, body })),
     studentKeys.all,
@@ -51,20 +47,20 @@ export const useChangeState = () =>
   );
 
 export const useEndTheirSecondStep = () =>
-  useChange((id: string) => answer(api.DELETE('/api/people/{id}/second-step', { params: { path: { id } } })));
+  useTheirChange((id: string) => answer(api.DELETE('/api/people/{id}/second-step', { params: { path: { id } } })));
 
 export const useRevokeInvitation = () =>
-  useChange((id: string) => answer(api.DELETE('/api/people/invitations/{id}', { params: { path: { id } } })));
+  useTheirChange((id: string) => answer(api.DELETE('/api/people/invitations/{id}', { params: { path: { id } } })));
 
 export const useChangeAcademy = () =>
-  useChange(
+  useTheirChange(
     (body: Schemas['AcademyInput']) => answer(api.PUT('/api/academy', { body })),
     // Which day it is may be another one now.
     signInKeys.all,
   );
 
 export const useChangeStudentState = (studentId: string) =>
-  useChange(
+  useTheirChange(
     (state: Schemas['AccountState']) =>
       answer(api.PUT('/api/students/{studentId}/account/state', { params: { path: { studentId } }, body: { state } })),
     peopleKeys.student(studentId),

@@ -39,6 +39,10 @@ const words: Record<Line['kind'], (line: Line) => string> = {
   consentWithdrawn: (l) => `${actor(l)} took back consent for ${l.student ?? gone}`,
   guardianRemoved: (l) => `${actor(l)} let ${l.account ?? gone} see nothing of ${l.student ?? gone} any more`,
   studentForgotten: (l) => `${actor(l)} deleted everything of a student`,
+  takenOut: (l) => `${actor(l)} took out everything of ${l.student ?? l.account ?? gone}`,
+  academyTakenOut: (l) => `${actor(l)} took out the whole academy`,
+  retentionChanged: (l) => `${actor(l)} changed how long things are kept`,
+  agedOut: () => 'What was too old was deleted',
   careNotesSeen: (l) => `${actor(l)} read the care notes of ${l.student ?? gone}`,
 };
 

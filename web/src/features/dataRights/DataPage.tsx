@@ -32,7 +32,7 @@ export function DataPage() {
       {student.error && <ErrorNotice error={student.error} onRetry={() => void student.refetch()} />}
       {student.data && (
         <Box sx={{ display: 'grid', gridTemplateColumns: isOwner ? { md: '1fr 1.3fr' } : '1fr', gap: 6 }}>
-          <Out id={id} />
+          <Out id={id} isOwner={isOwner} />
           {isOwner && <Traces id={id} />}
         </Box>
       )}
@@ -40,18 +40,26 @@ export function DataPage() {
   );
 }
 
-function Out({ id }: { id: string }) {
+function Out({ id, isOwner }: { id: string; isOwner: boolean }) {
   const { today } = usePerson();
   return (
     <Box component="section" aria-label="Out">
       <Typography variant="h2">Out</Typography>
       <Typography sx={{ mb: 1 }}>
-        Everything is one JSON document. The tables are for a spreadsheet; they hold the last two years.
+        The document is for programs. The tables are for a spreadsheet; they hold the last two years.
+        {isOwner && ' The archive holds both, for all years, and every row that is kept, coaches’ own lines too.'}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gap: 1 }}>
+        {isOwner && (
+          <li>
+            <a href={`/api/data-rights/students/${id}/everything.zip`} download>
+              Everything to hand over, as an archive (ZIP)
+            </a>
+          </li>
+        )}
         <li>
           <a href={`/api/exports/students/${id}`} download={`morning-round-${id}.json`}>
-            Everything, as JSON
+            What was practised, as one document (JSON)
           </a>
         </li>
         {tables.map((table) => (
@@ -107,8 +115,8 @@ function Traces({ id }: { id: string }) {
             goes along where no other child is here.
           </Typography>
           <Typography sx={{ mt: 1 }}>
-            What stays: ids in the security log, which then lead nowhere, for a year; backups that were made before,
-            until they are thrown away; what stands unsent on the student’s own phone.
+            What stays: ids in the security log, which then lead nowhere, for as long as the academy keeps it; backups
+            that were made before, until they are thrown away; what stands unsent on the student’s own phone.
           </Typography>
           <Typography variant="h3" sx={{ mt: 3 }}>
             Where others wrote of {traces.data.name}

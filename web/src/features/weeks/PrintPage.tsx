@@ -29,7 +29,7 @@ export function PrintPage() {
   return (
     <>
       <GlobalStyles styles={look} />
-      <style>{`@page { size: ${sizes[size]}; margin: 12mm }`}</style>
+      <GlobalStyles styles={`@page { size: ${sizes[size]}; margin: 12mm }`} />
       <Box
         className="no-print"
         sx={{ display: 'flex', gap: 2, alignItems: 'end', flexWrap: 'wrap', mt: 2, mb: 3, maxWidth: 820 }}

@@ -19,6 +19,8 @@ namespace MorningRound.Server.Storage.Migrations
                     id = table.Column<Guid>(type: "uuid", nullable: false),
                     name = table.Column<string>(type: "character varying(120)", maxLength: 120, nullable: false),
                     time_zone = table.Column<string>(type: "character varying(64)", maxLength: 64, nullable: false),
+                    practice_years = table.Column<int>(type: "integer", nullable: true),
+                    security_log_days = table.Column<int>(type: "integer", nullable: false),
                     demo_day = table.Column<DateOnly>(type: "date", nullable: true)
                 },
                 constraints: table =>

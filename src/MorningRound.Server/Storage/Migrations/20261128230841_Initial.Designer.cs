@@ -12,7 +12,7 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace MorningRound.Server.Storage.Migrations
 {
     [DbContext(typeof(MorningRoundDb))]
-    [Migration("20261128200936_Initial")]
+    [Migration("20261128230841_Initial")]
     partial class Initial
     {
         /// <inheritdoc />
@@ -1444,6 +1444,14 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasMaxLength(120)
                         .HasColumnType("character varying(120)")
                         .HasColumnName("name");
+
+                    b.Property<int?>("PracticeYears")
+                        .HasColumnType("integer")
+                        .HasColumnName("practice_years");
+
+                    b.Property<int>("SecurityLogDays")
+                        .HasColumnType("integer")
+                        .HasColumnName("security_log_days");
 
                     b.Property<string>("TimeZone")
                         .IsRequired()
