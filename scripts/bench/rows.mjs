@@ -53,6 +53,9 @@ async function screensOf({ coach, week, planId }) {
   };
 }
 
+/** What is called so often is compiled a second time, as it is where people work: until then nothing is timed. */
+const warmUp = 30;
+
 /** Measures every row in turns with the cheapest answer. */
 export async function measureRows(school, statements, rounds = 40) {
   const { coach } = school;
@@ -67,6 +70,14 @@ export async function measureRows(school, statements, rounds = 40) {
     bytes.set(name, answer.bytes);
   };
   const beside = async () => cheapest.push((await coach.call('GET', '/api/accounts/session')).took);
+  /** Times something in turns with the cheapest answer, once it is warm; `ask` is told how often it was done before. */
+  const inTurns = async (name, ask) => {
+    for (let i = 0; i < warmUp; i++) await ask(i);
+    for (let i = warmUp; i < warmUp + rounds; i++) {
+      await beside();
+      note(name, await ask(i));
+    }
+  };
   const count = async (name, work) => sql.set(name, await statements.of(work));
 
   const screens = await screensOf(school);
@@ -79,9 +90,9 @@ export async function measureRows(school, statements, rounds = 40) {
     }
     sql.set(name, most);
   }
-  for (let round = -5; round < rounds; round++)
+  for (let round = -warmUp; round < rounds; round++)
     for (const [name, calls] of Object.entries(screens)) {
-      await beside();
+      if (round >= 0) await beside();
       const answers = [];
       for (const [method, path, body] of calls) answers.push(await coach.call(method, path, body, compressed));
       if (round < 0) continue;
@@ -100,34 +111,26 @@ export async function measureRows(school, statements, rounds = 40) {
       Array.from({ length: many }, (_, i) => made(from + i)),
     );
   await more(1, 50, attempt);
-  for (let i = 51; i < 51 + rounds; i++) {
-    await beside();
-    note('append one attempt', await more(i, 1, attempt));
-  }
-  await count('append one attempt', () => more(51 + rounds, 1, attempt));
+  const timed = warmUp + rounds;
+  await inTurns('append one attempt', (i) => more(51 + i, 1, attempt));
+  await count('append one attempt', () => more(51 + timed, 1, attempt));
   // The drill goes on where it was, a thousand balls of the same session later.
-  const attempts = 50 + rounds;
+  const attempts = 50 + timed;
   for (let from = attempts + 2; from < 1000; from += 100) await more(from, 100, counted);
   const next = attempts + 2 + 100 * Math.ceil((998 - attempts) / 100);
-  for (let i = 0; i < rounds; i++) {
-    await beside();
-    note('the same after 1,000', await more(next + i, 1, (sequence) => attempt(sequence, attempts + 1 + i)));
-  }
-  const last = next + rounds;
-  await count('the same after 1,000', () => more(last, 1, () => attempt(last, attempts + rounds + 1)));
-  for (let i = 0; i < rounds; i++) {
-    await beside();
-    note('session, open', await phone.student.call('GET', `/api/sessions/${other}`, undefined, compressed));
-  }
+  const later = (i) => more(next + i, 1, (sequence) => attempt(sequence, attempts + 1 + i));
+  await inTurns('the same after 1,000', later);
+  await count('the same after 1,000', () => later(timed));
+  await inTurns('session, open', () => phone.student.call('GET', `/api/sessions/${other}`, undefined, compressed));
   await count('session, open', () => phone.student.call('GET', `/api/sessions/${other}`));
 
-  const later = (i) => ({ week: `2026-W${20 + i}`, day: null });
+  const week = (i) => ({ week: `2026-W${20 + i}`, day: null });
   for (let i = 0; i < 12; i++) {
     await beside();
-    note('publish three sessions', (await publish(school, phone.studentId, 3, later(i))).published);
+    note('publish three sessions', (await publish(school, phone.studentId, 3, week(i))).published);
   }
-  const ready = await set(school, phone.studentId, 3, later(12));
-  await count('publish three sessions', () => publishWeek(school, phone.studentId, later(12).week));
+  const ready = await set(school, phone.studentId, 3, week(12));
+  await count('publish three sessions', () => publishWeek(school, phone.studentId, week(12).week));
   if (ready.length !== 3) throw new Error('three sessions were not set');
   return table(times, bytes, sql, median(cheapest));
 }

@@ -13,7 +13,7 @@ const baseURL = `http://127.0.0.1:${process.env.E2E_PORT}`;
 /** The application as ./start runs it, with demo data, on Wednesday 6 May 2026, in Debian's Chromium. */
 export default defineConfig({
   testDir: '.',
-  // Other suites run beside this one on two cores: patience costs nothing where all goes well.
+  // Two cores are slow now and then: patience costs nothing where all goes well.
   timeout: 120_000,
   expect: { timeout: 15_000 },
   // Files of tests run beside one another. Whoever practises in one is a student of that test's own.
