@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent } from './people';
+import { addStudent, comeIn, isKeptOn, join, onPhone, setAndPublish, test, toStudent } from './people';
 
 test('a coach fills a file, finds a drill, changes a copy, tries it and sets it; the student runs it', async ({
   page: coach,
@@ -80,6 +80,7 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await enter('60');
   await phone.getByRole('button', { name: 'Undo the last one' }).click();
   await expect(phone.getByTestId('flow-counts')).toContainText('1 of 3 cells hit, 2 balls');
+  await isKeptOn(phone);
   await phone.reload();
   await expect(phone.getByTestId('flow-counts')).toContainText('1 of 3 cells hit, 2 balls');
   await enter('66');

@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { isClean } from './clean';
 import { Middleman } from './middleman';
-import { addStudent, comeIn, join, onPhone, test } from './people';
+import { addStudent, comeIn, isKeptOn, join, onPhone, test } from './people';
 
 test.describe.configure({ timeout: 120_000 });
 
@@ -128,6 +128,7 @@ test('three quick holes without a signal, reloaded in the middle and undone over
   await expect(flow(phone)).toContainText('shot 2: 94 yd left, in rough');
   await shot(phone, 'pitchingWedge', 'leftOfGreen', 14);
   await expect(flow(phone)).toContainText('shot 3: 14 yd left, in rough');
+  await isKeptOn(phone);
   await phone.reload();
   await expect(flow(phone)).toContainText('shot 3: 14 yd left, in rough');
   await shot(phone, 'sandWedge', 'green', 6);
@@ -211,6 +212,8 @@ test('nine of a drawn course without a signal, reloaded in the middle: the coach
   await phone.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await phone.context().setOffline(true);
   await shot(phone, 'driver', 'fairway');
+  await expect(flow(phone)).toContainText('Hole 1, par 4, shot 2');
+  await isKeptOn(phone);
   await phone.reload();
   await expect(flow(phone)).toContainText('Hole 1, par 4, shot 2');
   await playOn(phone);

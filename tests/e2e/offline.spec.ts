@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { Middleman } from './middleman';
-import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent } from './people';
+import { addStudent, comeIn, isKeptOn, join, onPhone, setAndPublish, test, toStudent } from './people';
 
 test.describe.configure({ timeout: 90_000 });
 
@@ -79,6 +79,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
     await flow.getByRole('button', { name: answer, exact: true }).click();
   const counts = await phone.getByTestId('flow-counts').innerText();
   await expect(sync(phone)).toHaveText('4 entries kept on this phone, not sent yet');
+  await isKeptOn(phone);
   await phone.reload();
   await expect(phone.getByTestId('flow-counts')).toHaveText(counts, { useInnerText: true });
   await phone.getByRole('link', { name: 'My week' }).click();
@@ -209,6 +210,7 @@ test('a sign-in that ran out stops nobody, and another person sends nothing of i
   const made = phone.getByTestId('flow').getByRole('button', { name: 'Made', exact: true });
   await made.click();
   await expect(phone.getByRole('link', { name: 'Sign in again' })).toBeVisible();
+  await isKeptOn(phone);
   await phone.reload();
   await made.click();
   await expect(sync(phone)).toHaveText('2 entries kept on this phone, not sent yet');

@@ -34,6 +34,28 @@ export async function onPhone(browser: Browser, options: BrowserContextOptions =
   return context.newPage();
 }
 
+/**
+ * Waits until a phone has written what was tapped: it is shown at once and written right after, and a reload in the same moment
+ * would be quicker.
+ */
+export const isKeptOn = (phone: Page) =>
+  phone.evaluate(
+    () =>
+      new Promise<void>((kept, failed) => {
+        const opening = indexedDB.open('morning-round');
+        opening.onerror = () => failed(opening.error);
+        opening.onsuccess = () => {
+          // What reads stands in line behind what was asked to be written before.
+          const reading = opening.result.transaction(['logs', 'entries']);
+          reading.objectStore('logs').count();
+          reading.oncomplete = () => {
+            opening.result.close();
+            kept();
+          };
+        };
+      }),
+  );
+
 const isNew = { 'If-None-Match': '*' };
 
 const lastAdded = new WeakMap<Page, string>();

@@ -5,7 +5,7 @@ type Line = Schemas['SecurityLine'];
 const gone = 'somebody who is gone';
 
 /** Who did it. */
-const actor = (line: Line) => line.actor ?? 'Somebody who is gone';
+const actor = (line: Line) => line.actor ?? gone;
 
 /** Whose account it is about, as seen by whoever did it. */
 const whose = (line: Line) => (line.account === line.actor ? 'their own' : `${line.account ?? gone}’s`);
@@ -47,4 +47,7 @@ const words: Record<Line['kind'], (line: Line) => string> = {
 };
 
 /** A line of the security log as a sentence. */
-export const securityWords = (line: Line) => words[line.kind](line);
+export function securityWords(line: Line) {
+  const sentence = words[line.kind](line);
+  return sentence.charAt(0).toUpperCase() + sentence.slice(1);
+}

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Problem, type Schemas } from '../../api/client';
 import { competitionKeys, studentKeys } from '../../api/queryKeys';
+import { showAnswer } from '../../api/showAnswer';
 import { Chips } from '../../ui/Chips';
 import { Field } from '../../ui/Field';
 import { areas } from '../../ui/format';
@@ -20,7 +21,7 @@ export function Debrief({ studentId, competition }: { studentId: string; competi
   const save = useMutation({
     mutationFn: async ({ over }: { over: boolean }) => {
       const saved = await saveDebrief(studentId, competition, content, over);
-      queries.setQueryData(studentKeys.file(studentId), saved);
+      await showAnswer(queries, studentKeys.file(studentId), saved);
       return content;
     },
     onSuccess: async (saved) => {

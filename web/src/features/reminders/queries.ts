@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { reminderKeys } from '../../api/queryKeys';
+import { showAnswer } from '../../api/showAnswer';
 
 export const useReminders = () =>
   useQuery({ queryKey: reminderKeys.choices, queryFn: () => answer(api.GET('/api/reminders')) });
@@ -20,7 +21,7 @@ export function useChoose() {
   return useMutation({
     mutationFn: ({ kind, isOn }: Schemas['ReminderChoice']) =>
       answer(api.PUT('/api/reminders/{kind}', { params: { path: { kind } }, body: { isOn } })),
-    onSuccess: (view) => queries.setQueryData(reminderKeys.choices, view),
+    onSuccess: (view) => showAnswer(queries, reminderKeys.choices, view),
   });
 }
 

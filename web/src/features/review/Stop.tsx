@@ -6,6 +6,7 @@ import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../../api/client';
 import { reviewKeys, weekViews } from '../../api/queryKeys';
+import { showAnswer } from '../../api/showAnswer';
 import { useKeys } from '../../app/keys';
 import { areas, dayName, minutes, statuses } from '../../ui/format';
 import { OpenPainList } from '../../ui/OpenPainList';
@@ -37,7 +38,7 @@ export function Stop({ studentId, onSeen }: { studentId: string; onSeen: (score:
   const decide = useMutation({
     mutationFn: (body: Schemas['DecisionInput']) =>
       answer(api.PUT('/api/review/stops/{studentId}/decision', { params: { path }, body })),
-    onSuccess: (view) => queries.setQueryData(reviewKeys.stop(studentId), view),
+    onSuccess: (view) => showAnswer(queries, reviewKeys.stop(studentId), view),
   });
   const publish = useMutation({
     mutationFn: () =>

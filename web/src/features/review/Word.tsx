@@ -4,6 +4,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import type { RefObject } from 'react';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { reviewKeys } from '../../api/queryKeys';
+import { showAnswer } from '../../api/showAnswer';
 import { Key } from '../../ui/states';
 import { WordForm } from '../weeks/WordForm';
 
@@ -59,7 +60,7 @@ export function Word({
             )
           }
           onSent={(saved) =>
-            queries.setQueryData<Schemas['StopView']>(key, (view) => (view ? { ...view, word: saved } : view))
+            void showAnswer<Schemas['StopView']>(queries, key, (view) => (view ? { ...view, word: saved } : view))
           }
           onRefused={() => void queries.invalidateQueries({ queryKey: key })}
         />

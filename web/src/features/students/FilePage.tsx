@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, changesVersion, Problem, type Schemas } from '../../api/client';
 import { studentKeys } from '../../api/queryKeys';
+import { showAnswer } from '../../api/showAnswer';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/signIn';
 import { PageHeading } from '../../ui/PageHeading';
@@ -86,7 +87,7 @@ function FileForm({ view, name, title, back, Guardians }: FormProps) {
     onSuccess: (saved) => {
       setCurrent(saved);
       draft.take(saved.file, saved.version);
-      queries.setQueryData(studentKeys.file(view.studentId), saved);
+      return showAnswer(queries, studentKeys.file(view.studentId), saved);
     },
   });
   const problem = save.error instanceof Problem ? save.error : undefined;

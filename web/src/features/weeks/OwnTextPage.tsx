@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, changesVersion, type Schemas } from '../../api/client';
 import { weekKeys } from '../../api/queryKeys';
+import { showAnswer } from '../../api/showAnswer';
 import { dayName } from '../../ui/format';
 import { ErrorNotice, Loading } from '../../ui/states';
 import { Bench } from '../plans/Bench';
@@ -54,7 +55,7 @@ function OwnText({ address, view }: { address: string; view: Schemas['OwnTextVie
       save={async (plan, version) => {
         const saved = await change.mutateAsync({ plan, version });
         setId(saved.assignmentId);
-        queries.setQueryData(weekKeys.text(address), saved);
+        await showAnswer(queries, weekKeys.text(address), saved);
         return saved;
       }}
       // What the student sees changes when the coach says so, and not in between.

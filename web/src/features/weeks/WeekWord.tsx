@@ -5,6 +5,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { wordKeys } from '../../api/queryKeys';
+import { showAnswer } from '../../api/showAnswer';
 import { onDemand } from '../../ui/onDemand';
 import { useCachedQuery } from '../../app/useCachedQuery';
 
@@ -22,7 +23,7 @@ export function WeekWord({ studentId, week }: { studentId: string; week: string 
   const { version, question, word: said, saidBy, answer: answered } = word.data;
   const headers = version === 0 ? newRow : changesVersion(version);
   const took = (saved: Schemas['WeekWordView']) => {
-    queries.setQueryData(key, saved);
+    void showAnswer(queries, key, saved);
     setIsWriting(false);
   };
   const common = {
