@@ -4,6 +4,7 @@
 import { coachWithPlan } from './school.mjs';
 import { measureDoor } from './door.mjs';
 import { measureLoad } from './load.mjs';
+import { measurePages } from './pages.mjs';
 import { measureRows, showRows } from './rows.mjs';
 import { Statements } from './statements.mjs';
 import { measureWorst } from './worst.mjs';
@@ -20,7 +21,7 @@ console.log(
   `progress of 104 weeks: ${rows.find((row) => row.name === 'progress, 104 weeks').ratio.toFixed(2)} × the cheapest`,
 );
 
-let isOver = rows.some((row) => row.isOver);
+let isOver = (await measurePages(school, world)) || rows.some((row) => row.isOver);
 if (what === 'all') {
   await measureDoor(school);
   isOver = (await measureWorst(school)) || isOver;

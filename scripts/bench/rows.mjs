@@ -1,7 +1,7 @@
 // What screens and calls cost on one world: statements, bytes, and how many times as long as the cheapest signed-in answer.
 import { randomUUID } from 'node:crypto';
 import { median } from './caller.mjs';
-import { append, attempt, compressed, counted, joined, publish, publishWeek, set } from './school.mjs';
+import { append, attempt, compressed, counted, joined, publish, publishWeek, set, squadOf } from './school.mjs';
 
 /** Budgets: statements beside the one that looks the sign-in up, kilobytes compressed, and times as long. */
 const budgets = {
@@ -19,15 +19,6 @@ const budgets = {
   'the same after 1,000': { sql: 8 + 2, kB: 0.4 },
   'publish three sessions': { sql: 16 + 2, kB: 2, ratio: 5 },
 };
-
-/** A squad of so many students, made for the measuring. */
-async function squadOf(coach, many) {
-  const id = randomUUID();
-  const students = await coach.must('GET', '/api/students');
-  const members = students.slice(0, many).map((s) => s.id);
-  await coach.must('PUT', `/api/squads/${id}`, { name: `Measured ${id.slice(0, 4)}`, members });
-  return id;
-}
 
 /** The screens that only show something, as the calls they make. */
 async function screensOf({ coach, week, planId }) {

@@ -54,6 +54,15 @@ export async function coachWithPlan(base) {
   return { base, coach, planId, week: person.week, today: person.today };
 }
 
+/** A squad of so many students, made for the measuring. */
+export async function squadOf(coach, many) {
+  const id = randomUUID();
+  const students = await coach.must('GET', '/api/students');
+  const members = students.slice(0, many).map((s) => s.id);
+  await coach.must('PUT', `/api/squads/${id}`, { name: `Measured ${id.slice(0, 4)}`, members });
+  return id;
+}
+
 /** Puts sessions into a student's week, as drafts. */
 export async function set({ coach, planId, week, today }, studentId, count, on = { week, day: today }) {
   const made = Array.from({ length: count }, () => randomUUID());

@@ -7,7 +7,7 @@ import { sans, serif } from './app/theme';
 const waitForLetters = 1_500;
 
 /** The letters of every page, which the page itself has asked for. One that comes later would move what stands already. */
-const letters = Promise.allSettled([document.fonts.load(`1em ${sans}`), document.fonts.load(`1em ${serif}`)]);
+const letters = Promise.allSettled([document.fonts.load(`1em ${sans}`), document.fonts.load(`600 1em ${serif}`)]);
 
 const root = document.getElementById('root');
 if (root)

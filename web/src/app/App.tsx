@@ -10,6 +10,7 @@ import { signInKeys } from '../api/queryKeys';
 import { PhasePatterns } from '../ui/phases';
 import { useOutdoor } from './outdoor';
 import { router } from './router';
+import { whoIsSignedIn } from './signIn';
 import { makeTheme } from './theme';
 
 const queries: QueryClient = new QueryClient({
@@ -34,6 +35,9 @@ const queries: QueryClient = new QueryClient({
     mutations: { networkMode: 'always' },
   },
 });
+
+// Asked while the page is still on its way: nothing on it can be asked for before it is known whose it is.
+void queries.query(whoIsSignedIn).catch(() => undefined);
 
 /** Styles are written with the nonce that the page came with: a browser takes them from nobody else. */
 const styles = createCache({

@@ -9,7 +9,8 @@ import { Key, Loading, ErrorNotice } from '../ui/states';
 import { useKeys } from './keys';
 import { Mark } from './Mark';
 import { useOutdoor } from './outdoor';
-import { isSigningOut, PersonContext, useKeptPerson, useSignIn, useSignOut, type Person, type Session } from './signIn';
+import { isSigningOut, PersonContext, useSignIn, useSignOut, type Person, type Session } from './signIn';
+import { useKeptPerson } from './useKeptPerson';
 
 const KeysDialog = onDemand(() => import('./KeysDialog').then((m) => m.KeysDialog));
 

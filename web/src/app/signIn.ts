@@ -1,14 +1,17 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useLiveQuery } from 'dexie-react-hooks';
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { answer, api, Problem, type Schemas } from '../api/client';
 import { signInKeys } from '../api/queryKeys';
-import { orNothing, deviceStore, tidyUp } from './deviceStore';
 
 export type Session = Schemas['SignInView'];
 export type Person = Schemas['PersonView'];
 
 const signingOut = 'morning-round-signing-out';
+
+const somebodyWas = 'morning-round-somebody-was-signed-in';
+
+/** Whether anybody was ever signed in on this device, so that something may be kept here. */
+export const wasSomebodyHere = () => localStorage.getItem(somebodyWas) !== null;
 
 /** Whether somebody signed out on this device and the server has not heard of it yet. */
 export const isSigningOut = () => localStorage.getItem(signingOut) !== null;
@@ -23,11 +26,19 @@ function forgetDrafts() {
       localStorage.removeItem(name);
 }
 
+/** What keeps things on this device: larger than all that somebody needs who only comes to the door. */
+const deviceStoreModule = () => import('./deviceStore');
+
 /** How far the job's clock is from this device's, in milliseconds. The server says what time it is. */
 let clockOffset: number | undefined;
 
 /** Now, by the job's clock as far as this device knows. */
 export const domainNow = () => Date.now() + (clockOffset ?? 0);
+
+/** Takes the clock of the last time somebody was signed in, until the server says what time it is. */
+export function rememberClock(offset: number | undefined) {
+  clockOffset ??= offset;
+}
 
 /** Seconds by which the job's clock was ahead of this device's when last heard of; no value where it never was. */
 export const knownOffset = () => (clockOffset === undefined ? undefined : Math.round(clockOffset / 1000));
@@ -35,6 +46,8 @@ export const knownOffset = () => (clockOffset === undefined ? undefined : Math.r
 async function take(session: Session): Promise<Session> {
   clockOffset = Date.parse(session.now) - Date.now();
   if (session.person) {
+    localStorage.setItem(somebodyWas, 'yes');
+    const { deviceStore, orNothing, tidyUp } = await deviceStoreModule();
     await orNothing(deviceStore.people.put({ id: 'signed-in', person: session.person, clockOffset }));
     await tidyUp(session.person.accountId);
   }
@@ -42,29 +55,21 @@ async function take(session: Session): Promise<Session> {
 }
 
 /** Who is signed in, and what day it is. A sign-out that had no signal is made up for first. */
-export const useSignIn = () =>
-  useQuery({
-    queryKey: signInKeys.all,
-    queryFn: async () => {
-      if (isSigningOut()) {
-        await answer(api.POST('/api/accounts/sign-out')).catch((e: unknown) => {
-          if (!(e instanceof Problem) || e.status !== 401) throw e;
-        });
-        localStorage.removeItem(signingOut);
-      }
-      return take(await answer(api.GET('/api/accounts/session')));
-    },
-    staleTime: 60_000,
-    refetchInterval: 600_000,
-  });
+export const whoIsSignedIn = queryOptions({
+  queryKey: signInKeys.all,
+  queryFn: async () => {
+    if (isSigningOut()) {
+      await answer(api.POST('/api/accounts/sign-out')).catch((e: unknown) => {
+        if (!(e instanceof Problem) || e.status !== 401) throw e;
+      });
+      localStorage.removeItem(signingOut);
+    }
+    return take(await answer(api.GET('/api/accounts/session')));
+  },
+  staleTime: 60_000,
+});
 
-/** Who was signed in last on this device: whoever goes on practising without a signal. Nothing while that is looked up. */
-export const useKeptPerson = () =>
-  useLiveQuery(async () => {
-    const kept = await orNothing(deviceStore.people.get('signed-in'));
-    clockOffset ??= kept?.clockOffset;
-    return { person: kept?.person };
-  });
+export const useSignIn = () => useQuery({ ...whoIsSignedIn, refetchInterval: 600_000 });
 
 export const PersonContext = createContext<Person | undefined>(undefined);
 
@@ -85,6 +90,7 @@ export function useTakeSignIn() {
       queries.setQueryData(signInKeys.all, await take(session));
     } else {
       forgetDrafts();
+      const { deviceStore, orNothing, tidyUp } = await deviceStoreModule();
       await orNothing(deviceStore.people.delete('signed-in'));
       await tidyUp(undefined);
     }

@@ -21,7 +21,7 @@ const outdoor: typeof light = {
 };
 
 export const sans = '"Figtree Variable", system-ui, sans-serif';
-export const serif = '"Literata Variable", Georgia, serif';
+export const serif = 'Literata, Georgia, serif';
 
 /** A height or width in pixels, or what a thumb needs where one presses. */
 export const thumb = (px = 0) => `max(${px}px, var(--thumb, 0px))`;
@@ -56,8 +56,8 @@ export function makeTheme(isOutdoor: boolean): Theme {
     spacing: 8,
     typography: {
       fontFamily: sans,
-      h1: { fontFamily: serif, fontSize: '1.9rem', fontWeight: 560, lineHeight: 1.2, letterSpacing: '-0.01em' },
-      h2: { fontFamily: serif, fontSize: '1.3rem', fontWeight: 560, lineHeight: 1.25 },
+      h1: { fontFamily: serif, fontSize: '1.9rem', fontWeight: 600, lineHeight: 1.2, letterSpacing: '-0.01em' },
+      h2: { fontFamily: serif, fontSize: '1.3rem', fontWeight: 600, lineHeight: 1.25 },
       h3: { fontSize: '1rem', fontWeight: 650, lineHeight: 1.3 },
       body1: { fontSize: '1rem', lineHeight: 1.5 },
       body2: { fontSize: '0.9rem', lineHeight: 1.45 },
@@ -126,7 +126,7 @@ export function makeTheme(isOutdoor: boolean): Theme {
           paper: { background: c.card, borderRadius: 14, boxShadow: '0 18px 60px rgba(30,40,30,0.28)' },
         },
       },
-      MuiDialogTitle: { styleOverrides: { root: { fontFamily: serif, fontSize: '1.3rem', fontWeight: 560 } } },
+      MuiDialogTitle: { styleOverrides: { root: { fontFamily: serif, fontSize: '1.3rem', fontWeight: 600 } } },
       MuiDialogActions: { styleOverrides: { root: { padding: '8px 24px 20px' } } },
       MuiTooltip: { defaultProps: { enterDelay: 400 } },
     },

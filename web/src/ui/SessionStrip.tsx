@@ -79,6 +79,8 @@ export function SessionStrip(props: Props) {
             minWidth: 0,
             touchAction: onReorder ? 'pan-y' : undefined,
             containerType: size === 'large' ? 'inline-size' : undefined,
+            // Where nothing stands below the bar this is its ground too: lists show hundreds of bars.
+            ...(size !== 'large' && groundOf(height)),
           }}
         >
           <Bar
@@ -155,6 +157,17 @@ function Mark({ level }: { level: Schemas['FindingLevel'] }) {
   );
 }
 
+/** Where bars stand on, so high that the tallest fits. */
+const groundOf = (height: number) =>
+  ({
+    height,
+    display: 'flex',
+    flexDirection: 'column',
+    justifyContent: 'flex-end',
+    borderBottom: '2px solid',
+    borderColor: 'text.primary',
+  }) as const;
+
 interface BarProps {
   segment: StripSegment;
   height: number;
@@ -168,82 +181,75 @@ function Bar({ segment, height, hasMinutes, shows, isSelected, onSelect }: BarPr
   const mark = segment.phase && phases[segment.phase];
   const filled = shows === 'plan' ? 1 : (segment.fraction ?? 0);
   const barHeight = mark ? Math.round(height * heightOf(segment.ballsPerMinute)) : Math.round(height * floor);
-  return (
+  const bar = (
     <Box
+      {...(onSelect && {
+        component: 'button',
+        type: 'button',
+        onClick: onSelect,
+        'aria-pressed': isSelected,
+        'aria-label': inWords(segment, shows),
+      })}
       sx={{
-        height: hasMinutes ? height + 20 : height,
-        display: 'flex',
-        flexDirection: 'column',
-        justifyContent: 'flex-end',
-        borderBottom: '2px solid',
-        borderColor: 'text.primary',
+        position: 'relative',
+        display: 'block',
+        width: '100%',
+        height: barHeight,
+        p: 0,
+        overflow: 'hidden',
+        background: 'none',
+        cursor: onSelect ? 'pointer' : undefined,
+        borderRadius: height > 30 ? '5px 5px 0 0' : '2px 2px 0 0',
+        border: mark ? `${height > 30 ? 1.5 : 1}px solid ${mark.line}` : 'none',
+        borderBottom: 0,
+        outline: isSelected ? '3px solid' : undefined,
+        outlineColor: isSelected ? 'text.primary' : undefined,
+        outlineOffset: 1,
+        transition: 'height 160ms',
+        // Dropped for pain: struck through, neither filled nor owed.
+        backgroundImage:
+          mark && shows === 'done' && segment.fraction === null
+            ? `repeating-linear-gradient(135deg, transparent 0 6px, ${mark.line}55 6px 7px)`
+            : undefined,
       }}
     >
-      {hasMinutes && (
+      {mark && segment.phase ? (
+        <>
+          {filled < 1 && <Texture phase={segment.phase} width={100} faint />}
+          {filled > 0 && <Texture phase={segment.phase} width={filled * 100} />}
+        </>
+      ) : (
         <Box
-          aria-hidden
+          component="span"
           sx={{
-            fontSize: 13,
-            color: 'text.secondary',
-            pl: 0.5,
-            pb: 0.25,
-            whiteSpace: 'nowrap',
-            '@container (max-width: 40px)': { visibility: 'hidden' },
+            position: 'absolute',
+            bottom: 2,
+            left: '50%',
+            height: '100%',
+            borderLeft: '2px dotted',
+            borderColor: 'text.secondary',
           }}
-        >
-          {minutes(segment.minutes)}
-        </Box>
+        />
       )}
+    </Box>
+  );
+  if (!hasMinutes) return bar;
+  return (
+    <Box sx={groundOf(height + 20)}>
       <Box
-        {...(onSelect && {
-          component: 'button',
-          type: 'button',
-          onClick: onSelect,
-          'aria-pressed': isSelected,
-          'aria-label': inWords(segment, shows),
-        })}
+        aria-hidden
         sx={{
-          position: 'relative',
-          display: 'block',
-          width: '100%',
-          height: barHeight,
-          p: 0,
-          overflow: 'hidden',
-          background: 'none',
-          cursor: onSelect ? 'pointer' : undefined,
-          borderRadius: height > 30 ? '5px 5px 0 0' : '2px 2px 0 0',
-          border: mark ? `${height > 30 ? 1.5 : 1}px solid ${mark.line}` : 'none',
-          borderBottom: 0,
-          outline: isSelected ? '3px solid' : undefined,
-          outlineColor: isSelected ? 'text.primary' : undefined,
-          outlineOffset: 1,
-          transition: 'height 160ms',
-          // Dropped for pain: struck through, neither filled nor owed.
-          backgroundImage:
-            mark && shows === 'done' && segment.fraction === null
-              ? `repeating-linear-gradient(135deg, transparent 0 6px, ${mark.line}55 6px 7px)`
-              : undefined,
+          fontSize: 13,
+          color: 'text.secondary',
+          pl: 0.5,
+          pb: 0.25,
+          whiteSpace: 'nowrap',
+          '@container (max-width: 40px)': { visibility: 'hidden' },
         }}
       >
-        {mark && segment.phase ? (
-          <>
-            {filled < 1 && <Texture phase={segment.phase} width={100} faint />}
-            {filled > 0 && <Texture phase={segment.phase} width={filled * 100} />}
-          </>
-        ) : (
-          <Box
-            component="span"
-            sx={{
-              position: 'absolute',
-              bottom: 2,
-              left: '50%',
-              height: '100%',
-              borderLeft: '2px dotted',
-              borderColor: 'text.secondary',
-            }}
-          />
-        )}
+        {minutes(segment.minutes)}
       </Box>
+      {bar}
     </Box>
   );
 }

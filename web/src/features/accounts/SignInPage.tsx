@@ -8,13 +8,15 @@ import { Link, Navigate, useLocation, useNavigate } from 'react-router';
 import { answer, api, Problem } from '../../api/client';
 import { signInKeys } from '../../api/queryKeys';
 import { Mark } from '../../app/Mark';
-import { useSignIn, useTakeSignIn, type Session } from '../../app/signIn';
+import { useSignIn, useTakeSignIn, wasSomebodyHere, type Session } from '../../app/signIn';
 import { Field } from '../../ui/Field';
+import { onDemand } from '../../ui/onDemand';
 import { PageHeading } from '../../ui/PageHeading';
 import { ErrorNotice } from '../../ui/states';
 import { DawnRange } from './DawnRange';
 import { askForPasskey, canHavePasskeys } from './passkeys';
-import { WhatIsKept } from './WhatIsKept';
+
+const WhatIsKept = onDemand(() => import('./WhatIsKept').then((m) => m.WhatIsKept));
 
 export function SignInPage() {
   const session = useSignIn();
@@ -140,7 +142,7 @@ export function SignInPage() {
             </Box>
           </Box>
         )}
-        <WhatIsKept />
+        {wasSomebodyHere() && <WhatIsKept />}
         {(error ?? session.error) && !isAtCode && <ErrorNotice error={(error ?? session.error) as Error} />}
         <Typography variant="body2" sx={{ mt: 3, color: 'text.secondary' }}>
           New here? Your coach sends you a link. <a href="/licences.txt">Licences</a> of what this is built of.

@@ -125,8 +125,7 @@ function PlanLine({ plan }: { plan: Schemas['PlanSummary'] }) {
       </Box>
       <Typography>
         {minutes(plan.minutes)}
-        <br />
-        <Box component="span" sx={{ color: 'text.secondary' }}>
+        <Box component="span" sx={{ display: 'block', color: 'text.secondary' }}>
           {count(plan.balls, 'ball')}
           {plan.holes > 0 && `, ${count(plan.holes, 'hole')}`}
         </Box>

@@ -16,7 +16,7 @@ import { CompetitionLinks } from '../progress/CompetitionLinks';
 import { GoalPath } from '../progress/GoalPath';
 import { Progress, useProgress } from '../progress/Progress';
 import { StudentWeek } from '../weeks/StudentWeek';
-import { useSheet } from '../weeks/useSheet';
+import { checksOf, useSheet } from '../weeks/useSheet';
 import { LookFirst } from './LookFirst';
 
 const InviteStudent = onDemand(() => import('../accounts/Invite').then((m) => m.InviteStudent));
@@ -29,6 +29,8 @@ export function StudentPage() {
   const person = usePerson();
   // The week that is shown first tells whose it is too.
   const sheet = useSheet(person.week, { student: id });
+  // Asked beside the week, for whoever draws it.
+  useQuery(checksOf(person.week, [id]));
   const progress = useProgress(id);
   const looked = useQuery({
     queryKey: reviewKeys.student(id),

@@ -274,7 +274,7 @@ export function Practice({ session, onServer }: Props) {
       <SyncNews log={log} />
       <SessionStrip segments={strip} label="This session" />
       {hasBegun && !isOver && current && !endsByPain && (
-        <Typography data-testid="purpose" sx={{ mt: 0.75, fontSize: 15, fontFamily: 'Literata Variable, serif' }}>
+        <Typography data-testid="purpose" sx={{ mt: 0.75, fontSize: 15 }}>
           {plan.purpose}
         </Typography>
       )}

@@ -1,4 +1,4 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { queryOptions, useQueries, useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { weekKeys } from '../../api/queryKeys';
 import { useWeekChange } from './queries';
@@ -33,17 +33,19 @@ export const useSet = (week: string) =>
 
 export type Checks = ReadonlyMap<string, Schemas['CheckedStudentWeek']>;
 
+/** What the check says of the weeks of some students. */
+export const checksOf = (week: string, students: readonly string[]) =>
+  queryOptions({
+    queryKey: weekKeys.checks(week, students),
+    queryFn: () =>
+      answer(api.POST('/api/weeks/{week}/check', { params: { path: { week } }, body: { students: [...students] } })),
+  });
+
 /** What the check says of every week on the sheet, by student; fills up after the sheet itself is there. */
 export function useChecks(week: string, students: readonly string[]): Checks {
   const parts = Array.from({ length: Math.ceil(students.length / checkedTogether) }, (_, i) =>
     students.slice(i * checkedTogether, (i + 1) * checkedTogether),
   );
-  const answers = useQueries({
-    queries: parts.map((part) => ({
-      queryKey: weekKeys.checks(week, part),
-      queryFn: () =>
-        answer(api.POST('/api/weeks/{week}/check', { params: { path: { week } }, body: { students: part } })),
-    })),
-  });
+  const answers = useQueries({ queries: parts.map((part) => checksOf(week, part)) });
   return new Map(answers.flatMap((a) => a.data ?? []).map((one) => [one.studentId, one]));
 }
