@@ -23,7 +23,7 @@ const budgets = {
 /** The screens that only show something, as the calls they make. */
 async function screensOf({ coach, week, planId }) {
   const { rows } = await coach.must('GET', '/api/review/tee-line');
-  const row = rows.find((r) => r.last) ?? rows[0];
+  const row = rows.find((r) => r.last);
   const student = row.student.id;
   const { plan } = await coach.must('GET', `/api/plans/${planId}`);
   const forty = await squadOf(coach, 40);

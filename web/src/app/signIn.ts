@@ -13,6 +13,14 @@ const somebodyWas = 'morning-round-somebody-was-signed-in';
 /** Whether anybody was ever signed in on this device, so that something may be kept here. */
 export const wasSomebodyHere = () => localStorage.getItem(somebodyWas) !== null;
 
+function rememberSomebodyWas() {
+  try {
+    localStorage.setItem(somebodyWas, 'yes');
+  } catch {
+    // A device that is full lets people in all the same.
+  }
+}
+
 /** Whether somebody signed out on this device and the server has not heard of it yet. */
 export const isSigningOut = () => localStorage.getItem(signingOut) !== null;
 
@@ -46,7 +54,7 @@ export const knownOffset = () => (clockOffset === undefined ? undefined : Math.r
 async function take(session: Session): Promise<Session> {
   clockOffset = Date.parse(session.now) - Date.now();
   if (session.person) {
-    localStorage.setItem(somebodyWas, 'yes');
+    rememberSomebodyWas();
     const { deviceStore, orNothing, tidyUp } = await deviceStoreModule();
     await orNothing(deviceStore.people.put({ id: 'signed-in', person: session.person, clockOffset }));
     await tidyUp(session.person.accountId);
@@ -69,6 +77,7 @@ export const whoIsSignedIn = queryOptions({
   staleTime: 60_000,
 });
 
+/** The same for whoever shows it; what day it is goes on by itself. */
 export const useSignIn = () => useQuery({ ...whoIsSignedIn, refetchInterval: 600_000 });
 
 export const PersonContext = createContext<Person | undefined>(undefined);

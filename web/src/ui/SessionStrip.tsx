@@ -157,7 +157,7 @@ function Mark({ level }: { level: Schemas['FindingLevel'] }) {
   );
 }
 
-/** Where bars stand on, so high that the tallest fits. */
+/** What bars stand on, so high that the tallest fits. */
 const groundOf = (height: number) =>
   ({
     height,

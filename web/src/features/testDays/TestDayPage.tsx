@@ -46,7 +46,7 @@ export function TestDayPage() {
         <Remove view={view.data} />
       </Box>
       <Box sx={{ maxWidth: 620, my: 1.5 }}>
-        <SessionStrip segments={strip} label={test.name} />
+        <SessionStrip segments={strip} shows="plan" label={test.name} />
       </Box>
       <Next view={view.data} />
       <Typography variant="h2" sx={{ mt: 4 }}>

@@ -57,7 +57,7 @@ export function TestDaysPage() {
                 {count(t.students, 'student')}, every {count(t.everyWeeks, 'week')}
               </Box>
             </Box>
-            <SessionStrip size="tiny" segments={t.strip} label={t.name} />
+            <SessionStrip size="tiny" segments={t.strip} shows="plan" label={t.name} />
             <Box>
               {t.isDue ? <b>Due now</b> : `Next on ${dayName(t.next)}`}
               <Box sx={{ color: 'text.secondary' }}>{t.lastSet ? `last on ${dayName(t.lastSet)}` : 'not held yet'}</Box>
