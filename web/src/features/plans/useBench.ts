@@ -95,6 +95,10 @@ export function useBench(props: BenchProps) {
     ({ currentLocation, nextLocation }) =>
       isDirty && nextLocation.pathname !== currentLocation.pathname && !nextLocation.pathname.endsWith(id),
   );
+  // Who wants to leave in the moment in which it is saved is asked for nothing once it is.
+  useEffect(() => {
+    if (blocker.state === 'blocked' && !isDirty) blocker.proceed();
+  }, [blocker, isDirty]);
 
   const saveOver = (version: number | undefined) => {
     const plan = draft.plan;
