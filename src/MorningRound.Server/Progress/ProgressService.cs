@@ -41,7 +41,9 @@ public sealed class ProgressService(
     /// <summary>The most results of one drill that are shown at once, and that feed a goal.</summary>
     private const int MostOfDrill = 120;
 
-    /// <summary>The last weeks up to this one, oldest first, and what they say: eight queries, the sign-in's included.</summary>
+    /// <summary>
+    /// The last weeks up to this one, oldest first, and what they say: at most seven queries, the sign-in's included.
+    /// </summary>
     public async Task<ProgressView> GetAsync(Caller caller, Guid studentId, int weeks, CancellationToken cancel)
     {
         if (weeks is < 1 or > MostWeeks)
@@ -120,7 +122,7 @@ public sealed class ProgressService(
                 lost.Parts.Count == 0 ? null : lost
             ),
             Competitions = CompetitionsOf(file, first.Monday, today),
-            Checkpoint = await logs.CheckpointAsync(caller, studentId, cancel),
+            Checkpoint = read.Checkpoint,
         };
     }
 
@@ -180,7 +182,9 @@ public sealed class ProgressService(
         return GoalProgress.Of(goal with { StartedOn = null }, results, today).Now;
     }
 
-    /// <summary>The student, the file, and the published sessions of the weeks with five more before them: one query.</summary>
+    /// <summary>
+    /// The student, the file, the last checkpoint, and the published sessions of the weeks with five more before them: one query.
+    /// </summary>
     private async Task<PractisedWeeks> ReadAsync(
         Caller caller,
         Guid studentId,
@@ -191,6 +195,7 @@ public sealed class ProgressService(
     {
         var oldest = first.Plus(-LoadOfWeek.WeeksBefore).Monday;
         var files = db.StudentFiles;
+        var checkpoints = logs.Checkpoints(caller, studentId);
         var published = Published(caller, studentId).Where(a => a.Monday >= oldest && a.Monday <= last.Monday);
         var student =
             await db
@@ -204,6 +209,7 @@ public sealed class ProgressService(
                         .Where(f => f.AcademyId == s.AcademyId && f.StudentId == s.Id)
                         .Select(f => f.Document)
                         .FirstOrDefault(),
+                    Checkpoint = checkpoints.FirstOrDefault(),
                     Sessions = published
                         .Select(a => new
                         {
@@ -231,6 +237,7 @@ public sealed class ProgressService(
             student.Level,
             student.Hand,
             student.File ?? new StudentFile(),
+            student.Checkpoint,
             [
                 .. student.Sessions.Select(s => new PractisedSession(
                     s.Id,
@@ -355,6 +362,7 @@ public sealed class ProgressService(
         Level Level,
         Hand Hand,
         StudentFile File,
+        CheckpointView? Checkpoint,
         IReadOnlyList<PractisedSession> Sessions
     );
 }

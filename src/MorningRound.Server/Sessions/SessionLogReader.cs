@@ -147,7 +147,10 @@ public sealed class SessionLogReader(MorningRoundDb db)
         Guid studentId,
         CancellationToken cancel,
         Guid? exceptAssignment = null
-    ) =>
+    ) => Checkpoints(caller, studentId, exceptAssignment).FirstOrDefaultAsync(cancel);
+
+    /// <summary>What was agreed to look at first in each lesson of a student that agreed on something, last one first.</summary>
+    public IQueryable<CheckpointView> Checkpoints(Caller caller, Guid studentId, Guid? exceptAssignment = null) =>
         db
             .SessionLogs.AsNoTracking()
             .Where(l =>
@@ -158,6 +161,5 @@ public sealed class SessionLogReader(MorningRoundDb db)
             )
             .OrderByDescending(l => l.Day)
             .ThenByDescending(l => l.Id)
-            .Select(l => new CheckpointView(l.Day, l.Checkpoint!))
-            .FirstOrDefaultAsync(cancel);
+            .Select(l => new CheckpointView(l.Day, l.Checkpoint!));
 }

@@ -24,8 +24,8 @@ public sealed class BudgetTests(OneDemo demo, OneSchool one) : IClassFixture<One
     [InlineData("/api/weeks/2026-W19/students/{student}", 7, 4)]
     [InlineData("/api/weeks/2026-W19/sheet", 6, 12)]
     [InlineData("/api/weeks/2026-W19/sheet?student={student}", 7, 4)]
-    [InlineData("/api/progress/{student}", 8, 12)]
-    [InlineData("/api/progress/{student}?weeks=104", 8, 16)]
+    [InlineData("/api/progress/{student}", 5, 10)]
+    [InlineData("/api/progress/{student}?weeks=104", 5, 12)]
     [InlineData("/api/plans/context/{student}", 8, 2)]
     public async Task A_screen_asks_little_and_gets_little(string path, int statements, double kilobytes)
     {
