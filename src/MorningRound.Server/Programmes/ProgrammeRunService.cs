@@ -225,7 +225,10 @@ public sealed class ProgrammeRunService(MorningRoundDb db, DomainClock clock)
                     .Select(m => new { m.Document, m.Day })
                     .ToList(),
             }
-        ).ToListAsync(cancel);
+        )
+            // Hardly anybody waits more than once: results beside waits are no more rows than results.
+            .AsSingleQuery()
+            .ToListAsync(cancel);
         return rows.Select(r =>
             {
                 var measured = r

@@ -183,7 +183,7 @@ public sealed class ReminderMaking(MorningRoundDb db, DomainClock clock, MailSet
         );
         if (isFirst == 0)
             return;
-        var wanting = await Wanting(kind).Where(u => u.AcademyId == academy).Take(1_000).ToListAsync(cancel);
+        var wanting = await Wanting(kind).Where(u => u.AcademyId == academy).OrderBy(u => u.Id).Take(1_000).ToListAsync(cancel);
         if (wanting.Count > 0)
         {
             var week = IsoWeek.Of(day);

@@ -111,6 +111,7 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             .Where(m => m.AcademyId == caller.AcademyId && m.StudentId == studentId)
             .Select(m => m.DrillId)
             .Distinct()
+            .Order()
             .Take(MostKnown)
             .ToListAsync(cancel);
         var lately = assignments.Take(2).SelectMany(id => plans[id].Practice()).Where(s => s.Phase != Phase.WarmUp).ToList();
