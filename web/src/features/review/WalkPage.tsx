@@ -172,7 +172,15 @@ function Bays({
     <Box
       role="group"
       aria-label={`Bays, ${seen.size} of ${rows.length} seen`}
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px', alignItems: 'flex-end', borderBottom: '2.5px solid', mb: 2 }}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: '10px 4px',
+        alignItems: 'flex-end',
+        borderBottom: '2.5px solid',
+        overflowX: 'clip',
+        mb: 2,
+      }}
     >
       {rows.map((row, i) => (
         <Box
@@ -193,6 +201,16 @@ function Bays({
             cursor: 'pointer',
             borderColor: 'primary.main',
             borderBottom: 0,
+            position: 'relative',
+            // The ground goes on under every row of bays, where a phone needs more than one.
+            '&::after': {
+              content: '""',
+              position: 'absolute',
+              insetInline: '-6px',
+              top: '100%',
+              borderTop: '2.5px solid',
+              borderColor: 'text.primary',
+            },
             borderStyle: row.heldBy || taken.has(row.student.id) ? 'dashed' : 'solid',
             bgcolor: seen.has(row.student.id) ? 'primary.main' : i === at ? 'background.paper' : 'transparent',
           }}
