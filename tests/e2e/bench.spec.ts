@@ -312,24 +312,6 @@ test('a copy that was saved is found again by going back and forward', async ({ 
   await expect(rows(page)).toHaveCount(3);
 });
 
-test('who leaves while a plan is being saved is asked, and goes on by itself once it is saved', async ({ page }) => {
-  await newPlan(page, 'In a hurry');
-  await page.keyboard.press('Control+s');
-  await expect(page.getByTestId('save-state')).toHaveText('saved');
-  let saveNow = () => {};
-  const seen = new Promise<void>((resolve) => (saveNow = resolve));
-  await page.route(/\/api\/plans\//, async (route) => {
-    if (route.request().method() === 'PUT') await seen;
-    await route.continue();
-  });
-  await page.getByLabel('Purpose').fill('Keep it, and go');
-  await page.getByRole('link', { name: 'Plans', exact: true }).click();
-  await expect(page.getByRole('dialog')).toContainText('Leave without saving?');
-  saveNow();
-  await expect(page.getByRole('heading', { level: 1, name: 'Plans' })).toBeVisible();
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-});
-
 test('a plan that was saved once is saved by itself', async ({ page }) => {
   await newPlan(page, 'By itself');
   await page.keyboard.press('Control+s');

@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useReducer, useState, type ComponentType } from 'react';
+import { flushSync } from 'react-dom';
 import { useBlocker, useNavigate } from 'react-router';
 import { Problem, type Schemas } from '../../api/client';
 import { draftKey, usePerson } from '../../app/signIn';
@@ -95,10 +96,6 @@ export function useBench(props: BenchProps) {
     ({ currentLocation, nextLocation }) =>
       isDirty && nextLocation.pathname !== currentLocation.pathname && !nextLocation.pathname.endsWith(id),
   );
-  // Who wants to leave in the moment in which it is saved is asked for nothing once it is.
-  useEffect(() => {
-    if (blocker.state === 'blocked' && !isDirty) blocker.proceed();
-  }, [blocker, isDirty]);
 
   const saveOver = (version: number | undefined) => {
     const plan = draft.plan;
@@ -106,8 +103,11 @@ export function useBench(props: BenchProps) {
       { plan, version },
       {
         onSuccess: (view) => {
-          setSaved({ plan, version: view.version });
-          setNewer(undefined);
+          // At once: who goes back in the next moment leaves nothing unsaved, and is not asked.
+          flushSync(() => {
+            setSaved({ plan, version: view.version });
+            setNewer(undefined);
+          });
           dropLocalDraft(stored);
           if (version === undefined)
             void navigate({ pathname: `/plans/${id}`, search: window.location.search }, { replace: true });
