@@ -172,6 +172,7 @@ test('of two tabs one goes on with the session, and the other takes over without
   await second.getByTestId('flow').getByRole('button', { name: 'Made', exact: true }).click();
   const later = await second.getByTestId('flow-counts').innerText();
   expect(later).not.toBe(counts);
+  await isKeptOn(second);
   await second.close();
   await expect(first.getByTestId('flow-counts')).toHaveText(later, { useInnerText: true });
   await allSent(first);
