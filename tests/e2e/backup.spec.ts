@@ -152,10 +152,10 @@ test('an academy taken out by its owner begins another database, and the owner c
   await page.getByRole('link', { name: 'What is kept', exact: true }).click();
   await page.getByLabel('What was practised').selectOption('2');
   await expect(page.getByText(/Nothing is older today/)).toBeVisible();
-  await page.getByLabel('The security log, in days').fill('9');
+  await page.getByLabel('Security log').fill('9');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('From 30 to 730 days.')).toBeVisible();
-  await page.getByLabel('The security log, in days').fill('400');
+  await page.getByLabel('Security log').fill('400');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
 
@@ -173,7 +173,7 @@ test('an academy taken out by its owner begins another database, and the owner c
     await owner.getByRole('button', { name: 'Keep it and come in' }).click();
     await expect(owner.getByRole('heading', { name: 'Tee line' })).toBeVisible();
     await owner.goto(`http://127.0.0.1:${port}/people/data`);
-    await expect(owner.getByLabel('The security log, in days')).toHaveValue('400');
+    await expect(owner.getByLabel('Security log')).toHaveValue('400');
     await expect(owner.getByLabel('What was practised')).toHaveValue('2');
   } finally {
     second.process.kill('SIGINT');

@@ -18,7 +18,7 @@ test('a lesson: the coach counts beside the student, and what was agreed waits i
   await coach.getByRole('button', { name: 'End the lesson' }).click();
   await coach.getByLabel(/^Checkpoint/).fill('Belt buckle to the target');
   await coach.getByLabel('Homework').fill('Ten with the towel');
-  await coach.getByLabel('Minutes').fill('20');
+  await coach.getByLabel('Duration').fill('20');
   await isClean(coach, 'what was agreed');
   await coach.getByRole('button', { name: 'Finish the lesson' }).click();
   await expect(coach.getByText('Lotte Lektion can see it now.')).toBeVisible({ timeout: 20_000 });

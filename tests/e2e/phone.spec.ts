@@ -33,7 +33,7 @@ test('what loads a part that hurts a little falls out, and counts for nothing', 
   await student.getByRole('link', { name: 'Practise' }).click();
   await student.getByRole('button', { name: 'How do you come today?' }).click();
   await student.getByRole('button', { name: 'Nerves: 7' }).click();
-  await student.getByLabel('Minutes I have').fill('50');
+  await student.getByLabel('Time available').fill('50');
   await student.getByRole('button', { name: 'Something hurts today' }).click();
   await student.getByRole('button', { name: 'Elbow' }).click();
   await student.getByRole('button', { name: 'Lead (left)' }).click();
@@ -167,8 +167,8 @@ test('half an hour and forty balls make the session fit, with reasons, and it is
   // What fits was worked out beforehand: it needs no signal.
   await student.context().setOffline(true);
   await student.getByRole('button', { name: 'How do you come today?' }).click();
-  await student.getByLabel('Minutes I have').fill('30');
-  await student.getByLabel('Balls I have').fill('40');
+  await student.getByLabel('Time available').fill('30');
+  await student.getByLabel('Balls available').fill('40');
   const fit = student.getByRole('region', { name: 'Made to fit' });
   await expect(fit).toContainText('For 30 min and 40 balls');
   await expect(fit).toContainText('Everything is shortened in proportion, to 30 minutes.');

@@ -82,9 +82,9 @@ public static class CourseRules
                 $"{path}.fairwayWidth",
                 "A fairway is between 5 and 120 wide."
             )
-            .Require(hole.Green.Width is >= 5 and <= 80, $"{path}.green.width", "A green is between 5 and 80 wide.")
-            .Require(hole.Green.Depth is >= 5 and <= 80, $"{path}.green.depth", "A green is between 5 and 80 deep.")
-            .RequireBetween(hole.PlaysLongerPercent, -20, 20, $"{path}.playsLongerPercent", "per cent");
+            .Require(FieldRanges.GreenSize.Contains(hole.Green.Width), $"{path}.green.width", "A green is between 5 and 80 wide.")
+            .Require(FieldRanges.GreenSize.Contains(hole.Green.Depth), $"{path}.green.depth", "A green is between 5 and 80 deep.")
+            .RequireIn(hole.PlaysLongerPercent, FieldRanges.LongerPercent, $"{path}.playsLongerPercent", "per cent");
         for (var i = 0; i < Math.Min(hole.Lengths.Count, MostTees); i++)
             errors.Require(
                 hole.Lengths[i] is >= ShortestHole and <= LongestHole,

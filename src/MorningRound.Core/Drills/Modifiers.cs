@@ -92,5 +92,5 @@ public sealed record Modifiers
 
     /// <summary>Everything wrong, added under the path.</summary>
     public void Check(FieldErrors errors, string path) =>
-        errors.RequireBetween(EffortPercent, 10, 100, $"{path}.effortPercent", "percent");
+        errors.RequireIn(EffortPercent, FieldRanges.EffortPercent, $"{path}.effortPercent", "percent");
 }

@@ -94,7 +94,7 @@ public sealed record HolesToPlay
             .RequireBetween(TeeIndex, 0, CourseRules.MostTees - 1, $"{path}.teeIndex", "as the number of a tee")
             .Require(Holes.Count > 0, $"{path}.holes", "At least one hole, please.")
             .RequireAtMost(Holes.Count, CourseRules.MostHoles, $"{path}.holes")
-            .Require(Factor is >= 0.5 and <= 1.2, $"{path}.factor", "A factor lies between 0.5 and 1.2.")
+            .Require(FieldRanges.FairwayFactor.Contains(Factor), $"{path}.factor", "A factor lies between 0.5 and 1.2.")
             .Require(
                 Way == WayToPlay.WholeHoles || Holes.All(h => h.StrokesOfPar > 3),
                 $"{path}.holes",

@@ -108,14 +108,18 @@ public static class PlaceRules
                 "greenSpeedFeet",
                 "Only a putting green has a speed."
             )
-            .Require(place.GreenSpeedFeet is null or (>= 4 and <= 16), "greenSpeedFeet", "Between 4 and 16 feet, please.")
+            .Require(
+                place.GreenSpeedFeet is not { } speed || FieldRanges.GreenSpeedFeet.Contains(speed),
+                "greenSpeedFeet",
+                "Between 4 and 16 feet, please."
+            )
             .Require(
                 place.GreenSpeedFeet is null == place.GreenSpeedOn is null,
                 "greenSpeedOn",
                 "A speed and the day it was measured belong together."
             )
             .RequirePast(place.GreenSpeedOn, today, "greenSpeedOn")
-            .RequireBetween(place.CarriesFurtherPercent, -20, 20, "carriesFurtherPercent", "per cent")
+            .RequireIn(place.CarriesFurtherPercent, FieldRanges.LongerPercent, "carriesFurtherPercent", "per cent")
             .Require(place.Targets.Count == 0 || isRange, "targets", "Only a range has targets.")
             .RequireAtMost(place.Targets.Count, MostTargets, "targets")
             .RequireOnce([.. place.Targets.Select(t => t.Name)], "targets")
@@ -133,7 +137,7 @@ public static class PlaceRules
                     "Targets are marked in yards or metres."
                 )
                 .Require(
-                    target.Distance.Value is > 0 and <= 400,
+                    FieldRanges.TargetDistance.Contains(target.Distance.Value),
                     $"{at}.distance.value",
                     "A distance lies above 0 and up to 400."
                 )
@@ -145,7 +149,7 @@ public static class PlaceRules
         }
 
         for (var i = 0; i < place.Walks.Count; i++)
-            errors.RequireBetween(place.Walks[i].Minutes, 0, 60, $"walks[{i}].minutes", "minutes");
+            errors.RequireIn(place.Walks[i].Minutes, FieldRanges.WalkMinutes, $"walks[{i}].minutes", "minutes");
         return errors.Found;
     }
 }

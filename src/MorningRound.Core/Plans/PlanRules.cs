@@ -23,13 +23,13 @@ public static class PlanRules
     public const int MostSegments = 40;
 
     /// <summary>The most minutes of a segment.</summary>
-    public const int MostMinutesInSegment = 240;
+    public static int MostMinutesInSegment => (int)FieldRanges.SegmentMinutes.Most;
 
     /// <summary>The most minutes of a plan.</summary>
-    public const int MostMinutesInPlan = 480;
+    public static int MostMinutesInPlan => (int)FieldRanges.SessionMinutes.Most;
 
     /// <summary>The most balls of a segment.</summary>
-    public const int MostBallsInSegment = 400;
+    public static int MostBallsInSegment => (int)FieldRanges.SegmentBalls.Most;
 
     /// <summary>The most parts of a segment.</summary>
     public const int MostParts = 6;
@@ -57,12 +57,12 @@ public static class PlanRules
             .AllowText(plan.Purpose, "purpose", LongestSentence)
             .AllowText(plan.SuccessTest, "successTest", LongestSentence)
             .Require(
-                plan.Constraints.Minutes is null or (>= 5 and <= MostMinutesInPlan),
+                plan.Constraints.Minutes is not { } minutes || FieldRanges.SessionMinutes.Contains(minutes),
                 "constraints.minutes",
                 $"Between 5 and {MostMinutesInPlan} minutes, please."
             )
             .Require(
-                plan.Constraints.Balls is null or (>= 0 and <= 1000),
+                plan.Constraints.Balls is not { } balls || FieldRanges.SessionBalls.Contains(balls),
                 "constraints.balls",
                 "Between 0 and 1000 balls, please."
             )
@@ -138,13 +138,13 @@ public static class PlanRules
     {
         errors
             .RequireText(segment.Title, $"{path}.title", LongestTitle)
-            .RequireBetween(segment.Minutes, 1, MostMinutesInSegment, $"{path}.minutes", "minutes")
+            .RequireIn(segment.Minutes, FieldRanges.SegmentMinutes, $"{path}.minutes", "minutes")
             .AllowText(segment.Instruction, $"{path}.instruction", LongestInstruction);
         if (segment is not PracticeSegment practice)
             return;
 
         errors
-            .RequireBetween(practice.Balls, 0, MostBallsInSegment, $"{path}.balls", "balls")
+            .RequireIn(practice.Balls, FieldRanges.SegmentBalls, $"{path}.balls", "balls")
             .AllowText(practice.Cue, $"{path}.cue", LongestSentence)
             .Require(practice.Clubs.Distinct().Count() == practice.Clubs.Count, $"{path}.clubs", "Name each club once.")
             .Require(!practice.Bridge || practice.Phase == Phase.WarmUp, $"{path}.bridge", "Only a warm-up has a bridge.");
@@ -160,12 +160,12 @@ public static class PlanRules
             )
             .RequireAtMost(practice.Calls.Count, 60, $"{path}.calls")
             .Require(
-                practice.FairwayYards is null or (> 0 and <= 200),
+                practice.FairwayYards is not { } here || FieldRanges.FairwayYards.Contains(here),
                 $"{path}.fairwayYards",
                 "Above 0 and up to 200 yards, please."
             )
             .Require(
-                practice.RealFairwayYards is null or (> 0 and <= 200),
+                practice.RealFairwayYards is not { } real || FieldRanges.FairwayYards.Contains(real),
                 $"{path}.realFairwayYards",
                 "Above 0 and up to 200 yards, please."
             )

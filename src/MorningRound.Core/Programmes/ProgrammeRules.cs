@@ -8,10 +8,10 @@ namespace MorningRound.Core.Programmes;
 public static class ProgrammeRules
 {
     /// <summary>The most weeks of a programme.</summary>
-    public const int MostWeeks = 26;
+    public static int MostWeeks => (int)FieldRanges.ProgrammeWeeks.Most;
 
     /// <summary>The most slots, and the most sessions of a week.</summary>
-    public const int MostSlots = 14;
+    public static int MostSlots => (int)FieldRanges.OrderInWeek.Most;
 
     /// <summary>The most changes of a slot.</summary>
     public const int MostChanges = 60;
@@ -22,7 +22,7 @@ public static class ProgrammeRules
         var errors = new FieldErrors()
             .RequireText(programme.Name, "name", PlanRules.LongestTitle)
             .AllowText(programme.Purpose, "purpose", PlanRules.LongestSentence)
-            .RequireBetween(programme.Weeks, 1, MostWeeks, "weeks", "weeks")
+            .RequireIn(programme.Weeks, FieldRanges.ProgrammeWeeks, "weeks", "weeks")
             .RequireBetween(programme.Slots.Count, 1, MostSlots, "slots", "sessions a week")
             .RequireOnce(programme.LighterWeeks, "lighterWeeks")
             .Require(
@@ -65,8 +65,12 @@ public static class ProgrammeRules
             )
             .Require(slot.PlanId != Guid.Empty, $"{path}.planId", "Choose a plan.")
             .Require(slot.Requirement != Requirement.Own, $"{path}.requirement", "Own practice is logged, not set.")
-            .Require(slot.Order is null or (>= 1 and <= MostSlots), $"{path}.order", $"Between 1 and {MostSlots}, please.")
-            .RequireBetween(slot.FromWeek, 1, MostWeeks, $"{path}.fromWeek", "weeks")
+            .Require(
+                slot.Order is not { } order || FieldRanges.OrderInWeek.Contains(order),
+                $"{path}.order",
+                $"Between 1 and {MostSlots}, please."
+            )
+            .RequireIn(slot.FromWeek, FieldRanges.ProgrammeWeeks, $"{path}.fromWeek", "weeks")
             .Require(
                 slot.ToWeek is not { } to || (to >= slot.FromWeek && to <= MostWeeks),
                 $"{path}.toWeek",
@@ -77,9 +81,13 @@ public static class ProgrammeRules
         {
             var (change, at) = (slot.Changes[i], $"{path}.changes[{i}]");
             errors
-                .RequireBetween(change.FromWeek, 1, MostWeeks, $"{at}.fromWeek", "weeks")
+                .RequireIn(change.FromWeek, FieldRanges.ProgrammeWeeks, $"{at}.fromWeek", "weeks")
                 .Require(change.Rung is null or (>= 0 and < 20), $"{at}.rung", "A step of the drill's ladder, please.")
-                .Require(change.Minutes is null or (>= 1 and <= 240), $"{at}.minutes", "Between 1 and 240 minutes, please.")
+                .Require(
+                    change.Minutes is not { } minutes || FieldRanges.SegmentMinutes.Contains(minutes),
+                    $"{at}.minutes",
+                    "Between 1 and 240 minutes, please."
+                )
                 .Require(
                     change.SegmentId is not null || (change.Rung is null && change.Goal is null),
                     $"{at}.segmentId",

@@ -41,9 +41,9 @@ public static class SessionEntryRules
             case SessionReadied readied:
                 RequireRating(readied.Nerves, 1, "nerves");
                 if (readied.MinutesAtHand is { } minutes)
-                    errors.RequireBetween(minutes, 1, PlanRules.MostMinutesInPlan, $"{path}.minutesAtHand", "minutes");
+                    errors.RequireIn(minutes, FieldRanges.MinutesAtHand, $"{path}.minutesAtHand", "minutes");
                 if (readied.BallsAtHand is { } balls)
-                    errors.RequireBetween(balls, 0, 1000, $"{path}.ballsAtHand", "balls");
+                    errors.RequireIn(balls, FieldRanges.SessionBalls, $"{path}.ballsAtHand", "balls");
                 break;
             case SegmentEntered entered:
                 RequireSegment(entered.SegmentId);
@@ -59,8 +59,8 @@ public static class SessionEntryRules
                             $"{at}.segmentId",
                             "This session has no such segment."
                         )
-                        .RequireBetween(kept.Minutes, 1, PlanRules.MostMinutesInSegment, $"{at}.minutes", "minutes")
-                        .RequireBetween(kept.Balls, 0, PlanRules.MostBallsInSegment, $"{at}.balls", "balls");
+                        .RequireIn(kept.Minutes, FieldRanges.SegmentMinutes, $"{at}.minutes", "minutes")
+                        .RequireIn(kept.Balls, FieldRanges.SegmentBalls, $"{at}.balls", "balls");
                     if (kept.Attempts is { } attempts)
                         errors.RequireBetween(attempts, 1, ScoringProtocol.MostAttempts, $"{at}.attempts", "attempts");
                 }

@@ -20,7 +20,6 @@ public static class StudentFileRules
 
     /// <summary>The most entries of a list.</summary>
     public const int MostEntries = 40;
-    private const double LongestCarryYards = 400;
     private const double Largest = 999;
 
     /// <summary>Everything wrong, each with its path; empty when the file can be kept.</summary>
@@ -48,7 +47,7 @@ public static class StudentFileRules
 
         errors.RequireAtMost(own.Windows.Count, MostEntries, $"{path}.windows");
         for (var i = 0; i < own.Windows.Count; i++)
-            errors.RequireBetween(own.Windows[i].Minutes, 5, 480, $"{path}.windows[{i}].minutes", "minutes");
+            errors.RequireIn(own.Windows[i].Minutes, FieldRanges.AvailableMinutes, $"{path}.windows[{i}].minutes", "minutes");
 
         errors.RequireAtMost(own.Absences.Count, MostEntries, $"{path}.absences");
         for (var i = 0; i < own.Absences.Count; i++)
@@ -87,7 +86,7 @@ public static class StudentFileRules
                 )
                 .AllowText(competition.Course, $"{at}.course", LongestLine)
                 .Require(
-                    competition.GreenSpeedFeet is null or (>= 4 and <= 16),
+                    competition.GreenSpeedFeet is not { } speed || FieldRanges.GreenSpeedFeet.Contains(speed),
                     $"{at}.greenSpeedFeet",
                     "Between 4 and 16 feet, please."
                 )
@@ -117,7 +116,7 @@ public static class StudentFileRules
             .AllowText(coachs.Focus.Goal, $"{path}.focus.goal", LongestLine)
             .AllowText(coachs.Focus.Skill, $"{path}.focus.skill", LongestLine)
             .Require(
-                coachs.Focus.RepetitionsAsked is null or (>= 100 and <= 20_000),
+                coachs.Focus.RepetitionsAsked is not { } asked || FieldRanges.Repetitions.Contains(asked),
                 $"{path}.focus.repetitionsAsked",
                 "Between 100 and 20,000 repetitions, please."
             )
@@ -152,7 +151,7 @@ public static class StudentFileRules
                 )
                 .Require(quantity.Rung is null or (>= 0 and < 20), $"{at}.rung", "A step of a ladder is counted from 0.")
                 .Require(
-                    quantity.StartCount is null or (>= 1 and <= 10_000),
+                    quantity.StartCount is not { } count || FieldRanges.StartingAttempts.Contains(count),
                     $"{at}.startCount",
                     "Between 1 and 10,000 attempts, please."
                 )
@@ -227,10 +226,10 @@ public static class StudentFileRules
             carry is null
                 || (
                     carry.Unit is LengthUnit.Yards or LengthUnit.Metres
-                    && carry.Value is > 0 and <= LongestCarryYards
-                    && carry.ToLength() <= Length.FromYards(LongestCarryYards)
+                    && FieldRanges.CarryYards.Contains(carry.Value)
+                    && carry.ToLength() <= Length.FromYards(FieldRanges.CarryYards.Most)
                 ),
             path,
-            $"A carry lies above 0 and up to {LongestCarryYards} yards, in yards or metres."
+            $"A carry lies between {FieldRanges.CarryYards.Least:0} and {FieldRanges.CarryYards.Most:0} yards, in yards or metres."
         );
 }

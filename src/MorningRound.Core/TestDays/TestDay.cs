@@ -12,9 +12,6 @@ public sealed record TestDay
     /// <summary>The longest name, in characters.</summary>
     public const int LongestName = 120;
 
-    /// <summary>The most weeks from one to the next.</summary>
-    public const int MostWeeks = 52;
-
     /// <summary>The most students of one test day: a squad on a green.</summary>
     public const int MostStudents = 40;
 
@@ -47,7 +44,7 @@ public sealed record TestDay
     public IReadOnlyList<FieldError> Check(DateOnly today) =>
         new FieldErrors()
             .RequireText(Name, "name", LongestName)
-            .RequireBetween(EveryWeeks, 1, MostWeeks, "everyWeeks", "weeks")
+            .RequireIn(EveryWeeks, FieldRanges.WeeksBetweenTests, "everyWeeks", "weeks")
             .RequireNear(FirstDay, today, "firstDay")
             .Require(Students.Count > 0, "students", "Name at least one student.")
             .RequireAtMost(Students.Count, MostStudents, "students")

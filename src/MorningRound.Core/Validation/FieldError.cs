@@ -55,6 +55,10 @@ public sealed class FieldErrors
     public FieldErrors RequireBetween(int number, int least, int most, string path, string unit) =>
         Require(number >= least && number <= most, path, $"Between {least} and {most} {unit}, please; this is {number}.");
 
+    /// <summary>A whole number inside a range, both ends included.</summary>
+    public FieldErrors RequireIn(int number, FieldRange range, string path, string unit) =>
+        RequireBetween(number, (int)range.Least, (int)range.Most, path, unit);
+
     /// <summary>A list that is not longer than a limit.</summary>
     public FieldErrors RequireAtMost(int count, int most, string path) =>
         Require(count <= most, path, $"At most {most} fit here; this has {count}.");

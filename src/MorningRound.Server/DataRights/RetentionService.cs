@@ -39,9 +39,6 @@ public sealed class RetentionService(MorningRoundDb db, SecurityLog log, DomainC
     /// <summary>What can be chosen. Less than a year would take away what a season is compared with.</summary>
     private static readonly int[] Years = [1, 2, 3, 5, 10];
 
-    private const int ShortestLog = 30;
-    private const int LongestLog = 730;
-
     /// <summary>So many sessions go in one transaction: nobody waits long for the rows it locks.</summary>
     private const int Batch = 200;
 
@@ -89,9 +86,9 @@ public sealed class RetentionService(MorningRoundDb db, SecurityLog log, DomainC
                 $"One of {string.Join(", ", Years)} years, or until somebody deletes it."
             )
             .Require(
-                retention.SecurityLogDays is >= ShortestLog and <= LongestLog,
+                FieldRanges.SecurityLogDays.Contains(retention.SecurityLogDays),
                 "securityLogDays",
-                $"From {ShortestLog} to {LongestLog} days."
+                $"From {FieldRanges.SecurityLogDays.Least:0} to {FieldRanges.SecurityLogDays.Most:0} days."
             );
         if (errors.Found.Count > 0)
             throw ApiProblemException.Invalid(errors.Found);

@@ -1,9 +1,11 @@
+using System.Text.Json;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.OnCourse;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.TestDays;
+using MorningRound.Core.Validation;
 
 namespace MorningRound.Server.Hosting;
 
@@ -22,6 +24,12 @@ internal sealed record ApiBeginnings
     public HolesBeginning Holes { get; } = HolesBeginning.Usual;
 
     public TestDayBeginning TestDay { get; } = TestDayBeginning.Usual;
+
+    /// <summary>The least and the most of every number field, by the name of its range.</summary>
+    public IReadOnlyDictionary<string, FieldRange> Ranges { get; } =
+        typeof(FieldRanges)
+            .GetProperties()
+            .ToDictionary(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name), p => (FieldRange)p.GetValue(null)!);
 
     public IReadOnlyDictionary<string, object> Rows { get; } = Protocols.NewRows;
 }

@@ -6,15 +6,26 @@ interface Labelled {
   label: string;
   hint?: string | undefined;
   error?: string | undefined;
+  /** Where a table or its neighbours show what it is: the label is only spoken. */
+  isLabelSpoken?: boolean;
 }
 
 /** A label above, what is wrong below, and the two tied to the control for those who hear the page. */
-export function Labelled({ label, hint, error, id, children }: Labelled & { id: string; children: ReactNode }) {
+export function Labelled({
+  label,
+  hint,
+  error,
+  isLabelSpoken = false,
+  id,
+  children,
+}: Labelled & { id: string; children: ReactNode }) {
   return (
     <Box sx={{ minWidth: 0 }}>
-      <Box component="label" htmlFor={id} sx={{ display: 'block', fontSize: 14, fontWeight: 620, mb: 0.5 }}>
-        {label}
-      </Box>
+      {!isLabelSpoken && (
+        <Box component="label" htmlFor={id} sx={{ display: 'block', fontSize: 14, fontWeight: 620, mb: 0.5 }}>
+          {label}
+        </Box>
+      )}
       {children}
       {(error ?? hint) && (
         <Box
@@ -32,17 +43,21 @@ export function Labelled({ label, hint, error, id, children }: Labelled & { id: 
 type FieldProps = Labelled & Omit<OutlinedInputProps, 'label' | 'error' | 'ref'> & { ref?: Ref<HTMLInputElement> };
 
 /** A text field. */
-export function Field({ label, hint, error, inputProps, ref, id: given, ...input }: FieldProps) {
+export function Field({ label, hint, error, isLabelSpoken, inputProps, ref, id: given, ...input }: FieldProps) {
   const made = useId();
   const id = given ?? made;
   return (
-    <Labelled label={label} hint={hint} error={error} id={id}>
+    <Labelled label={label} hint={hint} error={error} id={id} {...(isLabelSpoken && { isLabelSpoken })}>
       <OutlinedInput
         fullWidth
         id={id}
         inputRef={ref}
         error={error !== undefined}
-        inputProps={{ ...inputProps, 'aria-describedby': (error ?? hint) ? `${id}-text` : undefined }}
+        inputProps={{
+          ...(isLabelSpoken && { 'aria-label': label }),
+          ...inputProps,
+          'aria-describedby': (error ?? hint) ? `${id}-text` : undefined,
+        }}
         {...input}
       />
     </Labelled>

@@ -1,40 +1,68 @@
-import { useState } from 'react';
+import InputAdornment from '@mui/material/InputAdornment';
+import type { KeyboardEvent } from 'react';
 import { Field } from './Field';
+import type { NumberKind } from './numbers';
+import { useNumberText } from './useNumberText';
 
-interface Props {
+interface Props extends NumberKind {
   label: string;
   hint?: string | undefined;
   value: number | null | undefined;
   onChange: (value: number | null) => void;
-  /** Whether it may be left empty. */
-  optional?: boolean | undefined;
   error?: string | undefined;
   disabled?: boolean;
+  /** In a table or beside other controls: the label is only spoken. */
+  isCell?: boolean;
+  /** What else the input needs, such as its place in a table that is typed through. */
+  inputProps?: Record<string, unknown>;
+  onKeyDown?: (e: KeyboardEvent<HTMLElement>) => void;
 }
 
-/** A number, with decimals and a sign if need be. An empty field is nothing where that is allowed, and zero elsewhere. */
-export function NumberField({ label, hint, value, onChange, optional = false, error, disabled }: Props) {
-  const [typed, setTyped] = useState<string>();
+const cellLook = {
+  fontSize: 15,
+  '& input': { px: 0.75, py: '6px' },
+  '@media (pointer: coarse)': { minHeight: 48, fontSize: 17 },
+} as const;
+
+/**
+ * A number with its unit, the only field for numbers there is. It takes a point or a comma, and says while it is typed what it
+ * cannot be. It is made of what MUI's TextField is made of, without the list of choices that would come with that.
+ */
+export function NumberField({
+  label,
+  hint,
+  value,
+  onChange,
+  error,
+  disabled,
+  isCell = false,
+  inputProps,
+  onKeyDown,
+  ...kind
+}: Props) {
+  const typed = useNumberText({ value, onChange, ...kind });
+  const problem = error ?? typed.problem;
   return (
     <Field
       label={label}
+      isLabelSpoken={isCell}
       hint={hint}
-      error={error}
+      error={problem}
       disabled={disabled ?? false}
-      inputProps={{ inputMode: 'decimal' }}
-      placeholder={optional ? 'none' : ''}
-      value={typed ?? (value === null || value === undefined ? '' : String(value))}
-      onChange={(e) => {
-        const text = e.target.value
-          .replace(',', '.')
-          .replace(/[−–—]/g, '-')
-          .replace(/[^\d.-]/g, '');
-        setTyped(text);
-        const number = Number(text);
-        if (text === '') onChange(optional ? null : 0);
-        else if (Number.isFinite(number)) onChange(number);
-      }}
-      onBlur={() => setTyped(undefined)}
+      inputProps={{ inputMode: kind.whole ? 'numeric' : 'decimal', ...inputProps }}
+      {...(kind.optional && !isCell && { placeholder: 'none' })}
+      {...(kind.unit && {
+        endAdornment: (
+          <InputAdornment position="end" sx={{ ml: 0.5, '& p': { fontSize: isCell ? 13 : 14 } }}>
+            {kind.unit}
+          </InputAdornment>
+        ),
+      })}
+      value={typed.text}
+      onChange={typed.onChange}
+      onBlur={typed.onBlur}
+      {...(onKeyDown && { onKeyDown })}
+      {...(isCell && { sx: cellLook, onFocus: (e: React.FocusEvent<HTMLInputElement>) => e.target.select() })}
     />
   );
 }

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useId } from 'react';
+import { NumberField } from './NumberField';
 
 interface Props {
   label: string;
@@ -45,40 +46,30 @@ export function Stepper({ label, value, onChange, least = 0, most, step = 1, err
         >
           −
         </ButtonBase>
-        <Box
-          component="input"
-          id={id}
-          role="spinbutton"
-          inputMode="numeric"
-          aria-valuenow={value}
-          aria-valuemin={least}
-          aria-valuemax={most}
-          aria-label={isCompact ? label : undefined}
-          aria-invalid={error !== undefined}
-          value={String(value)}
-          onChange={(e: React.ChangeEvent<HTMLInputElement>) => {
-            const typed = Number(e.target.value.replace(/\D/g, ''));
-            if (typed <= 9999) onChange(typed);
-          }}
-          onKeyDown={(e: React.KeyboardEvent) => {
-            if (e.altKey || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return;
-            e.preventDefault();
-            to(value + (e.key === 'ArrowUp' ? step : -step));
-          }}
-          sx={{
-            width: 52,
-            height: 38,
-            textAlign: 'center',
-            font: 'inherit',
-            fontSize: 17,
-            fontWeight: 600,
-            color: 'text.primary',
-            bgcolor: 'background.paper',
-            border: '1px solid',
-            borderColor: error ? 'error.main' : '#8d9488',
-            borderRadius: '8px',
-          }}
-        />
+        <Box sx={{ width: 60 }}>
+          <NumberField
+            isCell
+            whole
+            label={label}
+            value={value}
+            range={{ least, most }}
+            error={error}
+            inputProps={{
+              id,
+              role: 'spinbutton',
+              'aria-valuenow': value,
+              'aria-valuemin': least,
+              'aria-valuemax': most,
+              style: { textAlign: 'center', fontSize: 17, fontWeight: 600 },
+            }}
+            onChange={(n) => n !== null && onChange(n)}
+            onKeyDown={(e) => {
+              if (e.altKey || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return;
+              e.preventDefault();
+              to(value + (e.key === 'ArrowUp' ? step : -step));
+            }}
+          />
+        </Box>
         <ButtonBase
           sx={round}
           tabIndex={-1}
@@ -89,11 +80,6 @@ export function Stepper({ label, value, onChange, least = 0, most, step = 1, err
           +
         </ButtonBase>
       </Box>
-      {error && (
-        <Box role="alert" sx={{ fontSize: 13.5, mt: 0.5, color: 'error.main' }}>
-          {error}
-        </Box>
-      )}
     </Box>
   );
 }

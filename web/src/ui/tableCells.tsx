@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
-import { useState, type KeyboardEvent } from 'react';
+import type { KeyboardEvent } from 'react';
+import { NumberField } from './NumberField';
+import type { NumberRange } from './numbers';
 
 /** A field in a table. */
 export const cell = {
@@ -21,13 +23,12 @@ export const cell = {
 export function step(e: KeyboardEvent<HTMLElement>, onLast: () => void) {
   const by = e.key === 'ArrowUp' ? -1 : e.key === 'ArrowDown' || e.key === 'Enter' ? 1 : 0;
   // An arrow in a list of choices chooses.
-  if (by === 0 || (e.currentTarget.tagName === 'SELECT' && e.key !== 'Enter')) return;
+  const control = e.target as HTMLElement;
+  if (by === 0 || (control.tagName === 'SELECT' && e.key !== 'Enter')) return;
   e.preventDefault();
-  const column = e.currentTarget.dataset.column ?? '';
-  const row = Number(e.currentTarget.dataset.row) + by;
-  const next = e.currentTarget
-    .closest('table')
-    ?.querySelector<HTMLElement>(`[data-row="${row}"][data-column="${column}"]`);
+  const column = control.dataset.column ?? '';
+  const row = Number(control.dataset.row) + by;
+  const next = control.closest('table')?.querySelector<HTMLElement>(`[data-row="${row}"][data-column="${column}"]`);
   if (next) next.focus();
   else if (by > 0 && e.key === 'Enter') onLast();
 }
@@ -40,6 +41,8 @@ export function NumberCell({
   value,
   error,
   width = 58,
+  range,
+  whole = false,
   onChange,
   onLast,
 }: {
@@ -49,32 +52,20 @@ export function NumberCell({
   value: number | null | undefined;
   error: string | undefined;
   width?: number;
+  range?: NumberRange;
+  whole?: boolean;
   onChange: (value: number | null) => void;
   onLast: () => void;
 }) {
-  const [typed, setTyped] = useState<string>();
   return (
-    <>
-      <Box
-        component="input"
-        inputMode="decimal"
-        aria-label={label}
-        aria-invalid={error !== undefined}
-        title={error}
-        data-row={row}
-        data-column={column}
-        value={typed ?? value ?? ''}
-        onFocus={(e: React.FocusEvent<HTMLInputElement>) => e.target.select()}
-        onBlur={() => setTyped(undefined)}
-        onKeyDown={(e: KeyboardEvent<HTMLElement>) => step(e, onLast)}
-        onChange={(e: React.ChangeEvent<HTMLInputElement>) => {
-          const text = e.target.value.replace(',', '.').replace(/[^\d.]/g, '');
-          setTyped(text);
-          onChange(text === '' ? null : Number(text));
-        }}
-        sx={{ ...cell, width, ...(error && { borderColor: 'error.main', borderWidth: 2 }) }}
+    <Box sx={{ width }}>
+      <NumberField
+        isCell
+        optional
+        {...{ label, value, error, onChange, range, whole }}
+        inputProps={{ 'data-row': row, 'data-column': column }}
+        onKeyDown={(e) => step(e, onLast)}
       />
-      {error && <Box sx={{ color: 'error.main', fontSize: 13, maxWidth: 120 }}>{error}</Box>}
-    </>
+    </Box>
   );
 }

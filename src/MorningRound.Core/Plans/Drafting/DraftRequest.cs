@@ -7,15 +7,6 @@ namespace MorningRound.Core.Plans.Drafting;
 /// <summary>The few answers a draft is made from.</summary>
 public sealed record DraftRequest
 {
-    /// <summary>The fewest minutes of a draft.</summary>
-    public const int LeastMinutes = 5;
-
-    /// <summary>The most minutes of a draft.</summary>
-    public const int MostMinutes = 180;
-
-    /// <summary>The most range balls of a draft.</summary>
-    public const int MostBalls = 200;
-
     /// <summary>The most students a draft is made for together.</summary>
     public const int MostStudents = 12;
 
@@ -63,8 +54,8 @@ public sealed record DraftRequest
     /// <summary>Everything wrong, each with its path; empty when a draft can be made.</summary>
     public IReadOnlyList<FieldError> Check() =>
         new FieldErrors()
-            .RequireBetween(Minutes, LeastMinutes, MostMinutes, "minutes", "minutes")
-            .RequireBetween(Balls, 0, MostBalls, "balls", "balls")
+            .RequireIn(Minutes, FieldRanges.DraftMinutes, "minutes", "minutes")
+            .RequireIn(Balls, FieldRanges.DraftBalls, "balls", "balls")
             .Require(Places.Count is >= 1 and <= 6, "places", "Name at least one place.")
             .RequireOnce(Places, "places")
             .Require(

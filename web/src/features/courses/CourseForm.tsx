@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { ranges } from '../../api/ranges';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { Choice, Field, optionsOf } from '../../ui/Field';
@@ -194,13 +195,15 @@ function Green({
   return (
     <Box role="group" aria-label="Green" sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
       <NumberField
-        label="Green, wide"
+        label="Green width"
+        range={ranges.greenSize}
         value={green.width ?? 25}
         error={errorAt('green.width')}
         onChange={(n) => onChange({ green: { ...green, width: n ?? 25 } })}
       />
       <NumberField
-        label="Green, deep"
+        label="Green depth"
+        range={ranges.greenSize}
         value={green.depth ?? 25}
         error={errorAt('green.depth')}
         onChange={(n) => onChange({ green: { ...green, depth: n ?? 25 } })}
@@ -233,10 +236,13 @@ function Green({
         onChange={(side) => onChange({ safeSide: side || null })}
       />
       <NumberField
-        label="Plays longer by, %"
+        label="Plays longer by"
+        unit="%"
+        whole
+        range={ranges.longerPercent}
         value={hole.playsLongerPercent ?? 0}
         error={errorAt('playsLongerPercent')}
-        onChange={(n) => onChange({ playsLongerPercent: Math.round(n ?? 0) })}
+        onChange={(n) => onChange({ playsLongerPercent: n ?? 0 })}
       />
     </Box>
   );

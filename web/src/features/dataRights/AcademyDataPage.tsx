@@ -4,10 +4,12 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate } from 'react-router';
+import { NumberField } from '../../ui/NumberField';
+import { ranges } from '../../api/ranges';
 import { answer, api, Problem, type Schemas } from '../../api/client';
 import { dataRightsKeys, peopleKeys } from '../../api/queryKeys';
 import { usePerson } from '../../app/signIn';
-import { Choice, Field } from '../../ui/Field';
+import { Choice } from '../../ui/Field';
 import { count, dayName } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { ErrorNotice, Loading } from '../../ui/states';
@@ -50,12 +52,12 @@ function AcademyData() {
 function HowLong({ view }: { view: View }) {
   const queries = useQueryClient();
   const [years, setYears] = useState(String(view.kept.practiceYears ?? forever));
-  const [days, setDays] = useState(String(view.kept.securityLogDays));
+  const [days, setDays] = useState(view.kept.securityLogDays);
   const save = useMutation({
     mutationFn: () =>
       answer(
         api.PUT('/api/data-rights/academy/retention', {
-          body: { practiceYears: years === forever ? null : Number(years), securityLogDays: Number(days) },
+          body: { practiceYears: years === forever ? null : Number(years), securityLogDays: days },
         }),
       ),
     onSuccess: () =>
@@ -67,7 +69,7 @@ function HowLong({ view }: { view: View }) {
   const problem = save.error instanceof Problem ? save.error : undefined;
   const named = problem?.fieldError('practiceYears') ?? problem?.fieldError('securityLogDays');
   const chosen = view.choices.find((c) => String(c.years) === years);
-  const isChanged = years !== String(view.kept.practiceYears ?? forever) || days !== String(view.kept.securityLogDays);
+  const isChanged = years !== String(view.kept.practiceYears ?? forever) || days !== view.kept.securityLogDays;
   return (
     <Box
       component="form"
@@ -90,14 +92,14 @@ function HowLong({ view }: { view: View }) {
         error={problem?.fieldError('practiceYears')}
       />
       {chosen && <WhatGoes choice={chosen} />}
-      <Field
-        label="The security log, in days"
-        hint="From 30 to 730."
+      <NumberField
+        label="Security log"
+        unit="days"
+        whole
+        range={ranges.securityLogDays}
         value={days}
-        inputMode="numeric"
-        onChange={(e) => setDays(e.target.value.replace(/\D/g, ''))}
+        onChange={(n) => setDays(n ?? days)}
         error={problem?.fieldError('securityLogDays')}
-        inputProps={{ maxLength: 4 }}
       />
       <Button type="submit" variant="outlined" disabled={save.isPending || !isChanged} sx={{ justifySelf: 'start' }}>
         Save

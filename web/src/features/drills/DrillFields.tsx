@@ -169,7 +169,8 @@ export function Where({ drill, set, errorAt }: PartProps) {
         />
         {drill.drawing === 'gate' && (
           <NumberField
-            label="In front of the ball, cm"
+            label="In front of the ball"
+            unit="cm"
             optional
             value={drill.gateCentimetresAhead}
             error={errorAt('gateCentimetresAhead')}
@@ -178,7 +179,8 @@ export function Where({ drill, set, errorAt }: PartProps) {
         )}
         {drill.drawing === 'gate' && (
           <NumberField
-            label="Gate, mm"
+            label="Gate"
+            unit="mm"
             optional
             value={drill.gateMillimetres}
             error={errorAt('gateMillimetres')}

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { numberText, readNumber } from '../../ui/numbers';
 import type { Schemas } from '../../api/client';
 import { Field } from '../../ui/Field';
 import type { FlowState, Offer } from './flow';
@@ -64,13 +65,6 @@ export function Ask({ ask, goesOn, offers = [], proposed, onAnswer }: AskProps) 
       );
   }
 }
-
-/** A number as it was typed or pasted, with the minus signs that programs write turned into the one of the keyboard. */
-const plainNumber = (text: string) =>
-  text
-    .replace(/[−–—]/g, '-')
-    .replace(/[^\d.,-]/g, '')
-    .replace(/(?!^)-/g, '');
 
 /** A ball beside a line, or above and below it: the side that is meant. */
 function SidePicture({ isNegative, isUpright }: { isNegative: boolean; isUpright: boolean }) {
@@ -189,8 +183,9 @@ function NumberEntry({
 }) {
   const [text, setText] = useState(proposed === undefined ? '' : String(proposed / 10));
   const [asked, setAsked] = useState<number>();
-  const tenths = Math.round(Number(text.replace(',', '.')) * 10);
-  const fits = text.trim() !== '' && tenths >= ask.least && tenths <= ask.most && tenths % ask.step === 0;
+  const number = readNumber(text);
+  const tenths = Math.round((number ?? 0) * 10);
+  const fits = number !== undefined && tenths >= ask.least && tenths <= ask.most && tenths % ask.step === 0;
   const isSigned = ask.least < 0;
   const isOdd = !!ask.usual && (tenths < ask.usual.least || tenths > ask.usual.most);
   return (
@@ -255,7 +250,7 @@ function NumberEntry({
         // A number that is proposed is mostly right or a tap away: no keyboard over the drawing.
         autoFocus={proposed === undefined}
         inputProps={{ inputMode: 'decimal' }}
-        onChange={(e) => setText(plainNumber(e.target.value))}
+        onChange={(e) => setText(numberText(e.target.value))}
         hint={
           isOdd && fits && asked === tenths
             ? `${text}${ask.unit && ` ${ask.unit}`}, really? Enter it again if so.`

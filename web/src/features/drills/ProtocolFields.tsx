@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { readNumber } from '../../ui/numbers';
 import { Checkbox } from '../../ui/Checkbox';
 import { Chips } from '../../ui/Chips';
 import { Choice, Field, optionsOf } from '../../ui/Field';
@@ -93,7 +94,7 @@ function One({ kind, value, path, errorAt, onChange }: OneProps) {
           value={((value as number[] | undefined) ?? []).map(String)}
           separator=", "
           error={error}
-          onChange={(list) => onChange(list.map((n) => Math.round(Number(n) || 0)))}
+          onChange={(list) => onChange(list.map((n) => Math.round(readNumber(n) ?? 0)))}
         />
       );
     case 'texts':

@@ -2,6 +2,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
+import { NumberField } from '../../ui/NumberField';
+import { ranges } from '../../api/ranges';
 import type { Schemas } from '../../api/client';
 import { Chips } from '../../ui/Chips';
 import { Choice, Field, optionsOf } from '../../ui/Field';
@@ -80,15 +82,14 @@ export function Shelf({ search, onSearch, action }: Props) {
           options={[anything, ...optionsOf(places)]}
           onChange={(place) => set({ place: place || undefined })}
         />
-        <Field
-          label="Minutes"
-          value={search.minutes === undefined ? '' : String(search.minutes)}
-          inputProps={{ inputMode: 'numeric' }}
-          placeholder="any"
-          onChange={(e) => {
-            const typed = e.target.value.replace(/\D/g, '').slice(0, 3);
-            set({ minutes: typed === '' ? undefined : Number(typed) });
-          }}
+        <NumberField
+          label="Duration"
+          unit="min"
+          optional
+          whole
+          range={ranges.segmentMinutes}
+          value={search.minutes}
+          onChange={(minutes) => set({ minutes: minutes ?? undefined })}
         />
         <Choice
           label="Scored as"

@@ -1,3 +1,4 @@
+import { readNumber } from '../../ui/numbers';
 import { begin, take, type DrillInput, type Flow, type Walk } from './flow';
 
 export interface CardReading {
@@ -55,7 +56,7 @@ function readOne(
     case 'number': {
       const found = /^[-−+]?\d+([.,]\d+)?/.exec(rest)?.[0];
       if (found === undefined) return undefined;
-      const tenths = Math.round(Number(found.replace('−', '-').replace(',', '.')) * 10);
+      const tenths = Math.round((readNumber(found) ?? 0) * 10);
       const fits = tenths >= ask.least && tenths <= ask.most && tenths % ask.step === 0;
       return fits ? { answers: [{ kind: 'number', tenths }], length: found.length } : undefined;
     }

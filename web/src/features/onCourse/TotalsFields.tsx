@@ -12,14 +12,14 @@ interface Props {
 
 /** What a round came to, where nobody noted its holes. Everything but par and score may be left empty. */
 export function TotalsFields({ noted, errorAt, onChange }: Props) {
-  const whole = (n: number | null) => (n === null ? null : Math.round(n));
   const number = (label: string, name: 'greens' | 'putts' | 'puttsOnGreensHit' | 'penalties') => (
     <NumberField
       optional
+      whole
       label={label}
       value={noted[name]}
       error={errorAt(`noted.${name}`)}
-      onChange={(n) => onChange({ ...noted, [name]: whole(n) })}
+      onChange={(n) => onChange({ ...noted, [name]: n })}
     />
   );
   const share = (label: string, ofLabel: string, name: 'fairways' | 'upAndDowns') => {
@@ -30,16 +30,18 @@ export function TotalsFields({ noted, errorAt, onChange }: Props) {
       <>
         <NumberField
           optional
+          whole
           label={label}
           value={now?.count}
           error={errorAt(`noted.${name}`)}
-          onChange={(n) => (n === null ? onChange({ ...noted, [name]: null }) : set({ count: Math.round(n) }))}
+          onChange={(n) => (n === null ? onChange({ ...noted, [name]: null }) : set({ count: n }))}
         />
         <NumberField
           optional
+          whole
           label={ofLabel}
           value={now?.of}
-          onChange={(n) => (n === null ? onChange({ ...noted, [name]: null }) : set({ of: Math.round(n) }))}
+          onChange={(n) => (n === null ? onChange({ ...noted, [name]: null }) : set({ of: n }))}
         />
       </>
     );
@@ -52,15 +54,17 @@ export function TotalsFields({ noted, errorAt, onChange }: Props) {
     >
       <NumberField
         label="Par"
+        whole
         value={noted.par}
         error={errorAt('noted.par')}
-        onChange={(n) => onChange({ ...noted, par: Math.round(n ?? 0) })}
+        onChange={(n) => onChange({ ...noted, par: n ?? 0 })}
       />
       <NumberField
         label="Score"
+        whole
         value={noted.score}
         error={errorAt('noted.score')}
-        onChange={(n) => onChange({ ...noted, score: Math.round(n ?? 0) })}
+        onChange={(n) => onChange({ ...noted, score: n ?? 0 })}
       />
       {number('Greens hit', 'greens')}
       {number('Putts', 'putts')}

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { ranges } from '../../api/ranges';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/signIn';
@@ -118,17 +119,22 @@ export function PlaceForm({ id, view, others, onClose }: Props) {
         )}
         {isRange && (
           <NumberField
-            label="Carries further by, %"
+            label="Carries further by"
+            unit="%"
+            whole
+            range={ranges.longerPercent}
             hint="Wind, height, slope: as you know it. 0 says nothing."
             value={place.carriesFurtherPercent ?? 0}
             error={errorAt('carriesFurtherPercent')}
-            onChange={(percent) => set({ carriesFurtherPercent: Math.round(percent ?? 0) })}
+            onChange={(percent) => set({ carriesFurtherPercent: percent ?? 0 })}
           />
         )}
         {place.kind === 'puttingGreen' && (
           <>
             <NumberField
-              label="Green speed, ft"
+              label="Green speed"
+              unit="ft"
+              range={ranges.greenSpeedFeet}
               optional
               value={place.greenSpeedFeet}
               error={errorAt('greenSpeedFeet')}
@@ -198,6 +204,9 @@ function Walks({ id, place, others, set, errorAt }: PartProps & { id: string; ot
               key={o.id}
               label={o.place.name}
               hint={noted(o, id)}
+              unit="min"
+              whole
+              range={ranges.walkMinutes}
               optional
               value={walks[i]?.minutes}
               error={i >= 0 ? errorAt(`walks[${i}].minutes`) : undefined}

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
+import { ranges } from '../../api/ranges';
 import type { Schemas } from '../../api/client';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { lengthUnits } from '../../ui/format';
@@ -90,6 +91,7 @@ export function Targets({ place, set, errorAt, today }: Props) {
           />
           <NumberField
             label="Distance"
+            range={ranges.targetDistance}
             value={t.distance.value}
             error={errorAt(`targets[${i}].distance.value`)}
             onChange={(n) => change(i, { distance: { ...t.distance, value: n ?? 0 }, measuredOn: today })}

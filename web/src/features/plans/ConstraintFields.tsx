@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import { ranges } from '../../api/ranges';
 import type { Schemas } from '../../api/client';
 import { useStudents } from '../students/queries';
 import { Choice, optionsOf } from '../../ui/Field';
@@ -56,17 +57,22 @@ export function ConstraintFields({ constraints, onChange, writtenFor, onFor, che
           onChange={(id) => onFor?.(id || null)}
         />
         <NumberField
-          label="Minutes"
+          label="Duration"
+          unit="min"
           optional
+          whole
+          range={ranges.sessionMinutes}
           value={constraints.minutes}
-          onChange={(n) => set({ minutes: n === null ? null : Math.round(n) })}
+          onChange={(minutes) => set({ minutes })}
           error={errorAt('constraints.minutes')}
         />
         <NumberField
           label="Balls"
           optional
+          whole
+          range={ranges.sessionBalls}
           value={constraints.balls}
-          onChange={(n) => set({ balls: n === null ? null : Math.round(n) })}
+          onChange={(balls) => set({ balls })}
           error={errorAt('constraints.balls')}
         />
         <Choice

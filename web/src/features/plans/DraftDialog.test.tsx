@@ -82,7 +82,7 @@ describe('a few answers for a draft', () => {
     const refused = new Problem(400, 'Not possible', { 'request.minutes': ['Between 5 and 480.'] });
     dialog({ minutes: 2 }, refused);
     expect(screen.queryByText('Between 5 and 480.')).not.toBeNull();
-    expect(screen.getByLabelText('Minutes')).toHaveProperty('value', '2');
+    expect(screen.getByLabelText('Duration')).toHaveProperty('value', '2');
   });
 
   it.each([new Problem(500, 'The server could not do that.'), new TypeError('No connection')])(

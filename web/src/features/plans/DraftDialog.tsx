@@ -5,6 +5,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
+import { ranges } from '../../api/ranges';
 import { Problem, type Schemas } from '../../api/client';
 import { Chips } from '../../ui/Chips';
 import { useStudents } from '../students/queries';
@@ -43,8 +44,23 @@ export function DraftDialog({ constraints, error, isDrafting, studentId, beginsW
       <DialogTitle id="draft-title">Draft one</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1.5 }}>
-          <NumberField label="Minutes" value={minutes} onChange={setMinutes} error={at('minutes')} />
-          <NumberField label="Range balls" value={balls} onChange={setBalls} error={at('balls')} />
+          <NumberField
+            label="Duration"
+            unit="min"
+            whole
+            range={ranges.draftMinutes}
+            value={minutes}
+            onChange={setMinutes}
+            error={at('minutes')}
+          />
+          <NumberField
+            label="Range balls"
+            whole
+            range={ranges.draftBalls}
+            value={balls}
+            onChange={setBalls}
+            error={at('balls')}
+          />
           <Choice
             label="About"
             value={area}

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { ranges as fieldRanges } from '../../api/ranges';
 import { answer, api, type Schemas } from '../../api/client';
 import { beginnings } from '../../api/beginnings';
 import { planKeys } from '../../api/queryKeys';
@@ -148,6 +149,7 @@ export function HolesFields({ segment, writtenFor, errorAt, onChange }: Props) {
             />
             <NumberField
               label="Width, share of the real one"
+              range={fieldRanges.fairwayFactor}
               value={play.factor ?? beginnings.holes.factor}
               error={errorAt('play.factor')}
               onChange={(factor) => set({ factor: factor ?? beginnings.holes.factor })}

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { ranges } from '../../api/ranges';
 import type { Schemas } from '../../api/client';
 import { Checkbox } from '../../ui/Checkbox';
 import { Chips } from '../../ui/Chips';
@@ -231,14 +232,18 @@ export function Counting({ segment, errorAt, onChange }: PartProps) {
       {segment.phase === 'onCourse' && (
         <>
           <NumberField
-            label="Fairway here, yd"
+            label="Fairway here"
+            unit="yd"
+            range={ranges.fairwayYards}
             optional
             value={segment.fairwayYards}
             onChange={(fairwayYards) => onChange({ fairwayYards })}
             error={errorAt('fairwayYards')}
           />
           <NumberField
-            label="On the course, yd"
+            label="On the course"
+            unit="yd"
+            range={ranges.fairwayYards}
             optional
             value={segment.realFairwayYards}
             onChange={(realFairwayYards) => onChange({ realFairwayYards })}

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import { ranges } from '../../api/ranges';
 import type { Schemas } from '../../api/client';
 import { Choice, optionsOf } from '../../ui/Field';
 import { handsOnClub, stances, swingSizes } from '../../ui/format';
@@ -79,10 +80,13 @@ export function PlannedDrillFields({ planned, errorAt, onChange }: Props) {
           onChange={(swing) => modify({ swing: swing || null })}
         />
         <NumberField
-          label="Effort, %"
+          label="Effort"
+          unit="%"
+          whole
+          range={ranges.effortPercent}
           value={modifiers.effortPercent ?? 100}
           error={errorAt('modifiers.effortPercent')}
-          onChange={(n) => modify({ effortPercent: Math.round(n ?? 100) })}
+          onChange={(n) => modify({ effortPercent: n ?? 100 })}
         />
         <Checkbox
           label="Without the aid"

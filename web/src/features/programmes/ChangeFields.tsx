@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { ranges } from '../../api/ranges';
 import type { Schemas } from '../../api/client';
 import { Choice } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
@@ -58,27 +59,36 @@ export function ChangeFields({ programme, drawing, chosen, onChange, onRemove }:
         <NumberField
           label="Order in the week"
           optional
+          whole
+          range={ranges.orderInWeek}
           value={slot.order}
-          onChange={(n) => onChange(slot.id, { order: n === null ? null : Math.round(n) })}
+          onChange={(n) => onChange(slot.id, { order: n })}
         />
         <NumberField
           label="From week"
+          whole
+          range={ranges.programmeWeeks}
           value={slot.fromWeek ?? 1}
-          onChange={(n) => onChange(slot.id, { fromWeek: Math.round(n ?? 1) })}
+          onChange={(n) => onChange(slot.id, { fromWeek: n ?? 1 })}
         />
         <NumberField
           label="To week"
           optional
+          whole
+          range={ranges.programmeWeeks}
           value={slot.toWeek}
-          onChange={(n) => onChange(slot.id, { toWeek: n === null ? null : Math.round(n) })}
+          onChange={(n) => onChange(slot.id, { toWeek: n })}
         />
       </Box>
       <Typography variant="h3">From week {week} on</Typography>
       <NumberField
-        label="The whole session, minutes"
+        label="Whole session"
+        unit="min"
         optional
+        whole
+        range={ranges.segmentMinutes}
         value={at(null)?.minutes}
-        onChange={(n) => write(null, { minutes: n === null ? null : Math.round(n) })}
+        onChange={(n) => write(null, { minutes: n })}
       />
       {drawn?.segments.map((segment) => {
         const change = at(segment.id);
@@ -92,10 +102,13 @@ export function ChangeFields({ programme, drawing, chosen, onChange, onRemove }:
           >
             <Box sx={{ pb: { sm: 1 } }}>{segment.title}</Box>
             <NumberField
-              label="Minutes"
+              label="Duration"
+              unit="min"
               optional
+              whole
+              range={ranges.segmentMinutes}
               value={change?.minutes}
-              onChange={(n) => write(segment.id, { minutes: n === null ? null : Math.round(n) })}
+              onChange={(n) => write(segment.id, { minutes: n })}
             />
             {segment.steps.length > 0 ? (
               <Choice

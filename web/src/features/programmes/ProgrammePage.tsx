@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { ranges } from '../../api/ranges';
 import { Problem, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { usePlans } from '../plans/queries';
@@ -147,9 +148,11 @@ function Editor({ id, start, version, runs }: Props) {
         />
         <NumberField
           label="Weeks"
+          whole
+          range={ranges.programmeWeeks}
           value={programme.weeks}
           error={errorAt('weeks')}
-          onChange={(n) => set({ weeks: Math.round(n ?? 1) })}
+          onChange={(n) => set({ weeks: n ?? 1 })}
         />
       </Box>
 

@@ -66,8 +66,8 @@ function before(dropped: string[] = [], openPain: Session['openPain'] = [], said
   );
   const comesWith = async (has: { minutes?: string; balls?: string }) => {
     await shown.hands.click(screen.getByRole('button', { name: 'How do you come today?' }));
-    if (has.minutes) await shown.hands.type(screen.getByLabelText('Minutes I have'), has.minutes);
-    if (has.balls) await shown.hands.type(screen.getByLabelText('Balls I have'), has.balls);
+    if (has.minutes) await shown.hands.type(screen.getByLabelText('Time available'), has.minutes);
+    if (has.balls) await shown.hands.type(screen.getByLabelText('Balls available'), has.balls);
   };
   const begun = async () => {
     await shown.hands.click(screen.getByRole('button', { name: 'Begin' }));

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { ranges } from '../../api/ranges';
 import { NumberField } from '../../ui/NumberField';
 import { minutes } from '../../ui/format';
 import { StepHeading } from '../../ui/StepHeading';
@@ -34,7 +35,15 @@ export function ClockQuestion({ title, silent, before, onAnswer }: Props) {
         All of it: {minutes(before + silent)}
       </Button>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto', gap: 1, alignItems: 'end' }}>
-        <NumberField label="Or so many minutes" optional value={own} onChange={setOwn} />
+        <NumberField
+          label="Other"
+          unit="min"
+          optional
+          whole
+          range={ranges.sessionMinutes}
+          value={own}
+          onChange={setOwn}
+        />
         <Button
           variant="outlined"
           disabled={!fits}

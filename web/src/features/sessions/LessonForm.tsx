@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { ranges } from '../../api/ranges';
 import { beginnings } from '../../api/beginnings';
 import type { Schemas } from '../../api/client';
 import { Choice, Field, optionsOf } from '../../ui/Field';
@@ -86,8 +87,15 @@ export function LessonForm({ studentName, notes: notedBefore, onFinish, onBack }
               onChange={setPhase}
             />
             <Choice label="Place" value={place} options={optionsOf(places)} onChange={setPlace} />
-            <NumberField label="Minutes" value={minutes} onChange={setMinutes} />
-            <NumberField label="Balls" value={balls} onChange={setBalls} />
+            <NumberField
+              label="Duration"
+              unit="min"
+              whole
+              range={ranges.segmentMinutes}
+              value={minutes}
+              onChange={setMinutes}
+            />
+            <NumberField label="Balls" whole range={ranges.segmentBalls} value={balls} onChange={setBalls} />
           </Box>
           <Typography sx={{ color: 'text.secondary', fontSize: 15 }}>
             It waits as a draft in next week of {studentName}, for you to look at and publish.

@@ -5,6 +5,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { ranges } from '../../api/ranges';
 import { answer, api, Problem, type Schemas } from '../../api/client';
 import { useStudent } from '../students/queries';
 import { weekKeys } from '../../api/queryKeys';
@@ -120,15 +121,20 @@ export function OwnPracticePage() {
               onChange={(place) => change(i, { place })}
             />
             <NumberField
-              label="Minutes"
+              label="Duration"
+              unit="min"
+              whole
+              range={ranges.segmentMinutes}
               value={segment.minutes}
-              onChange={(n) => change(i, { minutes: Math.round(n ?? 0) })}
+              onChange={(n) => change(i, { minutes: n ?? 0 })}
               error={problem?.fieldError(`plan.segments[${i}].minutes`)}
             />
             <NumberField
               label="Balls"
+              whole
+              range={ranges.segmentBalls}
               value={segment.balls}
-              onChange={(n) => change(i, { balls: Math.round(n ?? 0), exit: { kind: n ? 'balls' : 'minutes' } })}
+              onChange={(n) => change(i, { balls: n ?? 0, exit: { kind: n ? 'balls' : 'minutes' } })}
               error={problem?.fieldError(`plan.segments[${i}].balls`)}
             />
           </Box>

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { ranges } from '../../api/ranges';
 import type { Schemas } from '../../api/client';
 import { domainNow, usePerson } from '../../app/signIn';
 import { DayField } from '../../ui/DayField';
@@ -246,7 +247,14 @@ function SegmentLine({ segment, line, drill, reading, onChange }: SegmentLinePro
       )}
       {isDone && !drill && segment.balls > 0 && (
         <Box sx={{ maxWidth: 160, mt: 1 }}>
-          <NumberField label="Balls" optional value={line.balls} onChange={(balls) => onChange({ balls })} />
+          <NumberField
+            label="Balls"
+            optional
+            whole
+            range={ranges.segmentBalls}
+            value={line.balls}
+            onChange={(balls) => onChange({ balls })}
+          />
         </Box>
       )}
       {isDone && drill && reading && (

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { ranges } from '../../api/ranges';
 import { NumberField } from '../../ui/NumberField';
 import type { EntryOf } from './log';
 import { Scale } from './Scale';
@@ -31,14 +32,19 @@ export function Readiness({ value, onChange }: { value: Ready; onChange: (value:
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <NumberField
-          label="Minutes I have"
+          label="Time available"
+          unit="min"
           optional
+          whole
+          range={ranges.minutesAtHand}
           value={value.minutesAtHand}
           onChange={(n) => onChange({ ...value, minutesAtHand: countOf(n, 1, 480) })}
         />
         <NumberField
-          label="Balls I have"
+          label="Balls available"
           optional
+          whole
+          range={ranges.sessionBalls}
           value={value.ballsAtHand}
           onChange={(n) => onChange({ ...value, ballsAtHand: countOf(n, 0, 1000) })}
         />

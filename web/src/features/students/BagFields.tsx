@@ -1,14 +1,25 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { ranges } from '../../api/ranges';
 import { thumb } from '../../app/theme';
 import type { Schemas } from '../../api/client';
 import { usePerson } from '../../app/signIn';
+import { NumberField } from '../../ui/NumberField';
 import { ballKinds, clubs, dayName, hitFrom, keysOf, lengthUnits, swingLengths } from '../../ui/format';
 import { type PartProps } from './coachSection';
 
+/** The unit in which the student thinks of distances. */
+export type CarryUnit = 'yards' | 'metres';
+
+/** The range is stated in yards; a metre is 1/0.9144 of one. */
+const carryRange = (unit: string) =>
+  unit === 'metres'
+    ? { least: ranges.carryYards.least, most: Math.floor(ranges.carryYards.most * 0.9144) }
+    : ranges.carryYards;
+
 /** The clubs carried, with their dated carries. */
-export function Bag({ coach, set, errorAt }: PartProps) {
+export function Bag({ coach, set, errorAt, unit }: PartProps & { unit: CarryUnit }) {
   const { today } = usePerson();
   const bag = coach.bag ?? [];
   const change = (i: number, part: Partial<Schemas['BagClub']>) =>
@@ -33,20 +44,23 @@ export function Bag({ coach, set, errorAt }: PartProps) {
           }}
         >
           <Box sx={{ fontWeight: 620 }}>{clubs[b.club]}</Box>
-          <Plain
+          <NumberField
+            isCell
+            optional
+            range={carryRange(b.carry?.unit ?? unit)}
             label={`${clubs[b.club]}: carry`}
             value={b.carry?.value ?? null}
             error={errorAt(`coach.bag[${i}].carry`)}
             onChange={(n) =>
               change(i, {
-                carry: n === null ? null : { value: n, unit: b.carry?.unit ?? 'yards' },
+                carry: n === null ? null : { value: n, unit: b.carry?.unit ?? unit },
                 measuredOn: n === null ? null : today,
               })
             }
           />
           <Pick
             label={`${clubs[b.club]}: unit`}
-            value={b.carry?.unit ?? 'yards'}
+            value={b.carry?.unit ?? unit}
             names={{ yards: lengthUnits.yards, metres: lengthUnits.metres }}
             disabled={!b.carry}
             onChange={(unit) => b.carry && change(i, { carry: { ...b.carry, unit } })}
@@ -94,10 +108,16 @@ export function Bag({ coach, set, errorAt }: PartProps) {
 const wedgeClubs = ['pitchingWedge', 'gapWedge', 'sandWedge', 'lobWedge'] as const;
 
 /** The wedge grid: clubs by swing lengths, and the distances no number covers. */
-export function Wedges({ coach, set, errorAt, gaps }: PartProps & { gaps: Schemas['GridGap'][] }) {
+export function Wedges({
+  coach,
+  set,
+  errorAt,
+  gaps,
+  unit: usual,
+}: PartProps & { unit: CarryUnit; gaps: Schemas['GridGap'][] }) {
   const { today } = usePerson();
   const grid = coach.wedgeGrid ?? [];
-  const unit = grid[0]?.carry.unit ?? 'yards';
+  const unit = grid[0]?.carry.unit ?? usual;
   const put = (club: Schemas['Club'], swing: Schemas['SwingLength'], value: number | null) => {
     const others = grid.filter((n) => n.club !== club || n.swing !== swing);
     set({
@@ -142,7 +162,10 @@ export function Wedges({ coach, set, errorAt, gaps }: PartProps & { gaps: Schema
                 const i = grid.findIndex((n) => n.club === club && n.swing === swing);
                 return (
                   <td key={swing}>
-                    <Plain
+                    <NumberField
+                      isCell
+                      optional
+                      range={carryRange(unit)}
                       label={`${clubs[club]}, ${swingLengths[swing]}`}
                       value={grid[i]?.carry.value ?? null}
                       error={i >= 0 ? errorAt(`coach.wedgeGrid[${i}].carry`) : undefined}
@@ -166,48 +189,6 @@ export function Wedges({ coach, set, errorAt, gaps }: PartProps & { gaps: Schema
 }
 
 const round = (n: number) => Math.round(n * 10) / 10;
-
-/** A number in a table, whose name is only spoken. */
-function Plain({
-  label,
-  value,
-  onChange,
-  disabled,
-  error,
-}: {
-  label: string;
-  value: number | null;
-  onChange: (n: number | null) => void;
-  disabled?: boolean;
-  error?: string | undefined;
-}) {
-  return (
-    <Box
-      component="input"
-      aria-label={label}
-      aria-invalid={error !== undefined}
-      title={error}
-      inputMode="decimal"
-      disabled={disabled}
-      value={value === null ? '' : String(value)}
-      onChange={(e: React.ChangeEvent<HTMLInputElement>) => {
-        const text = e.target.value.replace(/[^\d.]/g, '').slice(0, 6);
-        onChange(text === '' ? null : Number(text));
-      }}
-      sx={{
-        width: '100%',
-        height: 38,
-        px: 1,
-        font: 'inherit',
-        color: 'text.primary',
-        bgcolor: 'background.paper',
-        border: '1px solid',
-        borderColor: error ? 'error.main' : '#8d9488',
-        borderRadius: '8px',
-      }}
-    />
-  );
-}
 
 /** A choice in a table, whose name is only spoken. */
 function Pick<K extends string>({

@@ -21,6 +21,7 @@ function fields(begin: Coach, errors: Record<string, string> = {}) {
     return (
       <PersonContext value={{ today: '2026-05-06' } as Person}>
         <CoachFields
+          unit="yards"
           studentId="one"
           coach={coach}
           bodyParts={[]}

@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { ranges } from '../../api/ranges';
 import type { Schemas } from '../../api/client';
 import { Choice, Field, optionsOf } from '../../ui/Field';
 import { ages, approaches, areas, seasons, sides } from '../../ui/format';
 import { ListField } from '../../ui/ListField';
 import { NumberField } from '../../ui/NumberField';
-import { Bag, Wedges } from './BagFields';
+import { Bag, Wedges, type CarryUnit } from './BagFields';
 import { Care, Guardian } from './CareFields';
 import { GoalFields } from './GoalFields';
 import { columns, none, type PartProps } from './coachSection';
@@ -19,6 +20,8 @@ interface Props {
   gaps: Schemas['GridGap'][];
   errorAt: (path: string) => string | undefined;
   onChange: (coach: Coachs) => void;
+  /** In which new distances begin: the student's own. */
+  unit: CarryUnit;
 }
 
 /** What the coach's fields are called where changes are listed. */
@@ -36,7 +39,7 @@ export const coachFieldNames: Record<keyof Schemas['CoachSection'], string> = {
 };
 
 /** What the coach keeps: focus, approach, bag, wedge grid, care notes, guardian. */
-export function CoachFields({ studentId, coach, bodyParts, gaps, errorAt, onChange }: Props) {
+export function CoachFields({ studentId, coach, unit, bodyParts, gaps, errorAt, onChange }: Props) {
   const set = (part: Partial<Coachs>) => onChange({ ...coach, ...part });
   const part = { studentId, coach, set, errorAt };
   return (
@@ -64,8 +67,8 @@ export function CoachFields({ studentId, coach, bodyParts, gaps, errorAt, onChan
         error={errorAt('coach.setUpBasics')}
         onChange={(setUpBasics) => set({ setUpBasics })}
       />
-      <Bag {...part} />
-      <Wedges {...part} gaps={gaps} />
+      <Bag {...part} unit={unit} />
+      <Wedges {...part} unit={unit} gaps={gaps} />
       <Box sx={columns}>
         <Choice
           label="Mostly misses"
@@ -115,11 +118,13 @@ function Focus({ studentId, coach, set, errorAt }: PartProps) {
         ))}
         <NumberField
           label="Repetitions asked"
-          hint="A swing change takes some 3,000 to 5,000."
+          hint="Counted with a ball. Rehearsals don't count."
           optional
+          whole
+          range={ranges.repetitions}
           value={focus.repetitionsAsked}
           error={errorAt('coach.focus.repetitionsAsked')}
-          onChange={(n) => set({ focus: { ...focus, repetitionsAsked: n === null ? null : Math.round(n) } })}
+          onChange={(repetitionsAsked) => set({ focus: { ...focus, repetitionsAsked } })}
         />
         <Choice
           label="Area"

@@ -153,6 +153,7 @@ function FileForm({ view, name, title, back, Guardians }: FormProps) {
           <CoachFields
             studentId={view.studentId}
             coach={file.coach ?? {}}
+            unit={file.own?.units === 'metres' ? 'metres' : 'yards'}
             bodyParts={current.bodyParts}
             gaps={current.gridGaps}
             errorAt={errorAt}

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation, useQuery } from '@tanstack/react-query';
+import { ranges } from '../../api/ranges';
 import { answer, api, type Schemas } from '../../api/client';
 import { drillKeys } from '../../api/queryKeys';
 import { usePerson } from '../../app/signIn';
@@ -143,9 +144,11 @@ export function GoalFields({ studentId, quantity, errorAt, onChange }: Props) {
             key={key}
             label={label}
             optional
+            whole={key === 'startCount'}
+            {...(key === 'startCount' && { range: ranges.startingAttempts })}
             value={quantity[key]}
             error={at(key)}
-            onChange={(n) => onChange({ [key]: key === 'startCount' && n !== null ? Math.round(n) : n })}
+            onChange={(n) => onChange({ [key]: n })}
           />
         ))}
       </Box>

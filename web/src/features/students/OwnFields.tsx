@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { v7 as uuid } from 'uuid';
+import { ranges } from '../../api/ranges';
 import type { Schemas } from '../../api/client';
 import { usePerson } from '../../app/signIn';
 import { Chips } from '../../ui/Chips';
@@ -129,10 +130,13 @@ function Windows({ own, set, errorAt }: PartProps) {
           />
           <TimeField label="From" value={w.from} onChange={(from) => change(i, { from })} />
           <NumberField
-            label="Minutes"
+            label="Duration"
+            unit="min"
+            whole
+            range={ranges.availableMinutes}
             value={w.minutes}
             error={errorAt(`own.windows[${i}].minutes`)}
-            onChange={(n) => change(i, { minutes: Math.round(n ?? 0) })}
+            onChange={(n) => change(i, { minutes: n ?? 0 })}
           />
           <Choice
             label="Where"
@@ -253,7 +257,9 @@ function Competitions({ own, set, errorAt }: PartProps) {
                 onChange={(e) => change(i, { course: e.target.value })}
               />
               <NumberField
-                label="Green speed, ft"
+                label="Green speed"
+                unit="ft"
+                range={ranges.greenSpeedFeet}
                 optional
                 value={c.greenSpeedFeet}
                 error={errorAt(`${at}.greenSpeedFeet`)}

@@ -7,6 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { ranges } from '../../api/ranges';
 import { beginnings } from '../../api/beginnings';
 import { Problem } from '../../api/client';
 import { usePerson } from '../../app/signIn';
@@ -82,6 +83,8 @@ export function TestDayDialog({ view, onClose }: { view?: TestView; onClose: () 
         <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '1fr 1fr' }, gap: 2 }}>
           <NumberField
             label="Weeks from one to the next"
+            whole
+            range={ranges.weeksBetweenTests}
             value={everyWeeks}
             onChange={(n) => setEveryWeeks(n ?? null)}
             error={errorAt('everyWeeks')}
