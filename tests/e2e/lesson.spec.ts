@@ -15,7 +15,7 @@ test('a lesson: the coach counts beside the student, and what was agreed waits i
   await coach.getByRole('button', { name: 'Done, next' }).click();
   await coach.getByRole('button', { name: 'Five balls' }).click();
   await coach.getByRole('button', { name: 'Five balls' }).click();
-  await coach.getByRole('button', { name: 'End the lesson' }).click();
+  await coach.getByRole('button', { name: 'End lesson' }).click();
   await coach.getByLabel(/^Checkpoint/).fill('Belt buckle to the target');
   await coach.getByLabel('Homework').fill('Ten with the towel');
   await coach.getByLabel('Duration').fill('20');

@@ -1,7 +1,6 @@
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Places;
-using MorningRound.Core.Plans;
 using MorningRound.Core.Units;
 using MorningRound.Core.Validation;
 
@@ -39,8 +38,8 @@ public static class DrillRules
             .RequireOnce(drill.Intents, "intents")
             .Require(drill.Places.Count > 0, "places", "Name at least one place.")
             .RequireOnce(drill.Places, "places")
-            .RequireBetween(drill.UsualMinutes, 1, PlanRules.MostMinutesInSegment, "usualMinutes", "minutes")
-            .RequireBetween(drill.UsualBalls, 0, PlanRules.MostBallsInSegment, "usualBalls", "balls")
+            .RequireIn(drill.UsualMinutes, FieldRanges.SegmentMinutes, "usualMinutes", "minutes")
+            .RequireIn(drill.UsualBalls, FieldRanges.SegmentBalls, "usualBalls", "balls")
             .RequireAtMost(drill.Equipment.Count, MostOfAnything, "equipment")
             .RequireOnce([.. drill.Equipment.Select(e => e.Item)], "equipment")
             .RequireAtMost(drill.Loads.Count, MostOfAnything, "loads")

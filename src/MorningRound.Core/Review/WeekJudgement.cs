@@ -307,7 +307,9 @@ public static class WeekJudgement
                 );
             if (!Protocol.GoalMeasures.Any())
                 return null;
-            var comparable = History.Count == 0 ? [] : History.Where(r => r.Key == History[^1].Key).ToList();
+            // A few attempts of many say nothing for or against what was asked.
+            var enough = History.Where(r => !r.Result.NotEnoughAttempts).ToList();
+            var comparable = enough.Count == 0 ? [] : enough.Where(r => r.Key == enough[^1].Key).ToList();
             var last = comparable.TakeLast(LookedAt).ToList();
             var attempts = last.Sum(r => r.Result.Attempts);
             if (attempts < FewestAttempts)

@@ -117,8 +117,11 @@ public sealed record KeptResult
     /// <summary>What was asked; null where nothing was, and while warming up.</summary>
     public DrillGoal? Goal { get; init; }
 
-    /// <summary>Whether it was met; null without one.</summary>
+    /// <summary>Whether it was met; null without one, and where there were not enough attempts to say.</summary>
     public bool? GoalMet { get; init; }
+
+    /// <summary>Whether something was asked, and fewer than half of the attempts were made: it is neither met nor missed.</summary>
+    public bool NotEnoughAttempts { get; init; }
 
     /// <summary>How the log was kept.</summary>
     public Recording Recording { get; init; }
@@ -146,6 +149,7 @@ public sealed record KeptResult
         if (kept.Result is not { IsScored: true } result)
             return null;
         var goal = segment.Phase == Phase.WarmUp ? null : segment.Drill?.Goal;
+        var isEnough = SessionCompletion.IsEnoughForGoal(segment, result.Status, result.Attempts);
         return new KeptResult
         {
             Drill = segment.DrillName ?? segment.Title,
@@ -164,7 +168,8 @@ public sealed record KeptResult
             Tags = TagsIn(kept.Inputs),
             Misses = MissesIn(kept.Inputs, result),
             Goal = goal,
-            GoalMet = goal is null ? null : protocol.Meets(goal, result),
+            GoalMet = goal is null || !isEnough ? null : protocol.Meets(goal, result),
+            NotEnoughAttempts = goal is not null && !isEnough,
             Recording = recording,
         };
     }

@@ -25,8 +25,12 @@ public sealed record SessionFigures(double Minutes, Strokes Strokes, int? WorstP
     [JsonIgnore]
     public SessionRated? LastRating => Ratings.Count == 0 ? null : Ratings[^1];
 
-    /// <summary>Segments done by the student's word alone, in seconds.</summary>
-    public int TickedSegments { get; init; }
+    /// <summary>Planned minutes that the student reported as done, without attempts or a clock that show them.</summary>
+    public double ReportedMinutes { get; init; }
+
+    /// <summary>Whether more of it was reported than was shown.</summary>
+    [JsonIgnore]
+    public bool IsMostlyReported => ReportedMinutes > Parts.Sum(p => p.Minutes) / 2;
 
     /// <summary>How it was kept; practice where several logs differ.</summary>
     public Recording Recording { get; init; }
@@ -40,7 +44,7 @@ public sealed record SessionFigures(double Minutes, Strokes Strokes, int? WorstP
     /// <summary>The figures of logs whose strokes have been counted.</summary>
     public static SessionFigures Of(SessionPlan plan, IReadOnlyCollection<SessionLog> logs, Strokes strokes)
     {
-        var done = SessionCompletion.Of(plan, logs).Segments;
+        var done = SessionCompletion.Of(plan, logs);
         return new SessionFigures(
             logs.Sum(l => l.Spent.TotalMinutes),
             strokes,
@@ -51,12 +55,12 @@ public sealed record SessionFigures(double Minutes, Strokes Strokes, int? WorstP
             Parts =
             [
                 .. plan.Practice()
-                    .Zip(done, (segment, kept) => (segment, Minutes: segment.Minutes * (kept.Fraction ?? 0)))
+                    .Zip(done.Segments, (segment, kept) => (segment, Minutes: segment.Minutes * (kept.Fraction ?? 0)))
                     .GroupBy(p => (p.segment.EffectiveArea, p.segment.Phase, p.segment.Intent))
                     .Select(g => new PractisedPart(g.Key.EffectiveArea, g.Key.Phase, g.Key.Intent, g.Sum(p => p.Minutes)))
                     .Where(p => p.Minutes > 0),
             ],
-            TickedSegments = done.Count(s => s.Ticked),
+            ReportedMinutes = done.ReportedMinutes,
             Recording = logs.Select(l => l.Recording).Distinct().Take(2).ToList() is [var one] ? one : Recording.Practice,
         };
     }

@@ -88,18 +88,15 @@ public sealed record AssignedSession
     /// <summary>Whether a log of it was made to fit less time or fewer balls.</summary>
     public bool IsTrimmed { get; init; }
 
-    /// <summary>Whether pain or feeling unwell ended it while something was left to do.</summary>
-    public bool EndedByPain { get; init; }
-
     /// <summary>The last day on which it is due.</summary>
     public DateOnly Due => Day ?? Week.Sunday;
 
     /// <summary>Where the session stands on a day. A session set for a day can still be done later; then it is done.</summary>
     public SessionStatus StatusOn(DateOnly today)
     {
-        if (Excuse is null && EndedByPain)
+        if (Excuse is null && Completion.IsStopped)
             return SessionStatus.EndedByPain;
-        if (Excuse is not null || (HasLog && Completion.Fraction is null))
+        if (Excuse is not null || (HasLog && Completion.PlannedMinutes == 0))
             return SessionStatus.Excused;
         if (HasLog && !IsFinished && today <= Due)
             return SessionStatus.UnderWay;

@@ -12,7 +12,10 @@ public sealed record WeekCompletion
     /// <summary>Planned minutes of what was done of those.</summary>
     public required double DoneMinutes { get; init; }
 
-    /// <summary>Must sessions that count.</summary>
+    /// <summary>Those of the minutes done that were only reported, without attempts or a clock that show them.</summary>
+    public double ReportedMinutes { get; init; }
+
+    /// <summary>Must sessions that count; one that was stopped is none of them, though what was done of it counts.</summary>
     public required int Sessions { get; init; }
 
     /// <summary>Must sessions that were done whole.</summary>
@@ -37,7 +40,7 @@ public sealed record WeekCompletion
     public bool IsOnTrack => Missed == 0 && DueDoneMinutes >= OnTrackFrom * DueMinutes;
 
     /// <summary>0 to 1; null when nothing is left that counts.</summary>
-    public double? Fraction => PlannedMinutes == 0 ? null : DoneMinutes / PlannedMinutes;
+    public double? Fraction => PlannedMinutes == 0 ? null : Math.Min(1, DoneMinutes / PlannedMinutes);
 
     /// <summary>Adds up the published sessions of one student's week. Order does not matter.</summary>
     /// <param name="sessions">The sessions.</param>
@@ -45,17 +48,18 @@ public sealed record WeekCompletion
     public static WeekCompletion Of(IReadOnlyCollection<AssignedSession> sessions, DateOnly today)
     {
         var counting = sessions
-            .Where(s => s.Requirement == Requirement.Must && s.Excuse is null && s.Completion.Fraction is not null)
+            .Where(s => s.Requirement == Requirement.Must && s.Excuse is null && s.Completion.PlannedMinutes > 0)
             .ToList();
         var due = counting.Where(s => s.Due < today).ToList();
         return new WeekCompletion
         {
             PlannedMinutes = counting.Sum(s => s.Completion.PlannedMinutes),
             DoneMinutes = counting.Sum(s => s.Completion.DoneMinutes),
+            ReportedMinutes = counting.Sum(s => s.Completion.ReportedMinutes),
             DueMinutes = due.Sum(s => s.Completion.PlannedMinutes),
             DueDoneMinutes = due.Sum(s => s.Completion.DoneMinutes),
             Missed = due.Count(s => s.StatusOn(today) == SessionStatus.Missed),
-            Sessions = counting.Count,
+            Sessions = counting.Count(s => !s.Completion.IsStopped),
             SessionsDone = counting.Count(s => s.Completion.IsWhole),
             ExtrasDone = sessions.Count(s => s.Requirement == Requirement.Extra && s.Completion.DoneMinutes > 0),
         };

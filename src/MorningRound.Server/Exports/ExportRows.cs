@@ -50,6 +50,7 @@ public sealed record SessionLine(
     SessionStatus Status,
     int PlannedMinutes,
     double DoneMinutes,
+    double ReportedMinutes,
     DateOnly? PractisedOn,
     double? MinutesPractised,
     int? Strokes,

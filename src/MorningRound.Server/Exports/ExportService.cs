@@ -210,6 +210,7 @@ public sealed class ExportService(MorningRoundDb db, DomainClock clock)
                 a.EndedByPain,
                 a.PlannedMinutes,
                 a.DoneMinutes,
+                a.ReportedMinutes,
                 a.IsWhole,
                 a.PractisedOn,
                 a.Figures,
@@ -227,12 +228,13 @@ public sealed class ExportService(MorningRoundDb db, DomainClock clock)
                 HasLog = a.HasLog,
                 IsFinished = a.IsFinished,
                 IsTrimmed = a.IsTrimmed,
-                EndedByPain = a.EndedByPain,
                 Completion = new CompletionFigures
                 {
                     PlannedMinutes = a.PlannedMinutes,
                     DoneMinutes = a.DoneMinutes,
+                    ReportedMinutes = a.ReportedMinutes,
                     IsWhole = a.IsWhole,
+                    IsStopped = a.EndedByPain,
                 },
             };
             yield return new SessionLine(
@@ -246,6 +248,7 @@ public sealed class ExportService(MorningRoundDb db, DomainClock clock)
                 session.StatusOn(today),
                 a.PlannedMinutes,
                 a.DoneMinutes,
+                a.ReportedMinutes,
                 a.PractisedOn,
                 a.Figures?.Minutes,
                 a.Figures?.Strokes.Counted,

@@ -25,6 +25,10 @@ public sealed record StripSegment(
     SegmentOutcome? Outcome
 )
 {
+    /// <summary>Whether what is filled was only reported: it is drawn hatched.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool IsReported { get; init; }
+
     /// <summary>The segment; null in a list, where nobody points at one.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Guid? Id { get; init; }
@@ -70,6 +74,7 @@ public static class SessionStrip
                 )
                 {
                     Id = segment.Id,
+                    IsReported = completed?.IsReported == true,
                 };
             }),
         ];

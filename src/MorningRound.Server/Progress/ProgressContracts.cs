@@ -134,7 +134,7 @@ public sealed record SessionDot(
             rating?.Enjoyment,
             rating?.Effort,
             figures.WorstPain,
-            figures.Recording == Recording.Lesson || figures.TickedSegments > 0,
+            figures.Recording == Recording.Lesson || figures.IsMostlyReported,
             figures.Recording == Recording.Paper
         );
     }

@@ -224,6 +224,7 @@ public sealed class ProgressService(
                             a.EndedByPain,
                             a.PlannedMinutes,
                             a.DoneMinutes,
+                            a.ReportedMinutes,
                             a.IsWhole,
                             a.PractisedOn,
                             a.Figures,
@@ -252,12 +253,13 @@ public sealed class ProgressService(
                         HasLog = s.HasLog,
                         IsFinished = s.IsFinished,
                         IsTrimmed = s.IsTrimmed,
-                        EndedByPain = s.EndedByPain,
                         Completion = new CompletionFigures
                         {
                             PlannedMinutes = s.PlannedMinutes,
                             DoneMinutes = s.DoneMinutes,
+                            ReportedMinutes = s.ReportedMinutes,
                             IsWhole = s.IsWhole,
+                            IsStopped = s.EndedByPain,
                         },
                     }
                 )),

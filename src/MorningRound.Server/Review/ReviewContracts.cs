@@ -59,12 +59,14 @@ public sealed record ReviewSession(
 /// <param name="Title">Its title.</param>
 /// <param name="PractisedOn">The day it was first practised.</param>
 /// <param name="Fraction">How much of it was done, 0 to 1; null when nothing is left that counts.</param>
+/// <param name="Done">How much of it was done, in words.</param>
 /// <param name="Strip">Its drawing.</param>
 public sealed record ReviewLastSession(
     Guid AssignmentId,
     string Title,
     DateOnly PractisedOn,
     double? Fraction,
+    string Done,
     IReadOnlyList<StripSegment> Strip
 );
 

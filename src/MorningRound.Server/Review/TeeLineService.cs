@@ -178,12 +178,13 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
                     HasLog = a.HasLog,
                     IsFinished = a.IsFinished,
                     IsTrimmed = a.IsTrimmed,
-                    EndedByPain = a.EndedByPain,
                     Completion = new CompletionFigures
                     {
                         PlannedMinutes = a.PlannedMinutes,
                         DoneMinutes = a.DoneMinutes,
+                        ReportedMinutes = a.ReportedMinutes,
                         IsWhole = a.IsWhole,
+                        IsStopped = a.EndedByPain,
                     },
                 }
             ))
@@ -238,7 +239,9 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
                 a.PractisedOn,
                 a.PlannedMinutes,
                 a.DoneMinutes,
+                a.ReportedMinutes,
                 a.IsWhole,
+                a.EndedByPain,
                 a.Listing
             ))
             .ToListAsync(cancel);
@@ -330,7 +333,14 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
             ],
             last is null
                 ? null
-                : new ReviewLastSession(last.Id, last.Listing.Title, last.PractisedOn!.Value, last.Fraction, last.Listing.Strip),
+                : new ReviewLastSession(
+                    last.Id,
+                    last.Listing.Title,
+                    last.PractisedOn!.Value,
+                    last.Completion.Fraction,
+                    last.Completion.Text,
+                    last.Listing.Strip
+                ),
             bay.IsSeen,
             bay.HeldBy
         );
@@ -355,17 +365,24 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
         DateOnly? PractisedOn,
         int PlannedMinutes,
         double DoneMinutes,
+        double ReportedMinutes,
         bool IsWhole,
+        bool IsStopped,
         SessionListing Listing
     )
     {
-        public double? Fraction =>
-            new CompletionFigures
-            {
-                PlannedMinutes = PlannedMinutes,
-                DoneMinutes = DoneMinutes,
-                IsWhole = IsWhole,
-            }.Fraction;
+        public Completed Completion =>
+            Completed.Of(
+                new CompletionFigures
+                {
+                    PlannedMinutes = PlannedMinutes,
+                    DoneMinutes = DoneMinutes,
+                    ReportedMinutes = ReportedMinutes,
+                    IsWhole = IsWhole,
+                    IsStopped = IsStopped,
+                },
+                Listing
+            );
     }
 
     /// <summary>A student's place on the walk, with what is to be shown there.</summary>

@@ -8,6 +8,12 @@ namespace MorningRound.Server.Sessions;
 /// <summary>Works out what stands in an assignment's columns.</summary>
 internal static class AssignmentColumns
 {
+    /// <summary>
+    /// The rules by which completion is worked out. Rows that an earlier release worked out by others are worked out anew once,
+    /// when this one starts.
+    /// </summary>
+    public const int CompletionRules = 2;
+
     /// <summary>A new row with everything that is worked out from its plan.</summary>
     public static AssignmentRow NewAssignment(Guid academyId, Guid id, Guid studentId, SessionPlan plan)
     {
@@ -32,11 +38,13 @@ internal static class AssignmentColumns
         var completion = SessionCompletion.Of(row.Document, read);
         row.PlannedMinutes = completion.PlannedMinutes;
         row.DoneMinutes = completion.DoneMinutes;
+        row.ReportedMinutes = completion.ReportedMinutes;
         row.IsWhole = completion.IsWhole;
         row.HasLog = read.Count > 0;
         row.IsFinished = read.Any(l => l.FinishedAt is not null);
         row.IsTrimmed = read.Any(l => l.Trim is not null);
-        row.EndedByPain = read.Any(l => l.EndedForCare) && completion.Segments.Any(s => s.Fraction is null);
+        row.EndedByPain = completion.IsStopped;
+        row.CompletionRules = CompletionRules;
         row.PractisedOn = logs.Count == 0 ? null : logs.Min(l => l.Day);
         row.Listing = SessionListing.Of(row.Document, completion, read, logs.Any(l => l.ContinuesLogId is not null));
         (row.SlowRepetitions, row.OrdinaryRepetitions) = SessionFigures.Repetitions(row.Document, read);

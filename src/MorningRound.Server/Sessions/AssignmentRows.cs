@@ -89,6 +89,12 @@ public sealed class AssignmentRow : IVersionedRow
     /// <summary>Planned minutes of what was done.</summary>
     public double DoneMinutes { get; set; }
 
+    /// <summary>Those of the minutes done that were only reported.</summary>
+    public double ReportedMinutes { get; set; }
+
+    /// <summary>By which rules the figures were worked out; 0 in rows of a release that did not say.</summary>
+    public int CompletionRules { get; set; }
+
     /// <summary>Whether every segment that counts was done whole.</summary>
     public bool IsWhole { get; set; }
 
@@ -173,6 +179,8 @@ internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow
             a.StudentId,
             a.Monday,
         });
+        // Empty once everything has been worked out by today's rules, so that looking costs a start nothing.
+        builder.HasIndex(a => a.CompletionRules).HasFilter($"completion_rules < {AssignmentColumns.CompletionRules}");
         builder.HasIndex(a => new { a.AcademyId, a.Monday });
         builder.HasIndex(a => new
         {

@@ -101,8 +101,11 @@ public sealed record DrillResultView
     /// <summary>What was asked, in words; empty when nothing was.</summary>
     public required string Goal { get; init; }
 
-    /// <summary>Whether it was met; null when nothing was asked or nothing attempted.</summary>
+    /// <summary>Whether it was met; null when nothing was asked, nothing attempted, or not enough.</summary>
     public required bool? GoalMet { get; init; }
+
+    /// <summary>Whether fewer attempts were made than a goal can be judged by.</summary>
+    public required bool NotEnoughAttempts { get; init; }
 
     public required IReadOnlyList<TagCount> Tags { get; init; }
 
@@ -151,6 +154,7 @@ public sealed record DrillResultView
         var isWarmUp = segment.Phase == Phase.WarmUp;
         var fits = result.Status != ResultStatus.DoesNotFit;
         var goal = isWarmUp ? null : segment.Drill?.Goal;
+        var isEnough = SessionCompletion.IsEnoughForGoal(segment, result.Status, result.Attempts);
         return new DrillResultView
         {
             LogId = logId,
@@ -170,7 +174,8 @@ public sealed record DrillResultView
                     ? PlayedHoles.Beside(card, earlier[set.ComparabilityKey].FirstOrDefault(), rounds)
                     : [],
             Goal = goal is null || set is null ? "" : set.Protocol.InWords(goal),
-            GoalMet = goal is null || set is null ? null : set.Protocol.Meets(goal, result),
+            GoalMet = goal is null || set is null || !isEnough ? null : set.Protocol.Meets(goal, result),
+            NotEnoughAttempts = goal is not null && set is not null && result.Attempts > 0 && !isEnough,
             Tags = Counted(inputs),
             LastTimes =
                 isWarmUp || set is null

@@ -87,7 +87,8 @@ public sealed class DrillResultKeeper(MorningRoundDb db, SessionLogReader reader
     }
 
     private static double? ShortfallOf(ScoringProtocol protocol, KeptResult result) =>
-        result.Goal is { } goal
+        !result.NotEnoughAttempts
+        && result.Goal is { } goal
         && result.Values.GetValueOrDefault(goal.Measure) is { } value
         && protocol.GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure) is { } kind
             ? AreaLoss.Missing(goal.Limit, kind.Better, value)

@@ -48,6 +48,8 @@ public sealed record ListedAssignment
 
     public required double DoneMinutes { get; init; }
 
+    public required double ReportedMinutes { get; init; }
+
     public required bool IsWhole { get; init; }
 
     public required bool HasLog { get; init; }
@@ -86,6 +88,7 @@ public sealed record ListedAssignment
             Version = row.Version,
             PlannedMinutes = row.PlannedMinutes,
             DoneMinutes = row.DoneMinutes,
+            ReportedMinutes = row.ReportedMinutes,
             IsWhole = row.IsWhole,
             HasLog = row.HasLog,
             IsFinished = row.IsFinished,
@@ -110,12 +113,13 @@ public sealed record ListedAssignment
             HasLog = HasLog,
             IsFinished = IsFinished,
             IsTrimmed = IsTrimmed,
-            EndedByPain = EndedByPain,
             Completion = new CompletionFigures
             {
                 PlannedMinutes = PlannedMinutes,
                 DoneMinutes = DoneMinutes,
+                ReportedMinutes = ReportedMinutes,
                 IsWhole = IsWhole,
+                IsStopped = EndedByPain,
             },
         };
 }

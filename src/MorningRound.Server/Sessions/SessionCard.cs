@@ -9,21 +9,44 @@ namespace MorningRound.Server.Sessions;
 /// <summary>How much was done of something planned.</summary>
 /// <param name="PlannedMinutes">Planned minutes that count.</param>
 /// <param name="DoneMinutes">Planned minutes of what was done.</param>
-/// <param name="Fraction">0 to 1; null when nothing is left that counts.</param>
+/// <param name="Fraction">0 to 1; null when nothing is left that counts, and of a session that was stopped.</param>
+/// <param name="Text">"59 of 59 min (46 min reported without scores)", "Stopped for pain after 20 of 60 min".</param>
 /// <param name="DueMinutes">Of a week: minutes that were due by today; null of a session.</param>
 /// <param name="DueDoneMinutes">Of a week: what was done of those; null of a session.</param>
 public sealed record Completed(
     int PlannedMinutes,
     double DoneMinutes,
     double? Fraction,
+    string Text,
     int? DueMinutes = null,
     double? DueDoneMinutes = null
 )
 {
-    public static Completed Of(CompletionFigures session) => new(session.PlannedMinutes, session.DoneMinutes, session.Fraction);
+    public static Completed Of(CompletionFigures session, SessionListing listing) =>
+        new(
+            session.PlannedMinutes,
+            session.DoneMinutes,
+            session.Fraction,
+            (
+                session.IsStopped
+                    ? CompletionWords.Stopped(
+                        listing.StoppedFor ?? StopReason.Pain,
+                        session.DoneMinutes,
+                        listing.Strip.Where(s => s.Phase is not null).Sum(s => s.Minutes)
+                    )
+                    : CompletionWords.Done(session.DoneMinutes, session.PlannedMinutes, session.ReportedMinutes)
+            ).In()
+        );
 
     public static Completed Of(WeekCompletion week) =>
-        new(week.PlannedMinutes, week.DoneMinutes, week.Fraction, week.DueMinutes, week.DueDoneMinutes);
+        new(
+            week.PlannedMinutes,
+            week.DoneMinutes,
+            week.Fraction,
+            CompletionWords.Done(week.DoneMinutes, week.PlannedMinutes, week.ReportedMinutes).In(),
+            week.DueMinutes,
+            week.DueDoneMinutes
+        );
 }
 
 /// <summary>A session of a week at a glance.</summary>
@@ -92,9 +115,6 @@ public sealed record SessionCard : IVersioned
     /// <summary>Pain that was reported in it, in words; empty where none was.</summary>
     public required IReadOnlyList<string> Pain { get; init; }
 
-    /// <summary>Segments done by the student's word alone: ticked off in seconds, with nothing counted.</summary>
-    public required int TickedSegments { get; init; }
-
     /// <summary>Segments done in part of which nobody knows how much.</summary>
     public required int HowMuchUnknown { get; init; }
 
@@ -136,12 +156,11 @@ public sealed record SessionCard : IVersioned
             Bring = row.Listing.Bring,
             Minutes = row.Listing.Minutes,
             Balls = row.Listing.Balls,
-            Completion = Completed.Of(session.Completion),
+            Completion = Completed.Of(session.Completion, row.Listing),
             Strip = row.Listing.Strip,
             PractisedOn = row.PractisedOn,
             HasLog = row.HasLog,
             Pain = row.Listing.Pain,
-            TickedSegments = row.Listing.TickedSegments,
             HowMuchUnknown = row.Listing.HowMuchUnknown,
             IsLesson = row.Listing.IsLesson,
             KeptAfterTakenOut = row.TakenOutAt is not null,

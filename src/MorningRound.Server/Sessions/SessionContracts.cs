@@ -33,6 +33,9 @@ public sealed record SessionView
     /// <summary>The minutes without a tap after which the phone asks how much of them was practice.</summary>
     public required int AskAfterMinutes { get; init; }
 
+    /// <summary>What closing a segment asks, where neither attempts nor the clock show that it was done.</summary>
+    public required ClosingQuestion Closing { get; init; }
+
     /// <summary>What was done of each segment of practice, over all logs.</summary>
     public required IReadOnlyList<SegmentCompletion> Segments { get; init; }
 

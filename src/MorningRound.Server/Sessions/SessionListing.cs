@@ -22,8 +22,8 @@ public sealed record SessionListing
     /// <summary>Pain that was reported in it, and feeling unwell, as text.</summary>
     public required IReadOnlyList<string> Pain { get; init; }
 
-    /// <summary>Segments done by the student's word alone: ticked off in seconds, with nothing counted.</summary>
-    public required int TickedSegments { get; init; }
+    /// <summary>What stopped it; null where nothing did.</summary>
+    public StopReason? StoppedFor { get; init; }
 
     /// <summary>Segments done in part of which nobody knows how much.</summary>
     public required int HowMuchUnknown { get; init; }
@@ -67,7 +67,7 @@ public sealed record SessionListing
                     )
                     .Distinct(),
             ],
-            TickedSegments = completion.Segments.Count(s => s.Ticked),
+            StoppedFor = completion.StoppedFor,
             HowMuchUnknown = completion.Segments.Count(s => s.HowMuchUnknown),
             Bring = WhatToBring.Of(plan),
             Place = WhatToBring.MainPlace(plan),

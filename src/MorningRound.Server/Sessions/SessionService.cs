@@ -65,6 +65,7 @@ public sealed class SessionService(
             Hiding = SegmentHiding.Of(row.Document),
             RangeBallSegments = [.. row.Document.Practice().Where(s => s.Place.BallsAreBought()).Select(s => s.Id)],
             AskAfterMinutes = (int)SessionLog.AskAfter.TotalMinutes,
+            Closing = ClosingQuestion.Of(row.Document),
             Segments = completion.Segments,
             Logs = [.. ofOne.Zip(read, (one, log) => LogView.Of(one, log.Log, row.Document))],
             Pain = PainForm.Asked,

@@ -3,6 +3,7 @@ using MorningRound.Core.Units;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.DataRights;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Startup;
@@ -40,6 +41,8 @@ internal static class DatabaseStartup
         // Where there is nothing to do, finding that out the framework's way takes a tenth of the whole start.
         if (!await IsUpToDateAsync(db, cancel))
             await db.Database.MigrateAsync(cancel);
+        // Asked at every start, because a start can be broken off between the two.
+        await CompletionRecount.RecountAsync(db, cancel);
         var archive = provider.GetRequiredService<IConfiguration>()["MORNING_ROUND_ACADEMY_FILE"];
         if (await db.Academies.AnyAsync(cancel))
         {

@@ -112,7 +112,8 @@ public class WeekCompletionTests
     [Fact]
     public void A_session_that_pain_ended_is_ended_by_pain_and_not_done()
     {
-        var ended = Assigned(60, 60, day: Day("2026-05-05")) with { EndedByPain = true };
+        var ended = Assigned(60, 60, day: Day("2026-05-05"));
+        ended = ended with { Completion = ended.Completion with { IsStopped = true } };
         Assert.Equal(SessionStatus.EndedByPain, ended.StatusOn(Day("2026-05-05")));
         Assert.Equal(SessionStatus.Excused, (ended with { Excuse = Excuse.Hurt }).StatusOn(Day("2026-05-05")));
     }

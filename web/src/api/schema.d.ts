@@ -6141,6 +6141,18 @@ export interface components {
       word: string;
       saidBy: string;
     };
+    ClosingAnswer: {
+      label: string;
+      outcome: components['schemas']['SegmentOutcome'];
+      /** Format: int32 */
+      percent: null | number;
+    };
+    ClosingQuestion: {
+      byAttempts: string[];
+      /** Format: double */
+      asksBelow: number;
+      answers: components['schemas']['ClosingAnswer'][];
+    };
     /** @enum {string} */
     Club:
       | 'driver'
@@ -6245,6 +6257,7 @@ export interface components {
       doneMinutes: number;
       /** Format: double */
       fraction: null | number;
+      text: string;
       /** Format: int32 */
       dueMinutes?: null | number;
       /** Format: double */
@@ -6574,6 +6587,7 @@ export interface components {
       beside: components['schemas']['FigureBeside'][];
       goal: string;
       goalMet: null | boolean;
+      notEnoughAttempts: boolean;
       tags: components['schemas']['TagCount'][];
       lastTimes: string;
       inputs: components['schemas']['DrillInput'][];
@@ -7296,6 +7310,7 @@ export interface components {
       misses?: null | components['schemas']['MissCounts'];
       goal?: null | components['schemas']['DrillGoal'];
       goalMet?: null | boolean;
+      notEnoughAttempts?: boolean;
       recording?: components['schemas']['Recording'];
     };
     KeptTag: {
@@ -8531,6 +8546,7 @@ export interface components {
       practisedOn: string;
       /** Format: double */
       fraction: null | number;
+      done: string;
       strip: components['schemas']['StripSegment'][];
     };
     ReviewRow: {
@@ -8924,7 +8940,7 @@ export interface components {
       /** Format: int32 */
       seconds: number;
       /** @default false */
-      ticked: boolean;
+      isReported: boolean;
       /** @default false */
       howMuchUnknown: boolean;
     };
@@ -9040,8 +9056,6 @@ export interface components {
       practisedOn: null | string;
       hasLog: boolean;
       pain: string[];
-      /** Format: int32 */
-      tickedSegments: number;
       /** Format: int32 */
       howMuchUnknown: number;
       isLesson: boolean;
@@ -9382,8 +9396,8 @@ export interface components {
       worstPain: null | number;
       ratings: components['schemas']['SessionRated'][];
       parts?: components['schemas']['PractisedPart'][];
-      /** Format: int32 */
-      tickedSegments?: number;
+      /** Format: double */
+      reportedMinutes?: number;
       recording?: components['schemas']['Recording'];
     };
     SessionNotes: {
@@ -9470,6 +9484,7 @@ export interface components {
       rangeBallSegments: string[];
       /** Format: int32 */
       askAfterMinutes: number;
+      closing: components['schemas']['ClosingQuestion'];
       segments: components['schemas']['SegmentCompletion'][];
       logs: components['schemas']['LogView'][];
       pain: components['schemas']['PainForm'];
@@ -9722,6 +9737,7 @@ export interface components {
       /** Format: double */
       fraction: null | number;
       outcome: null | components['schemas']['SegmentOutcome'];
+      isReported?: boolean;
       /** Format: uuid */
       id?: null | string;
     };

@@ -216,7 +216,19 @@ function Bar({ segment, height, hasMinutes, shows, isSelected, onSelect }: BarPr
       {mark && segment.phase ? (
         <>
           {filled < 1 && <Texture phase={segment.phase} width={100} faint />}
-          {filled > 0 && <Texture phase={segment.phase} width={filled * 100} />}
+          {filled > 0 && <Texture phase={segment.phase} width={filled * 100} faint={segment.isReported === true} />}
+          {filled > 0 && segment.isReported && (
+            // Reported, not shown: hatched.
+            <Box
+              component="span"
+              sx={{
+                position: 'absolute',
+                inset: 0,
+                right: `${100 - filled * 100}%`,
+                backgroundImage: `repeating-linear-gradient(45deg, transparent 0 4px, ${mark.line} 4px 6px)`,
+              }}
+            />
+          )}
         </>
       ) : (
         <Box
@@ -315,6 +327,6 @@ function inWords(segment: StripSegment, shows: 'plan' | 'done'): string {
       ? ''
       : segment.fraction === null
         ? ', dropped because of pain'
-        : `, ${Math.round(segment.fraction * 100)} % done`;
+        : `, ${Math.round(segment.fraction * 100)} % ${segment.isReported ? 'reported' : 'done'}`;
   return `${segment.title || 'Untitled'}, ${phase}, ${minutes(segment.minutes)}${done}`;
 }

@@ -30,9 +30,16 @@ export function TinyStrip({ segments, label }: Props) {
         if (!mark) return null;
         return (
           <g key={i} fill={`url(#phase-${segment.phase})`} stroke={mark.line}>
-            <rect x={`${x}%`} y={height - tall} width={`${width}%`} height={tall} fillOpacity={done < 1 ? 0.22 : 1} />
-            {done > 0 && done < 1 && (
-              <rect x={`${x}%`} y={height - tall} width={`${width * done}%`} height={tall} stroke="none" />
+            <rect x={`${x}%`} y={height - tall} width={`${width}%`} height={tall} fillOpacity={done < 1 || segment.isReported ? 0.22 : 1} />
+            {done > 0 && (done < 1 || segment.isReported) && (
+              <rect
+                x={`${x}%`}
+                y={height - tall}
+                width={`${width * done}%`}
+                height={tall}
+                stroke="none"
+                {...(segment.isReported && { fill: 'url(#reported)' })}
+              />
             )}
           </g>
         );

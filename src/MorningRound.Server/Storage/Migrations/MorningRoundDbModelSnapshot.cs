@@ -993,6 +993,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("changed_at");
 
+                    b.Property<int>("CompletionRules")
+                        .HasColumnType("integer")
+                        .HasColumnName("completion_rules");
+
                     b.Property<DateOnly?>("Day")
                         .HasColumnType("date")
                         .HasColumnName("day");
@@ -1089,6 +1093,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("published_at");
 
+                    b.Property<double>("ReportedMinutes")
+                        .HasColumnType("double precision")
+                        .HasColumnName("reported_minutes");
+
                     b.Property<string>("Requirement")
                         .IsRequired()
                         .HasMaxLength(24)
@@ -1122,6 +1130,10 @@ namespace MorningRound.Server.Storage.Migrations
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_assignments");
+
+                    b.HasIndex("CompletionRules")
+                        .HasDatabaseName("ix_assignments_completion_rules")
+                        .HasFilter("completion_rules < 2");
 
                     b.HasIndex("AcademyId", "Monday")
                         .HasDatabaseName("ix_assignments_academy_id_monday");

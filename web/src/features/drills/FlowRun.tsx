@@ -15,7 +15,8 @@ interface Props {
   inputs: readonly DrillInput[];
   onInput: (input: DrillInput) => void;
   /** Takes back the last attempt, with all its inputs. */
-  onUndo: () => void;
+  /** Drops the last attempt; no value where the screen has an undo of its own. */
+  onUndo?: () => void;
   /** A warm-up, and a drill that hides its result, show no counts of how it goes. */
   hidesCounts?: boolean;
   /** How many attempts it has, which stays in sight when its result is hidden; no value where it ends by itself. */
@@ -131,9 +132,11 @@ export function FlowRun(props: Props) {
       )}
       {!hidesCounts && !standsFirst && counts}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', mx: -0.5, '& > button': { minHeight: 56, px: 1.25 } }}>
-        <Button onClick={onUndo} disabled={inputs.length === 0}>
-          Undo the last one
-        </Button>
+        {onUndo && (
+          <Button onClick={onUndo} disabled={inputs.length === 0}>
+            Undo the last one
+          </Button>
+        )}
         {walk.state && <Button onClick={() => give({ kind: 'stop' })}>Stop here</Button>}
         {walk.state && protocol.kind !== 'timedSteps' && <Tags value={tags} onChange={setTags} />}
         {walk.state && routine.length > 0 && (

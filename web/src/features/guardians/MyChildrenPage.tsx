@@ -90,7 +90,7 @@ function Shown({ view, isThisWeek, onWeek }: { view: Week; isThisWeek: boolean; 
       <Typography sx={{ color: 'text.secondary' }}>
         {isThisWeek ? 'This week' : `Week of ${dayName(view.monday).slice(4)}`}
         {completion.fraction !== null &&
-          `: ${percent(completion.fraction)} done, ${Math.round(completion.doneMinutes)} of ${completion.plannedMinutes} min`}
+          `: ${percent(completion.fraction)} done, ${completion.text}`}
         {isThisWeek && dueInWords(completion) && `. ${dueInWords(completion)}`}
       </Typography>
       {pain.length > 0 && (
@@ -144,7 +144,9 @@ function Session({ session, today }: { session: Schemas['ChildSession']; today: 
         {session.requirement !== 'must' && <span>{requirements[session.requirement].toLowerCase()}</span>}
         <Box component="span" sx={{ ml: 'auto' }}>
           {statuses[session.status]}
-          {session.status === 'partDone' && completion.fraction !== null && ` ${percent(completion.fraction)}`}
+          {session.status === 'endedByPain'
+            ? `: ${completion.text}`
+            : session.status === 'partDone' && completion.fraction !== null && ` ${percent(completion.fraction)}`}
         </Box>
       </Box>
       <Typography variant="h2" sx={{ mt: 0.5 }}>

@@ -93,7 +93,7 @@ function LastSessions({ recent }: { recent: Schemas['SessionCard'][] }) {
               <SessionStrip size="tiny" segments={session.strip} label={session.title} />
             </Box>
             <Box sx={{ gridArea: 'share', textAlign: 'right', fontWeight: 620 }}>
-              {percent(session.completion.fraction)}
+              {session.completion.fraction === null ? session.completion.text : percent(session.completion.fraction)}
             </Box>
           </Box>
         ))}

@@ -151,7 +151,7 @@ const doneInWords = ({ monday, completion, sessionsDone, sessions }: Schemas['We
   `${dayName(monday).slice(4)}: ` +
   (completion.fraction === null
     ? 'nothing counted'
-    : `${Math.round(completion.fraction * 100)} %, ${sessionsDone} of ${sessions} sessions whole`);
+    : `${Math.round(completion.fraction * 100)} %, ${completion.text}, ${sessionsDone} of ${sessions} sessions whole`);
 
 const bands: Record<Schemas['LoadBand'], string> = {
   light: 'a light week',

@@ -184,7 +184,11 @@ function Happened({ view }: { view: StopView }) {
             </Typography>
             <Box>
               <Link to={`/sessions/${session.assignmentId}`}>{session.title}</Link>
-              {session.tickedSegments > 0 && ' (ticked off in seconds)'}
+              {session.hasLog && (
+                <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: 15 }}>
+                  {session.completion.text}
+                </Box>
+              )}
               <SessionStrip segments={session.strip} label={session.title} />
             </Box>
           </Box>

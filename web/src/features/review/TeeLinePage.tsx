@@ -177,7 +177,7 @@ function Stop({ bay }: { bay: Schemas['ReviewRow'] }) {
         {last ? (
           <Box component={Link} to={`/sessions/${last.assignmentId}`} sx={{ display: 'block', textDecoration: 'none' }}>
             <Typography variant="body2" sx={{ mb: 0.5 }}>
-              {last.practisedOn && dayName(last.practisedOn)} · {last.title} · {percent(last.fraction)}
+              {last.practisedOn && dayName(last.practisedOn)} · {last.title} · {last.done}
             </Typography>
             <SessionStrip segments={last.strip} label={last.title} />
           </Box>

@@ -81,7 +81,8 @@ function Judged({ assignmentId }: { assignmentId: string }) {
 }
 
 const inGoal = (r: Schemas['DrillResultView']) =>
-  r.goal && `Asked: ${r.goal}${r.goalMet === null ? '' : r.goalMet ? '. Met.' : '. Not yet.'}`;
+  r.goal &&
+  `Goal: ${r.goal}${r.notEnoughAttempts ? '. Not enough attempts.' : r.goalMet === null ? '' : r.goalMet ? '. Met.' : '. Not yet.'}`;
 
 /** The phone's own counts; what they are worth is for the server to say. */
 function Counted({ session, inputs }: { session: Session; inputs: Record<string, DrillInput[]> }) {
@@ -96,7 +97,7 @@ function Counted({ session, inputs }: { session: Session; inputs: Record<string,
         const segment = session.plan.segments.find((s) => s.id === d.segmentId);
         const isWarmUp = segment?.kind === 'practice' && segment.phase === 'warmUp';
         return (
-          <DrillLine key={d.segmentId} name={d.name} goal={d.goal && !isWarmUp ? `Asked: ${d.goal}` : ''}>
+          <DrillLine key={d.segmentId} name={d.name} goal={d.goal && !isWarmUp ? `Goal: ${d.goal}` : ''}>
             {isWarmUp
               ? 'A warm-up keeps no score.'
               : displaysOf(d.flow, walkThrough(d.flow, inputs[d.segmentId] ?? [])).map((line) => (

@@ -50,8 +50,8 @@ function Words({ session, result: r }: { session: Session; result: Result }) {
         </Typography>
         <Box component="span" sx={{ color: 'text.secondary' }}>
           {readings[r.status]}
-          {r.goal && `, asked: ${r.goal}`}
-          {r.goalMet !== null && (r.goalMet ? ', met' : ', not yet')}
+          {r.goal && `, goal: ${r.goal}`}
+          {r.notEnoughAttempts ? ', not enough attempts' : r.goalMet !== null && (r.goalMet ? ', met' : ', not yet')}
         </Box>
       </Box>
       <Typography>{r.text}</Typography>

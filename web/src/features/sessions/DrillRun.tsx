@@ -31,7 +31,7 @@ export function DrillRun({
     <Box
       sx={{ mt: 1, p: 1.25, bgcolor: 'background.paper', borderRadius: 2, border: '1px solid', borderColor: 'line' }}
     >
-      {drill.goal && !isWarmUp && <Box sx={{ fontWeight: 620 }}>Asked: {drill.goal}</Box>}
+      {drill.goal && !isWarmUp && <Box sx={{ fontWeight: 620 }}>Goal: {drill.goal}</Box>}
       {drill.modifiers && <Box>{drill.modifiers}</Box>}
       <FlowRun
         flow={drill.flow}
@@ -43,7 +43,6 @@ export function DrillRun({
         planned={drill.plannedAttempts}
         hidesCounts={isWarmUp || hidden.includes('result') || hidden.includes('numbers')}
         onInput={(input) => add({ kind: 'answered', segmentId: segment.id, flowVersion: drill.flow.version, input })}
-        onUndo={() => add({ kind: 'attemptDropped', segmentId: segment.id })}
       />
     </Box>
   );

@@ -14,13 +14,14 @@ import { After } from './After';
 import { Before, type Trim } from './Before';
 import { LessonForm } from './LessonForm';
 import { ClockQuestion } from './ClockQuestion';
-import { ballsOf, stateOf, type EntryOf } from './log';
+import { ballsOf, stateOf, type EntryOf, type LogState } from './log';
 import { leftOutFor } from './OpenPain';
 import { PainDialog } from './PainDialog';
 import type { Session } from './queries';
 import { RatingForm } from './RatingForm';
 import type { Ready } from './Readiness';
 import { SegmentRun } from './SegmentRun';
+import { EndSession } from './EndSession';
 import { InAnotherTab, SyncLine, SyncNews, SyncProblem } from './SyncLine';
 import { useRunningLog, type OnServer } from './useRunningLog';
 import { exitRuleOf, withCount } from './trim';
@@ -64,6 +65,21 @@ function withTrimmedDrills(session: Session, trim: EntryOf<'trimmed'> | null): S
   };
 }
 
+/** What is shown of a segment so far: its attempts or balls, else its clock, else what was said of it. The server judges it. */
+function soFar(session: Session, state: LogState, s: Session['card']['strip'][number]) {
+  if (s.phase === null) return { fraction: null };
+  const id = s.id ?? '';
+  const { outcome, percent, seconds } = stateOf(state, id);
+  const planned = session.drills.find((d) => d.segmentId === id)?.plannedAttempts ?? s.balls;
+  const shown = Math.min(
+    1,
+    planned > 0 && ballsOf(state, id) > 0 ? ballsOf(state, id) / planned : seconds / (s.minutes * 60),
+  );
+  const said = outcome === 'done' ? 1 : outcome === 'partDone' && percent !== null ? percent / 100 : 0;
+  const isReported = said > 0 && shown < session.closing.asksBelow;
+  return isReported ? { fraction: said, isReported } : { fraction: shown };
+}
+
 interface Props {
   session: Session;
   onServer: OnServer | undefined;
@@ -79,6 +95,7 @@ export function Practice({ session, onServer }: Props) {
   const log = useRunningLog(session.card, onServer);
   const [isHurting, setIsHurting] = useState(false);
   const [isEnding, setIsEnding] = useState(false);
+  const [isRating, setIsRating] = useState(false);
   const queries = useQueryClient();
   const { state } = log;
   const notes = typeof log.ratingDraft?.notes === 'string' ? log.ratingDraft.notes : '';
@@ -122,12 +139,7 @@ export function Practice({ session, onServer }: Props) {
     .filter((s) => isKept(s.id ?? ''))
     .map((s) => {
       const { outcome } = stateOf(state, s.id ?? '');
-      const counted = s.balls > 0 ? Math.min(1, ballsOf(state, s.id ?? '') / s.balls) : 0;
-      return {
-        ...s,
-        outcome,
-        fraction: s.phase === null ? null : outcome === 'done' ? 1 : outcome === 'skipped' ? 0 : counted,
-      };
+      return { ...s, outcome, ...soFar(session, state, s) };
     });
 
   // A lesson begins with the press that opened it.
@@ -189,7 +201,29 @@ export function Practice({ session, onServer }: Props) {
         onBack={isEnding && current && !endsByPain ? () => setIsEnding(false) : undefined}
       />
     );
-  else if (endsByPain || (hasBegun && !current))
+  else if (hasBegun && !endsByPain && !isRating && (isEnding || !current)) {
+    const lastTap = state.undoable;
+    screen = (
+      <EndSession
+        openSegments={plan.segments.filter((s) => s.kind === 'practice' && isOpen(s.id)).length}
+        onEnd={() => {
+          if (state.running) log.add({ kind: 'stopped' });
+          setIsRating(true);
+        }}
+        onBack={
+          current
+            ? () => setIsEnding(false)
+            : lastTap
+              ? () =>
+                  log.add(
+                    { kind: 'undone', undoes: lastTap.sequence },
+                    { kind: 'entered', segmentId: lastTap.segmentId },
+                  )
+              : undefined
+        }
+      />
+    );
+  } else if (endsByPain || (hasBegun && isRating))
     screen = (
       <RatingForm
         purpose={plan.purpose}
@@ -207,11 +241,7 @@ export function Practice({ session, onServer }: Props) {
               : undefined
         }
         onFinish={(rating) => log.add(rating, { kind: 'finished' })}
-        onBack={
-          state.undoable && !endsByPain
-            ? () => log.add({ kind: 'undone', undoes: state.undoable?.sequence ?? 0 })
-            : undefined
-        }
+        onBack={endsByPain ? undefined : () => setIsRating(false)}
       />
     );
   else if (!hasBegun || !current)
@@ -238,6 +268,8 @@ export function Practice({ session, onServer }: Props) {
         open={plan.segments.filter((s) => isOpen(s.id))}
         log={state}
         add={log.add}
+        isLesson={isLesson}
+        onEnd={() => setIsEnding(true)}
       />
     );
 
@@ -293,16 +325,6 @@ export function Practice({ session, onServer }: Props) {
           onChange={(e) => log.keepRatingDraft({ ...log.ratingDraft, notes: e.target.value })}
           inputProps={{ maxLength: 2000 }}
         />
-      )}
-      {isLesson && hasBegun && !isOver && !isEnding && current && !endsByPain && (
-        <Button
-          fullWidth
-          variant="outlined"
-          onClick={() => setIsEnding(true)}
-          sx={{ minHeight: 56, mt: 2, borderRadius: 28 }}
-        >
-          End the lesson
-        </Button>
       )}
       <PainDialog
         open={isHurting}

@@ -17,6 +17,7 @@ import { DrillRun } from './DrillRun';
 import { hiddenAt } from './hiding';
 import { ballsOf, secondsOf, stateOf, type LogState, type NewEntry } from './log';
 import type { Session } from './queries';
+import { useSteady } from './useSteady';
 
 interface Props {
   session: Session;
@@ -27,6 +28,9 @@ interface Props {
   open: Segment[];
   log: LogState;
   add: (...entries: NewEntry[]) => void;
+  /** A coach keeps the log and says how each segment was left. */
+  isLesson: boolean;
+  onEnd: () => void;
 }
 
 /** The job's time, once a second while the clock runs. */
@@ -42,10 +46,13 @@ function useTick(isRunning: boolean): number {
 
 const HowItIsDone = onDemand(() => import('./HowItIsDone').then((m) => m.HowItIsDone));
 
+/** The bar with the way on, in pixels. */
+const barHeight = 76;
+
 const wide = { minHeight: 60, fontSize: 17, borderRadius: 30 };
 
 /** One segment under way: what to do, the clock, the count, and how it ends. */
-export function SegmentRun({ session, segment, exitRule, open, log, add }: Props) {
+export function SegmentRun({ session, segment, exitRule, open, log, add, isLesson, onEnd }: Props) {
   const drill = session.drills.find((d) => d.segmentId === segment.id);
   const next = open[open.indexOf(segment) + 1];
   const following = open.find((s) => s.id !== segment.id);
@@ -64,17 +71,27 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
   useEffect(() => {
     window.scrollTo(0, 0);
   }, []);
-  const settle = (outcome: Schemas['SegmentOutcome']) => {
+  const isSteady = useSteady();
+  const [isAsked, setIsAsked] = useState(false);
+  const settle = (outcome: Schemas['SegmentOutcome'], percent: number | null = null) => {
     add(
-      { kind: 'settled', segmentId: segment.id, outcome },
+      { kind: 'settled', segmentId: segment.id, outcome, percent },
       ...(following ? [{ kind: 'entered' as const, segmentId: following.id }] : []),
     );
   };
+  const goOn = () => {
+    if (!isLesson && asksHowMuch(session, segment, drill, log, seconds)) setIsAsked(true);
+    else settle('done');
+  };
   const undo = () => {
-    const entry = log.undoable;
-    if (!entry) return;
-    const back: NewEntry[] = [{ kind: 'undone', undoes: entry.sequence }];
-    if (entry.kind === 'settled') back.push({ kind: 'entered', segmentId: entry.segmentId });
+    if (isAsked) {
+      setIsAsked(false);
+      return;
+    }
+    const tap = log.undoable;
+    if (!tap) return;
+    const back: NewEntry[] = [{ kind: 'undone', undoes: tap.sequence }];
+    if (tap.segmentId !== segment.id) back.push({ kind: 'entered', segmentId: tap.segmentId });
     add(...back);
   };
 
@@ -89,7 +106,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
             onClick={() => setShowsHow((shows) => !shows)}
             sx={{ ml: 'auto', mr: -1, minHeight: 56, flex: 'none' }}
           >
-            {showsHow ? 'Fold away' : 'How'}
+            {showsHow ? 'Hide' : 'Instructions'}
           </Button>
         )}
       </Box>
@@ -146,39 +163,6 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
         />
       )}
 
-      {/* The way on stays within reach of the thumb, however long the rest is. */}
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: 'minmax(88px, auto) 1fr',
-          gap: 1,
-          mt: 1.5,
-          py: 1,
-          position: 'sticky',
-          bottom: 0,
-          zIndex: 4,
-          bgcolor: 'background.default',
-        }}
-      >
-        <Button onClick={undo} disabled={!log.undoable} sx={{ minHeight: 64 }}>
-          Undo
-        </Button>
-        <Button
-          variant={drill && isAsking(drill.flow, log.inputs[segment.id] ?? []) ? 'outlined' : 'contained'}
-          onClick={() => settle('done')}
-          sx={{ ...wide, minHeight: 64, fontSize: 19 }}
-        >
-          {next ? 'Done, next' : 'Done'}
-        </Button>
-      </Box>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        <Button variant="outlined" onClick={() => settle('partDone')} sx={wide}>
-          Part done
-        </Button>
-        <Button variant="outlined" onClick={() => settle('skipped')} sx={wide}>
-          Skip
-        </Button>
-      </Box>
       <Typography sx={{ mt: 1, color: 'text.secondary', fontSize: 15 }}>
         {segment.kind === 'practice' && `${places[segment.place]} · `}
         <span data-testid="left">{leftToday(session, open, segment, log, seconds)}</span>
@@ -199,8 +183,106 @@ export function SegmentRun({ session, segment, exitRule, open, log, add }: Props
       <Typography sx={{ mt: 1, color: 'text.secondary', textAlign: 'center' }}>
         {next ? `Then: ${next.title}, ${minutes(next.minutes)}` : 'This is the last one.'}
       </Typography>
+      {isLesson && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 2 }}>
+          <Button variant="outlined" disabled={!isSteady} onClick={() => settle('partDone')} sx={wide}>
+            Part done
+          </Button>
+          <Button variant="outlined" disabled={!isSteady} onClick={() => settle('skipped')} sx={wide}>
+            Skip
+          </Button>
+        </Box>
+      )}
+      <Button onClick={onEnd} sx={{ minHeight: 56, mt: 1 }}>
+        {isLesson ? 'End lesson' : 'End session'}
+      </Button>
+      <Box sx={{ height: barHeight + 24 }} />
+
+      {/* The way on stands where it always stands, however long the rest is, so that no tap meant for one thing meets another. */}
+      <Box
+        sx={{
+          position: 'fixed',
+          left: 0,
+          right: 0,
+          bottom: 0,
+          zIndex: 4,
+          bgcolor: 'background.default',
+          borderTop: '1px solid',
+          borderColor: 'line',
+        }}
+      >
+        <Box sx={{ maxWidth: 620, mx: 'auto', px: 2, pb: 'env(safe-area-inset-bottom)' }}>
+          {isAsked && <HowMuch question={session.closing} onAnswer={settle} />}
+          <Box
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: 'minmax(96px, auto) 1fr',
+              gap: 1,
+              height: barHeight,
+              alignItems: 'center',
+            }}
+          >
+            <Button onClick={undo} disabled={!log.undoable && !isAsked} sx={{ minHeight: 60 }}>
+              {isAsked ? 'Back' : 'Undo'}
+            </Button>
+            <Button
+              variant={drill && isAsking(drill.flow, log.inputs[segment.id] ?? []) ? 'outlined' : 'contained'}
+              onClick={goOn}
+              disabled={!isSteady || isAsked}
+              sx={{ ...wide, minHeight: 60, fontSize: 19 }}
+            >
+              {next ? 'Next' : 'Done'}
+            </Button>
+          </Box>
+        </Box>
+      </Box>
     </Box>
   );
+}
+
+/** How much of it was done: asked once, where neither attempts nor the clock show it. */
+function HowMuch({
+  question,
+  onAnswer,
+}: {
+  question: Session['closing'];
+  onAnswer: (outcome: Schemas['SegmentOutcome'], percent: number | null) => void;
+}) {
+  const isSteady = useSteady();
+  return (
+    <Box role="group" aria-label="How much did you do?" sx={{ pt: 1.5 }}>
+      <Box sx={{ fontWeight: 620, mb: 1 }}>How much did you do?</Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${question.answers.length}, 1fr)`, gap: 0.75 }}>
+        {question.answers.map((answer) => (
+          <Button
+            key={answer.label}
+            variant="outlined"
+            disabled={!isSteady}
+            onClick={() => onAnswer(answer.outcome, answer.percent)}
+            sx={{ minWidth: 0, px: 0, minHeight: 60, fontSize: 18 }}
+          >
+            {answer.label}
+          </Button>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** Whether closing a segment asks how much was done. What is asked, and from when on, the server said. */
+function asksHowMuch(
+  session: Session,
+  segment: Segment,
+  drill: Schemas['SessionDrill'] | undefined,
+  log: LogState,
+  seconds: number,
+): boolean {
+  if (segment.kind !== 'practice') return false;
+  const walk = drill && walkThrough(drill.flow, log.inputs[segment.id] ?? []);
+  if (walk?.isComplete) return false;
+  if (session.closing.byAttempts.includes(segment.id)) return (walk?.attempts ?? 0) === 0;
+  const balls = segment.balls > 0 ? (stateOf(log, segment.id).balls ?? 0) / segment.balls : 0;
+  return Math.max(balls, seconds / (segment.minutes * 60)) < session.closing.asksBelow;
 }
 
 const isPutting = (segment: PracticeSegment) => (segment.area ?? segment.drill?.drill.area) === 'putting';

@@ -56,13 +56,16 @@ export function SessionPage() {
         )}
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 1 }}>
-        <Typography data-testid="completion" sx={{ fontSize: 40, fontWeight: 620, lineHeight: 1 }}>
-          {percent(card.completion.fraction)}
-        </Typography>
-        <Typography sx={{ color: 'text.secondary' }}>
-          {card.completion.fraction === null
-            ? 'Everything was dropped because of pain; it counts for nothing.'
-            : `${round(card.completion.doneMinutes)} of ${card.completion.plannedMinutes} planned minutes done, pauses apart`}
+        {card.completion.fraction !== null && (
+          <Typography data-testid="completion" sx={{ fontSize: 40, fontWeight: 620, lineHeight: 1 }}>
+            {percent(card.completion.fraction)}
+          </Typography>
+        )}
+        <Typography
+          data-testid="done"
+          sx={card.completion.fraction === null ? { fontSize: 22, fontWeight: 620 } : { color: 'text.secondary' }}
+        >
+          {card.completion.text}
         </Typography>
       </Box>
       <SessionStrip size="large" segments={card.strip} label="Planned and done" />
@@ -88,8 +91,6 @@ export function SessionPage() {
     </>
   );
 }
-
-const round = (n: number) => Math.round(n * 10) / 10;
 
 function Segments({ session }: { session: Session }) {
   return (
@@ -144,7 +145,8 @@ function Segments({ session }: { session: Session }) {
 
 function inWords(done: Schemas['SegmentCompletion']): string {
   const parts = [
-    done.outcome ? `${outcomes[done.outcome]}${done.ticked ? ' (ticked)' : ''}` : '',
+    done.outcome ? outcomes[done.outcome] : '',
+    done.isReported ? 'reported without scores' : '',
     done.howMuchUnknown ? 'how much unknown' : '',
     done.balls === null ? '' : count(done.balls, 'ball'),
     done.seconds > 0 ? `${Math.floor(done.seconds / 60)}:${String(done.seconds % 60).padStart(2, '0')} min` : '',

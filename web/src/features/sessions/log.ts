@@ -6,9 +6,13 @@ export type EntryOf<K extends Entry['kind']> = Extract<Entry, { kind: K }>;
 /** An entry before it has its number; its time is now unless it says another. */
 export type NewEntry = { [K in Entry['kind']]: Omit<EntryOf<K>, 'sequence' | 'at'> & { at?: string } }[Entry['kind']];
 
+export type Tap = EntryOf<'settled'> | EntryOf<'counted'> | EntryOf<'answered'>;
+
 export interface SegmentState {
   balls: number | null;
   outcome: Schemas['SegmentOutcome'] | null;
+  /** What was said of how much was done, where that was asked. */
+  percent: number | null;
   seconds: number;
 }
 
@@ -34,8 +38,8 @@ export interface LogState {
   trim: EntryOf<'trimmed'> | null;
   /** The inputs of each segment's drill that stand. */
   inputs: Record<string, DrillInput[]>;
-  /** The last settled or counted entry that still stands: what "undo" takes back. */
-  undoable: EntryOf<'settled'> | EntryOf<'counted'> | null;
+  /** The last tap that still stands, an answer, a ball or the end of a segment: what "undo" takes back. */
+  undoable: Tap | null;
 }
 
 /** The inputs with other tags on one attempt: on its last input, and off all others of it. */
@@ -44,7 +48,7 @@ const withTags = (inputs: DrillInput[], attempt: number, tags: DrillInput['tags'
   return inputs.map((i) => (i.attempt !== attempt ? i : { ...i, tags: i === last ? tags : null }));
 };
 
-const untouched: SegmentState = { balls: null, outcome: null, seconds: 0 };
+const untouched: SegmentState = { balls: null, outcome: null, percent: null, seconds: 0 };
 
 /**
  * Walks a log's entries to what the phone shows while practising. The server reads the same entries with the job's own rules;
@@ -66,6 +70,7 @@ export function walk(entries: readonly Entry[]): LogState {
     inputs: {},
     undoable: null,
   };
+  const taps: Tap[] = [];
   const segment = (id: string) => (state.segments[id] ??= { ...untouched });
   const advance = (at: string) => {
     if (!state.running) return;
@@ -98,20 +103,23 @@ export function walk(entries: readonly Entry[]): LogState {
       case 'counted': {
         const counted = segment(entry.segmentId);
         counted.balls = Math.max(0, (counted.balls ?? 0) + entry.balls);
-        state.undoable = entry;
+        taps.push(entry);
         break;
       }
       case 'answered':
         segment(entry.segmentId);
         (state.inputs[entry.segmentId] ??= []).push(entry.input);
+        taps.push(entry);
         break;
       case 'attemptDropped':
         state.inputs[entry.segmentId] = withoutLastAttempt(state.inputs[entry.segmentId] ?? []);
+        dropTaps(taps, entry.segmentId, state.inputs[entry.segmentId]?.length ?? 0);
         break;
       case 'settled':
         if (state.running?.segmentId === entry.segmentId) stop();
         segment(entry.segmentId).outcome = entry.outcome;
-        state.undoable = entry;
+        segment(entry.segmentId).percent = entry.percent ?? null;
+        taps.push(entry);
         break;
       case 'pain':
         state.pain.push(entry);
@@ -153,7 +161,19 @@ export function walk(entries: readonly Entry[]): LogState {
         break;
     }
   }
+  state.undoable = taps.at(-1) ?? null;
   return state;
+}
+
+/** An attempt that was dropped took its answers with it: only the first so many of the segment's stand. */
+function dropTaps(taps: Tap[], segmentId: string, standing: number) {
+  let seen = 0;
+  for (let i = 0; i < taps.length; i++) {
+    const tap = taps[i];
+    if (tap?.kind !== 'answered' || tap.segmentId !== segmentId) continue;
+    seen += 1;
+    if (seen > standing) taps.splice(i--, 1);
+  }
 }
 
 export const stateOf = (log: LogState, segmentId: string): SegmentState => log.segments[segmentId] ?? untouched;

@@ -54,7 +54,7 @@ export function MyWeekPage() {
       </PageHeading>
       {completion.fraction !== null && (
         <Typography sx={{ color: 'text.secondary' }}>
-          {percent(completion.fraction)} done: {Math.round(completion.doneMinutes)} of {completion.plannedMinutes} min
+          {percent(completion.fraction)} done: {completion.text}
           {isThisWeek && dueInWords(completion) && `. ${dueInWords(completion)}`}
         </Typography>
       )}
@@ -211,12 +211,14 @@ function SessionItem({ session, today, here, days }: ItemProps) {
         <Box component="span" sx={{ ml: 'auto' }}>
           {isOverHere
             ? 'done here, not sent yet'
+            : session.status === 'endedByPain'
+              ? session.completion.text
             : session.excuse
               ? `excused: ${excuses[session.excuse].toLowerCase()}`
               : statuses[session.status]}
           {!isOverHere &&
             session.hasLog &&
-            session.status !== 'endedByPain' &&
+            session.status !== 'underWay' &&
             session.completion.fraction !== null &&
             ` ${percent(session.completion.fraction)}`}
         </Box>

@@ -53,8 +53,7 @@ function OneWeek(props: DeskProps) {
         <Typography variant="h2">{titleOf(sheet)}</Typography>
         {one && one.completion.fraction !== null && (
           <Typography data-testid="week-completion" sx={{ color: 'text.secondary' }}>
-            {percent(one.completion.fraction)} done: {Math.round(one.completion.doneMinutes)} of{' '}
-            {one.completion.plannedMinutes} min
+            {percent(one.completion.fraction)} done: {one.completion.text}
             {week === thisWeek && dueInWords(one.completion) && `. ${dueInWords(one.completion)}`}
           </Typography>
         )}

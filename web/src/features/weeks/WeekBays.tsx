@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Schemas } from '../../api/client';
-import { count, excuses, minutes, percent, requirements, statuses, weekdays } from '../../ui/format';
+import { excuses, minutes, percent, requirements, statuses, weekdays } from '../../ui/format';
 import { weekdayOf } from '../../ui/weekdays';
 import { columnOf, columns, dayOf, markOf, type Card, type Row } from './sheet';
 import { SessionChip, worstOf } from './SessionChip';
@@ -151,18 +151,15 @@ function stateInWords(card: Card): string {
     card.changedAfterPublishing && 'moved',
     card.fromTwoDevices && 'from two devices',
     card.keptAfterTakenOut && 'had been taken out',
-    card.tickedSegments > 0 && `${count(card.tickedSegments, 'segment')} ticked`,
     card.howMuchUnknown > 0 && 'part done, how much unknown',
   ]
     .filter((word) => word !== false)
     .map((word) => `, ${word}`)
     .join('');
-  const done = minutes(Math.round(card.completion.doneMinutes));
-  const planned = minutes(card.completion.plannedMinutes);
-  if (card.status === 'endedByPain') return `${extra}ended by pain after ${done} of ${minutes(card.minutes)}${changed}`;
+  if (card.status === 'endedByPain') return `${extra}${card.completion.text}${changed}`;
   if (card.excuse) return `${extra}excused: ${excuses[card.excuse].toLowerCase()}`;
   if (card.hasLog && card.completion.fraction !== null)
-    return `${extra}${statuses[card.status]}, ${percent(card.completion.fraction)} of ${planned}${changed}`;
+    return `${extra}${statuses[card.status]}, ${percent(card.completion.fraction)}, ${card.completion.text}${changed}`;
   return `${extra}${statuses[card.status]}, ${minutes(card.minutes)}${changed}`;
 }
 
