@@ -79,7 +79,7 @@ internal sealed class DemoHistory
         _clock = new TurnedClock(clock);
         _students = new StudentService(db, _clock);
         _rounds = new RoundService(db, _clock);
-        _standings = new StandingService(db, new ResultHistory(db));
+        _standings = new StandingService(db, new ResultHistory(db), _clock);
         var log = new SecurityLog(db, _clock, new HttpContextAccessor(), _students);
         _files = new StudentFileService(db, _clock, _rounds, new NoStandings(), log);
         _places = new PlaceService(db, _clock);
@@ -87,7 +87,7 @@ internal sealed class DemoHistory
         _drills = new DrillService(db, _clock, _files);
         _plans = new PlanService(db, _clock);
         var pain = new PainService(db, _files);
-        var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain));
+        var contexts = new PlanContextService(db, _clock, new PracticeHistoryService(db, pain, _clock));
         _reader = new SessionLogReader(db);
         _logs = new SessionLogService(
             db,

@@ -71,6 +71,27 @@ public sealed record GoalProgress(
     /// <summary>Fewer attempts or balls than this judge no goal. [own default]</summary>
     public const int FewestAttempts = 10;
 
+    /// <summary>Where it stands, without whether its day is past: that depends on the day on which it is read.</summary>
+    [JsonIgnore]
+    public Message Standing { get; init; } = Said;
+
+    /// <summary>
+    /// What changed since the start, in words: a start and a present value with intervals are compared with each other first. Null
+    /// where one of them has none.
+    /// </summary>
+    [JsonIgnore]
+    public Message? ChangeSaid { get; init; }
+
+    /// <summary>Whether that leaves out "no change".</summary>
+    public bool ChangedClearly { get; init; }
+
+    /// <summary>The same in English; null where nothing is to be said.</summary>
+    public string? ChangeText => ChangeSaid?.In();
+
+    /// <summary>Where it goes, in English; null where a clear change since the start says more than results too few to tell.</summary>
+    public string? TrendText =>
+        Trend is null || (ChangedClearly && Trend.Verdict is TrendVerdict.TooFew or TrendVerdict.NotClear) ? null : Trend.Text;
+
     /// <summary>Where it stands, in English.</summary>
     public string Text => Said.In();
 
@@ -113,9 +134,11 @@ public sealed record GoalProgress(
         var now = Pooled(goal, [.. solid.TakeLast(Together)]);
         var state = StateOf(goal, now);
         var trend = CurveTrend.Of(dots, figure);
+        var (changedClearly, changeSaid) = ChangeOf(goal, start, now, figure);
         var (forecast, forecastSaid) = state is GoalState.Met or GoalState.PerhapsMet
             ? (null, null)
-            : ForecastOf(goal, now, trend, today);
+            : ForecastOf(goal, now, trend, today, changedClearly);
+        var standing = Say(goal, state, now, figure);
         return new GoalProgress(
             goal,
             state,
@@ -125,9 +148,14 @@ public sealed record GoalProgress(
             dots,
             trend,
             forecast,
-            Overdue(goal, state, Say(goal, state, now, figure), today),
+            Overdue(goal, state, standing, today),
             forecastSaid
-        );
+        )
+        {
+            Standing = standing,
+            ChangeSaid = changeSaid,
+            ChangedClearly = changedClearly,
+        };
     }
 
     /// <summary>
@@ -207,6 +235,36 @@ public sealed record GoalProgress(
         return ResultsTogether.Of(last, goal.Measure, r => ValueIn(goal, r)!.Value);
     }
 
+    /// <summary>
+    /// The present value set beside the start where both have an interval. Sources: shares as Newcombe, Stat Med 17 (1998) 873,
+    /// hybrid score; means by Welch's interval where the balls behind both are known, Biometrika 34 (1947) 28.
+    /// </summary>
+    private static (bool IsClear, Message? Said) ChangeOf(FocusQuantity goal, GoalPoint? start, GoalPoint now, MeasureKind figure)
+    {
+        if (start is not { Doubt: { } before } || now.Doubt is not { } after)
+            return (false, null);
+        var isShare = figure.Unit == "%";
+        var difference =
+            !isShare && start.Count is >= 2 and { } few && now.Count is >= 2 and { } many
+                ? Interval.Welch((now.Value, after, many), (start.Value, before, few))
+                : Interval.OfDifference((now.Value, after), (start.Value, before));
+        var unit = isShare ? " points" : Written.Unit(figure.Unit);
+        string Signed(double number) => (number > 0 ? "+" : "") + Written.Number(number, figure.Decimals);
+        var by = Signed(now.Value - start.Value);
+        var (low, high) = (Signed(difference.Low), Signed(difference.High));
+        if (!difference.LeavesOutZero)
+            return (false, ProgressSentences.NotChanged.Of(low, high, unit));
+        var (was, isNow) = (Math.Abs(goal.OutsideBy(start.Value)), Math.Abs(goal.OutsideBy(now.Value)));
+        return (
+            true,
+            (
+                isNow < was ? ProgressSentences.ChangedTowards
+                : isNow > was ? ProgressSentences.ChangedAway
+                : ProgressSentences.Changed
+            ).Of(by, unit, low, high)
+        );
+    }
+
     private static GoalState StateOf(FocusQuantity goal, GoalPoint now) =>
         now.Count < FewestAttempts ? GoalState.TooFew
         : !goal.Contains(now.Value) ? GoalState.OnTheWay
@@ -249,7 +307,7 @@ public sealed record GoalProgress(
             : ProgressSentences.ValueAlone.Of(Written.Number(point.Value, figure.Decimals), Written.Unit(figure.Unit));
 
     private static Message Overdue(FocusQuantity goal, GoalState state, Message said, DateOnly today) =>
-        goal.By < today && state is GoalState.OnTheWay or GoalState.TooFew ? ProgressSentences.GoalOverdue.Of(said) : said;
+        goal.By < today && state is not (GoalState.Met or GoalState.NotMeasured) ? ProgressSentences.GoalOverdue.Of(said) : said;
 
     /// <summary>
     /// The way left at the pace of the trend, with its interval; nothing is foretold from a trend that is not clear.
@@ -258,11 +316,15 @@ public sealed record GoalProgress(
         FocusQuantity goal,
         GoalPoint now,
         CurveTrend trend,
-        DateOnly today
+        DateOnly today,
+        bool changedClearly
     )
     {
         if (trend.Verdict is TrendVerdict.TooFew or TrendVerdict.NotClear)
-            return (null, ProgressSentences.ForecastNone.Of(trend.Said));
+            return (
+                null,
+                changedClearly ? ProgressSentences.ForecastUnsteady.Of() : ProgressSentences.ForecastNone.Of(trend.Said)
+            );
         var way = -goal.OutsideBy(now.Value);
         if (way * trend.AWeek!.Value <= 0)
             return (null, ProgressSentences.ForecastAway.Of());

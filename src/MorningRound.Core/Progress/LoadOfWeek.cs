@@ -19,14 +19,20 @@ public sealed record LoadOfWeek(IsoWeek Week, double Load, double? Usual, double
     /// <param name="sessions">Sessions in any order, from <see cref="WeeksBefore"/> weeks before the first on.</param>
     /// <param name="first">The first week.</param>
     /// <param name="weeks">How many.</param>
-    public static IReadOnlyList<LoadOfWeek> Of(IReadOnlyCollection<LoadedSession> sessions, IsoWeek first, int weeks) =>
+    /// <param name="today">The day, by which a week is finished or not.</param>
+    public static IReadOnlyList<LoadOfWeek> Of(
+        IReadOnlyCollection<LoadedSession> sessions,
+        IsoWeek first,
+        int weeks,
+        DateOnly today
+    ) =>
         [
             .. Enumerable
                 .Range(0, weeks)
                 .Select(first.Plus)
                 .Select(week =>
                 {
-                    var load = Sessions.Load.Of(sessions, week.Monday);
+                    var load = Sessions.Load.Of(sessions, week.Monday, today);
                     return new LoadOfWeek(week, load.ThisWeek, load.MeanBefore, load.Ratio, load.Band);
                 }),
         ];

@@ -86,7 +86,7 @@ internal static class ProgressSentences
         "Now {0}: {1} from the band, though it may be there already."
     );
     public static readonly Sentence GoalAway = new("progress.goalAway", "Now {0}: {1} from the band.");
-    public static readonly Sentence GoalOverdue = new("progress.goalOverdue", "{0} The day that was set is past.");
+    public static readonly Sentence GoalOverdue = new("progress.goalOverdue", "{0} Past due date.");
     public static readonly Sentence ForecastIn = new(
         "progress.forecastIn",
         "As it goes, the band is reached in about {0} weeks, somewhere from {1} to {2}."
@@ -96,6 +96,26 @@ internal static class ProgressSentences
         "As it goes, the band is reached in about {0} weeks, and not before {1}."
     );
     public static readonly Sentence ForecastAway = new("progress.forecastAway", "As it goes, it moves away from the band.");
+    public static readonly Sentence ChangedTowards = new(
+        "progress.changedTowards",
+        "Clear change towards the goal since the start: {0}{1} (likely {2} to {3})."
+    );
+    public static readonly Sentence ChangedAway = new(
+        "progress.changedAway",
+        "Clear change away from the goal since the start: {0}{1} (likely {2} to {3})."
+    );
+    public static readonly Sentence Changed = new(
+        "progress.changed",
+        "Clear change since the start: {0}{1} (likely {2} to {3})."
+    );
+    public static readonly Sentence NotChanged = new(
+        "progress.notChanged",
+        "No clear change since the start yet ({0} to {1}{2})."
+    );
+    public static readonly Sentence ForecastUnsteady = new(
+        "progress.forecastUnsteady",
+        "No date yet: the results don't come at a steady pace."
+    );
     public static readonly Sentence ForecastNone = new("progress.forecastNone", "When it is there cannot be said: {0}");
     public static readonly Sentence InTime = new("progress.inTime", "{0} That is in time for the day that was set.");
     public static readonly Sentence TooLate = new("progress.tooLate", "{0} That is after the day that was set.");

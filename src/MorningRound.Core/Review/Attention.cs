@@ -174,7 +174,7 @@ public sealed record Attention(IReadOnlyList<ReasonToStop> Reasons)
             );
         }
 
-        foreach (var result in OfResults(facts.Standing))
+        foreach (var result in OfResults(facts.Standing?.On(today), today))
             yield return result;
         if (facts.KeptAfterTakenOutOn is { } kept && kept.Plus(NoteDays) >= today)
         {
@@ -253,15 +253,19 @@ public sealed record Attention(IReadOnlyList<ReasonToStop> Reasons)
         }
     }
 
-    private static IEnumerable<ReasonToStop> OfResults(Standing? standing)
+    private static IEnumerable<ReasonToStop> OfResults(Standing? standing, DateOnly today)
     {
         if (standing is null)
             yield break;
-        if (standing.Goal is { State: GoalState.Met or GoalState.PerhapsMet } goal)
+        if (standing.Goal is { State: GoalState.Met or GoalState.PerhapsMet } goal && Standing.IsRecent(goal.MeasuredOn, today))
         {
             yield return Stop(
                 AttentionReason.GoalMet,
-                (goal.State == GoalState.Met ? ReviewSentences.GoalMet : ReviewSentences.GoalPerhapsMet).Of(),
+                (
+                    goal.State == GoalState.Met ? ReviewSentences.GoalMet
+                    : goal.IsOverdueOn(today) ? ReviewSentences.GoalPastDue
+                    : ReviewSentences.GoalPerhapsMet
+                ).Of(),
                 ReviewSentences.Said.Of(goal.Text)
             );
         }

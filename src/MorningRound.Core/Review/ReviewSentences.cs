@@ -14,7 +14,8 @@ internal static class ReviewSentences
     public static readonly Sentence Asked = new("review.asked", "waits for an answer since {0}");
     public static readonly Sentence Missed = new("review.missed", "missed {0}");
     public static readonly Sentence GoalMet = new("review.goalMet", "goal met");
-    public static readonly Sentence GoalPerhapsMet = new("review.goalPerhapsMet", "goal in reach");
+    public static readonly Sentence GoalPerhapsMet = new("review.goalPerhapsMet", "close to goal");
+    public static readonly Sentence GoalPastDue = new("review.goalPastDue", "goal past its due date");
     public static readonly Sentence Plateau = new("review.plateau", "“{0}” stands still");
     public static readonly Sentence NoResult = new("review.noResult", "works, and nothing rises");
     public static readonly Sentence Behind = new("review.behind", "{0:0} of {1} min due");

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
@@ -17,7 +18,8 @@ namespace MorningRound.Core.Review;
 /// <param name="Least">The lower end of the band; null where it has none.</param>
 /// <param name="Most">The upper end of the band; null where it has none.</param>
 /// <param name="By">The day by which it should be there; null where none was named.</param>
-/// <param name="Text">Where it stands, in words.</param>
+/// <param name="Text">Where it stands, in words; whether its day is past depends on the day on which it is read.</param>
+/// <param name="MeasuredOn">The day of the last result that feeds it; null where nothing was measured, or that was not kept.</param>
 public sealed record GoalStanding(
     string What,
     string Unit,
@@ -28,9 +30,13 @@ public sealed record GoalStanding(
     double? Least,
     double? Most,
     DateOnly? By,
-    string Text
+    string Text,
+    DateOnly? MeasuredOn = null
 )
 {
+    /// <summary>Whether its day is past and it is not surely met.</summary>
+    public bool IsOverdueOn(DateOnly today) => By < today && State is not (GoalState.Met or GoalState.NotMeasured);
+
     /// <summary>What of a goal's progress a squad shows.</summary>
     public static GoalStanding Of(GoalProgress progress) =>
         new(
@@ -43,18 +49,25 @@ public sealed record GoalStanding(
             progress.Goal.Least,
             progress.Goal.Most,
             progress.Goal.By,
-            progress.Text
+            progress.Standing.In(),
+            progress.Dots.Count == 0 ? null : progress.Dots.Max(d => d.Day)
         );
 }
 
 /// <summary>A drill that was held for weeks and is no better.</summary>
 /// <param name="Drill">The drill.</param>
 /// <param name="Text">Since when, and by what numbers.</param>
-public sealed record PlateauStanding(string Drill, string Text);
+/// <param name="LastOn">The day of its last result; null in what was written before that was kept.</param>
+public sealed record PlateauStanding(string Drill, string Text, DateOnly? LastOn = null);
+
+/// <summary>How much of a week was done.</summary>
+/// <param name="Monday">The week's Monday.</param>
+/// <param name="Share">0 to 1; null where nothing counted.</param>
+public sealed record WeekShare(DateOnly Monday, double? Share);
 
 /// <summary>
 /// What a student's last results add up to, in few enough figures to look at a whole squad. Worked out anew whenever a session is
-/// finished or the goal changes, and kept.
+/// finished or the goal changes, and kept with the days that it depends on: read it through <see cref="On"/>.
 /// </summary>
 public sealed record Standing
 {
@@ -62,6 +75,8 @@ public sealed record Standing
     private const double HonestFrom = 0.8;
 
     private const int DaysHeld = 28;
+
+    private const int Weeks = 4;
 
     /// <summary>The goal; null where the focus has no number.</summary>
     public GoalStanding? Goal { get; init; }
@@ -75,8 +90,15 @@ public sealed record Standing
     /// <summary>Those that go the better way.</summary>
     public int BetterDrills { get; init; }
 
-    /// <summary>How much of the last four whole weeks was done, 0 to 1; null where nothing counted in one of them.</summary>
-    public double? DoneShare { get; init; }
+    /// <summary>How much was done of the weeks up to that in which it was worked out, that one as far as it had come.</summary>
+    public IReadOnlyList<WeekShare> DoneShares { get; init; } = [];
+
+    /// <summary>
+    /// How much of the last four whole weeks was done, 0 to 1; null where nothing counted in one of them, and where one of them is
+    /// not known.
+    /// </summary>
+    [JsonIgnore]
+    public double? DoneShare { get; private init; }
 
     /// <summary>The Monday of the week in which it was worked out.</summary>
     public DateOnly Monday { get; init; }
@@ -93,15 +115,13 @@ public sealed record Standing
     /// <summary>What results add up to on a day.</summary>
     /// <param name="quantity">The goal; null without one.</param>
     /// <param name="results">The results of the last months, in any order.</param>
-    /// <param name="doneShares">
-    /// How much of each of the last four whole weeks was done; null for a week of which nothing counted.
-    /// </param>
+    /// <param name="doneShares">How much was done of this week so far and of the four before it.</param>
     /// <param name="loadRatio">This week's load over the mean of the four before; null with too little history.</param>
     /// <param name="today">The day.</param>
     public static Standing Of(
         FocusQuantity? quantity,
         IReadOnlyCollection<DatedResult> results,
-        IReadOnlyCollection<double?> doneShares,
+        IReadOnlyList<WeekShare> doneShares,
         double? loadRatio,
         DateOnly today
     )
@@ -113,11 +133,39 @@ public sealed record Standing
             Plateau = PlateauIn(results, today),
             JudgedDrills = trends.Count,
             BetterDrills = trends.Count(c => c.Trend.IsBetter == true),
-            DoneShare = doneShares.Count == 0 || doneShares.Any(s => s is null) ? null : doneShares.Average(),
+            DoneShares = doneShares,
             Monday = IsoWeek.Of(today).Monday,
             LoadRatio = loadRatio,
+        }.On(today);
+    }
+
+    /// <summary>
+    /// The standing as it is on a day. It was worked out on an earlier one, and what nothing was heard of since says nothing any
+    /// more: weeks that are not known, a drill without a result for four weeks, a goal whose day is past.
+    /// </summary>
+    public Standing On(DateOnly today)
+    {
+        var week = IsoWeek.Of(today);
+        var shares = Enumerable
+            .Range(1, Weeks)
+            .Select(back => DoneShares.FirstOrDefault(s => s.Monday == week.Plus(-back).Monday)?.Share)
+            .ToList();
+        return this with
+        {
+            DoneShare = shares.Any(s => s is null) ? null : shares.Average(),
+            Plateau = IsRecent(Plateau?.LastOn, today) ? Plateau : null,
+            Goal =
+                Goal is { } goal && goal.IsOverdueOn(today)
+                    ? goal with
+                    {
+                        Text = ProgressSentences.GoalOverdue.Of(goal.Text).In(),
+                    }
+                    : Goal,
         };
     }
+
+    /// <summary>Whether something was measured in the last four weeks.</summary>
+    internal static bool IsRecent(DateOnly? day, DateOnly today) => day is { } on && today.DayNumber - on.DayNumber < DaysHeld;
 
     /// <summary>The comparable results held longest whose last two are no better than their first two.</summary>
     private static PlateauStanding? PlateauIn(IEnumerable<DatedResult> results, DateOnly today) =>
@@ -136,6 +184,10 @@ public sealed record Standing
             .Select(g => (Held: g[^1].Day.DayNumber - g[0].Day.DayNumber, Results: g))
             .Where(g => WeekJudgement.StandsStill(g.Results))
             .OrderByDescending(g => g.Held)
-            .Select(g => new PlateauStanding(g.Results[0].Result.Drill, WeekJudgement.StandstillInWords(g.Results).In()))
+            .Select(g => new PlateauStanding(
+                g.Results[0].Result.Drill,
+                WeekJudgement.StandstillInWords(g.Results).In(),
+                g.Results[^1].Day
+            ))
             .FirstOrDefault();
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using MorningRound.Core.Drills;
+using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Progress;
 using MorningRound.Core.Wording;
@@ -98,6 +99,9 @@ public sealed record Suggestion(
     [property: JsonIgnore] Message Said
 )
 {
+    /// <summary>What the figures of the evidence measure; null where there is no evidence.</summary>
+    public MeasureKind? Measure { get; init; }
+
     /// <summary>What is suggested.</summary>
     public SuggestionKind Kind => Change.Kind;
 

@@ -4,6 +4,7 @@ using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Progress;
+using MorningRound.Core.Statistics;
 using MorningRound.Core.Students;
 using MorningRound.Core.Weeks.Tailoring;
 using MorningRound.Core.Wording;
@@ -110,34 +111,37 @@ public static class WeekJudgement
     /// Whether comparable results, oldest first, were held for four weeks and the best of the last two is no better than the best
     /// of the first two.
     /// </summary>
-    internal static bool StandsStill(IReadOnlyList<DatedResult> comparable) =>
-        comparable.Count >= 4
-        && comparable[^1].Day.DayNumber - comparable[0].Day.DayNumber >= DaysHeld
-        && comparable[0].Result.Leading.Better switch
+    internal static bool StandsStill(IReadOnlyList<DatedResult> comparable, MeasureKind? measure = null)
+    {
+        if (comparable.Count < 4 || comparable[^1].Day.DayNumber - comparable[0].Day.DayNumber < DaysHeld)
+            return false;
+        var kind = measure ?? comparable[0].Result.Leading;
+        if (comparable.Any(r => r.Result.Values.GetValueOrDefault(kind.Name) is null))
+            return false;
+        return kind.Better switch
         {
-            Better.Higher => Best(comparable.TakeLast(2)) <= Best(comparable.Take(2)),
-            Better.Lower => Best(comparable.TakeLast(2)) >= Best(comparable.Take(2)),
+            Better.Higher => Best(comparable.TakeLast(2), kind) <= Best(comparable.Take(2), kind),
+            Better.Lower => Best(comparable.TakeLast(2), kind) >= Best(comparable.Take(2), kind),
             _ => false,
         };
+    }
 
     /// <summary>The same in words, with its numbers.</summary>
-    internal static Message StandstillInWords(IReadOnlyList<DatedResult> comparable)
+    internal static Message StandstillInWords(IReadOnlyList<DatedResult> comparable, MeasureKind? measure = null)
     {
-        var leading = comparable[0].Result.Leading;
+        var kind = measure ?? comparable[0].Result.Leading;
         return ReviewSentences.NoBetter.Of(
             (comparable[^1].Day.DayNumber - comparable[0].Day.DayNumber) / 7,
-            Written.Number(Best(comparable.TakeLast(2)), leading.Decimals),
-            Written.Unit(leading.Unit),
-            Written.Number(Best(comparable.Take(2)), leading.Decimals)
+            Written.Number(Best(comparable.TakeLast(2), kind), kind.Decimals),
+            Written.Unit(kind.Unit),
+            Written.Number(Best(comparable.Take(2), kind), kind.Decimals)
         );
     }
 
-    private static double Best(IEnumerable<DatedResult> results)
+    private static double Best(IEnumerable<DatedResult> results, MeasureKind kind)
     {
-        var all = results.ToList();
-        return all[0].Result.Leading.Better == Better.Lower
-            ? all.Min(r => r.Result.Value!.Value)
-            : all.Max(r => r.Result.Value!.Value);
+        var values = results.Select(r => r.Result.Values[kind.Name]!.Value);
+        return kind.Better == Better.Lower ? values.Min() : values.Max();
     }
 
     /// <summary>
@@ -404,9 +408,9 @@ public static class WeekJudgement
 
         private Suggestion? Swap(IReadOnlyList<DatedResult> comparable)
         {
-            if (!StandsStill(comparable))
+            if (!StandsStill(comparable, MeasureQuoted()))
                 return null;
-            var evidence = StandstillInWords(comparable);
+            var evidence = StandstillInWords(comparable, MeasureQuoted());
             return Nearest(_ => true) is { } other
                 ? Bringing(other, SuggestionKind.Swap, comparable, ReviewSentences.Swap.Of(Named, evidence, other.Drill.Name))
                 : Say(SuggestionKind.Hold, comparable, ReviewSentences.NothingToSwap.Of(Named, evidence));
@@ -487,9 +491,24 @@ public static class WeekJudgement
                 },
                 Drill.Name,
                 "",
-                [.. evidence.Select(r => CurveDot.Of(r, r.Result.Value!.Value, r.Result.Doubt, 0))],
+                [.. evidence.Where(r => ValueOf(r) is not null).Select(r => CurveDot.Of(r, ValueOf(r)!.Value, DoubtOf(r), 0))],
                 Debriefed(said)
-            );
+            )
+            {
+                Measure = MeasureQuoted(),
+            };
+
+        /// <summary>What is quoted of a result: the measure that the goal is on, or without a goal the leading figure.</summary>
+        private MeasureKind MeasureQuoted() =>
+            Goal is { } goal && Protocol.GoalMeasures.FirstOrDefault(m => m.Name == goal.Measure) is { } asked
+                ? asked
+                : Protocol.MeasureKinds[0];
+
+        private double? ValueOf(DatedResult result) => result.Result.Values.GetValueOrDefault(MeasureQuoted().Name);
+
+        /// <summary>Only the leading figure has a doubt of its own.</summary>
+        private Interval? DoubtOf(DatedResult result) =>
+            MeasureQuoted().Name == result.Result.Leading.Name ? result.Result.Doubt : null;
 
         /// <summary>With what the last competition showed of its part of the game, where that was said.</summary>
         private Message Debriefed(Message said) =>

@@ -10,7 +10,7 @@ namespace MorningRound.Core.Sessions;
 public sealed record LoadedSession(DateOnly Day, double Minutes, int? Effort);
 
 /// <summary>
-/// Load: effort (0–10) × minutes, this week against the mean of the four weeks before it. Nothing is said with fewer than four
+/// Load: effort (0–10) × minutes, this week against the mean of the last four finished weeks. Nothing is said with fewer than four
 /// weeks of history. Coaching is not medicine; this is a reason to look, not a finding about a body.
 /// </summary>
 /// <remarks>
@@ -24,7 +24,7 @@ public sealed record Load
     /// <summary>Effort × minutes of the week so far.</summary>
     public required double ThisWeek { get; init; }
 
-    /// <summary>The mean of the four weeks before; null with less history.</summary>
+    /// <summary>The mean of the last four finished weeks before it; null with less history.</summary>
     public required double? MeanBefore { get; init; }
 
     /// <summary>The student's mean effort over those weeks and this one; null where nothing was rated.</summary>
@@ -36,12 +36,18 @@ public sealed record Load
     /// <summary>The band of that ratio; null without one.</summary>
     public LoadBand? Band => ForPlanning()?.Band;
 
-    /// <summary>Adds up a student's sessions. A session without a rating counts with the student's mean effort.</summary>
+    /// <summary>
+    /// Adds up a student's sessions. A session without a rating counts with the student's mean effort. A week that is not over
+    /// yet is in no mean: next week is set against the same four finished weeks as this one.
+    /// </summary>
     /// <param name="sessions">Sessions in any order; those after the week do not count.</param>
     /// <param name="monday">The Monday of the week in question.</param>
-    public static Load Of(IReadOnlyCollection<LoadedSession> sessions, DateOnly monday)
+    /// <param name="today">The day: weeks that end before it are finished.</param>
+    public static Load Of(IReadOnlyCollection<LoadedSession> sessions, DateOnly monday, DateOnly today)
     {
-        var oldest = monday.Plus(-7 * Weeks);
+        var thisMonday = IsoWeek.Of(today).Monday;
+        var finished = monday < thisMonday ? monday : thisMonday;
+        var oldest = finished.Plus(-7 * Weeks);
         var counted = sessions.Where(s => s.Day >= oldest && s.Day < monday.Plus(7)).ToList();
         var efforts = counted.Where(s => s.Effort is not null).Select(s => (double)s.Effort!.Value).ToList();
         var mean = efforts.Count == 0 ? (double?)null : efforts.Average();
@@ -51,7 +57,7 @@ public sealed record Load
         return new Load
         {
             ThisWeek = Sum(monday, monday.Plus(7)),
-            MeanBefore = hasHistory ? Sum(oldest, monday) / Weeks : null,
+            MeanBefore = hasHistory ? Sum(oldest, finished) / Weeks : null,
             MeanEffort = mean,
         };
     }

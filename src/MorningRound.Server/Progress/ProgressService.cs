@@ -111,7 +111,8 @@ public sealed class ProgressService(
                                 )),
                         ],
                         first,
-                        weeks
+                        weeks,
+                        today
                     )
                     .Select(LoadOfWeekView.Of),
             ],

@@ -1,3 +1,4 @@
+using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using MorningRound.Core.Review;
@@ -78,7 +79,15 @@ internal sealed class ReviewMappings
         IEntityTypeConfiguration<ReviewStopRow>,
         IEntityTypeConfiguration<SuggestionDecisionRow>
 {
-    internal static DocumentFormat<Standing> StandingFormat { get; } = new("standing") { IsReadAgain = true };
+    /// <summary>A share of four weeks that does not say of which is not known any more a week later.</summary>
+    private static JsonNode WithoutUndatedShare(JsonNode content)
+    {
+        content.AsObject().Remove("doneShare");
+        return content;
+    }
+
+    internal static DocumentFormat<Standing> StandingFormat { get; } =
+        new("standing", WithoutUndatedShare) { IsReadAgain = true };
 
     internal static DocumentFormat<WeekChange> ChangeFormat { get; } = new("week-change");
 

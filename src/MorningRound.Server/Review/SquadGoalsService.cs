@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Review;
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
 
@@ -30,7 +31,7 @@ public sealed record SquadGoal(
 public sealed record SquadGoalsView(IReadOnlyList<SquadGoal> Rows, CountedStudents Counted);
 
 /// <summary>Who is where on their goal.</summary>
-public sealed class SquadGoalsService(MorningRoundDb db, StudentService students)
+public sealed class SquadGoalsService(MorningRoundDb db, StudentService students, DomainClock clock)
 {
     /// <summary>One query and a count, however many results there ever were.</summary>
     /// <param name="caller">A coach of the academy.</param>
@@ -39,6 +40,7 @@ public sealed class SquadGoalsService(MorningRoundDb db, StudentService students
     /// <param name="cancel">Ends the question.</param>
     public async Task<SquadGoalsView> GetAsync(Caller caller, Guid? squad, bool everybody, CancellationToken cancel)
     {
+        var today = clock.Today(caller.TimeZone);
         var (standings, members) = (db.Standings, db.SquadMembers);
         var rows = await (
             from student in students.LookedAfter(caller, everybody || squad is not null)
@@ -61,14 +63,15 @@ public sealed class SquadGoalsService(MorningRoundDb db, StudentService students
             .ToListAsync(cancel);
         return new SquadGoalsView(
             [
-                .. rows.Select(r => new SquadGoal(
-                    r.Id,
-                    r.Name,
-                    r.Standing?.Document.Goal,
-                    r.Standing?.Document.JudgedDrills ?? 0,
-                    r.Standing?.Document.BetterDrills ?? 0,
-                    r.Standing?.Document.DoneShare
-                )),
+                .. rows.Select(r => (r.Id, r.Name, Standing: r.Standing?.Document.On(today)))
+                    .Select(r => new SquadGoal(
+                        r.Id,
+                        r.Name,
+                        r.Standing?.Goal,
+                        r.Standing?.JudgedDrills ?? 0,
+                        r.Standing?.BetterDrills ?? 0,
+                        r.Standing?.DoneShare
+                    )),
             ],
             await students.CountAsync(caller, cancel)
         );

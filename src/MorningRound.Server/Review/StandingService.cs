@@ -3,6 +3,7 @@ using MorningRound.Core.Calendar;
 using MorningRound.Core.Review;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
+using MorningRound.Server.Hosting;
 using MorningRound.Server.Progress;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
@@ -11,9 +12,29 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Review;
 
 /// <summary>Keeps where each student stands, so that neither the tee line nor the squad's goals read results.</summary>
-public sealed class StandingService(MorningRoundDb db, ResultHistory history) : IStandings
+public sealed class StandingService(MorningRoundDb db, ResultHistory history, DomainClock clock) : IStandings
 {
     private const int Weeks = 4;
+
+    /// <summary>Works every standing out anew, after the rules behind them have changed.</summary>
+    public async Task RefreshAllAsync(CancellationToken cancel)
+    {
+        var students = await (
+            from student in db.Students.AsNoTracking()
+            join academy in db.Academies on student.AcademyId equals academy.Id
+            select new
+            {
+                student.AcademyId,
+                student.Id,
+                academy.TimeZone,
+            }
+        ).ToListAsync(cancel);
+        foreach (var one in students)
+        {
+            await RefreshAsync(one.AcademyId, one.Id, clock.Today(one.TimeZone), cancel);
+            db.ChangeTracker.Clear();
+        }
+    }
 
     public async Task RefreshAsync(Guid academyId, Guid studentId, DateOnly today, CancellationToken cancel)
     {
@@ -47,17 +68,18 @@ public sealed class StandingService(MorningRoundDb db, ResultHistory history) : 
             results,
             [
                 .. Enumerable
-                    .Range(1, Weeks)
-                    .Select(back =>
+                    .Range(0, Weeks + 1)
+                    .Select(back => new WeekShare(
+                        week.Plus(-back).Monday,
                         WeekCompletion
                             .Of(
                                 [.. sessions.Where(s => s.Monday == week.Plus(-back).Monday).Select(s => s.ToAssignedSession())],
                                 today
                             )
                             .Fraction
-                    ),
+                    )),
             ],
-            Load.Of(loads, week.Monday).Ratio,
+            Load.Of(loads, week.Monday, today).Ratio,
             today
         );
         var document = ReviewMappings.StandingFormat.Write(standing);

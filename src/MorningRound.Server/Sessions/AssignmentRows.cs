@@ -1,4 +1,5 @@
 using System.Linq.Expressions;
+using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using MorningRound.Core.Plans;
@@ -141,9 +142,18 @@ public sealed class PublishedSessionRow
 
 internal sealed class AssignmentMapping : IEntityTypeConfiguration<AssignmentRow>, IEntityTypeConfiguration<PublishedSessionRow>
 {
-    internal static DocumentFormat<SessionListing> ListingFormat { get; } = new("session-listing") { IsReadAgain = true };
+    /// <summary>Segments that were ticked off in seconds are reported ones since; what they come to is worked out anew.</summary>
+    private static JsonNode WithoutTicks(JsonNode content)
+    {
+        content.AsObject().Remove("tickedSegments");
+        return content;
+    }
 
-    internal static DocumentFormat<SessionFigures> FiguresFormat { get; } = new("session-figures") { IsReadAgain = true };
+    internal static DocumentFormat<SessionListing> ListingFormat { get; } =
+        new("session-listing", WithoutTicks) { IsReadAgain = true };
+
+    internal static DocumentFormat<SessionFigures> FiguresFormat { get; } =
+        new("session-figures", WithoutTicks) { IsReadAgain = true };
 
     internal static DocumentFormat<SessionNotes> NotesFormat { get; } = new("session-notes");
 

@@ -7,6 +7,7 @@ using MorningRound.Core.Plans.Checks;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
 using MorningRound.Server.Accounts;
+using MorningRound.Server.Hosting;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
@@ -14,7 +15,7 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Sessions;
 
 /// <summary>What was practised, as plans are checked against it and drafted from it.</summary>
-public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) : IPracticeHistory
+public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain, DomainClock clock) : IPracticeHistory
 {
     /// <summary>Four weeks before this one, and one more, which says that there is history.</summary>
     private const int DaysOfLoad = 42;
@@ -32,7 +33,9 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
         CancellationToken cancel
     )
     {
-        var oldest = day.Plus(-DaysOfLoad);
+        var today = clock.Today(caller.TimeZone);
+        // Weeks that are not over are in no mean, so that a later day looks back from this week.
+        var oldest = (today < day ? today : day).Plus(-DaysOfLoad);
         var logs = await db
             .SessionLogs.AsNoTracking()
             .Where(l => l.AcademyId == caller.AcademyId && l.StudentId == studentId && l.Day >= oldest && l.Day <= day)
@@ -40,7 +43,7 @@ public sealed class PracticeHistoryService(MorningRoundDb db, PainService pain) 
             .ToListAsync(cancel);
         return (
             OpenPain.HurtParts(file, await pain.OpenAsync(caller, studentId, file, cancel)),
-            Load.Of(logs, IsoWeek.Of(day).Monday).ForPlanning(),
+            Load.Of(logs, IsoWeek.Of(day).Monday, today < day ? today : day).ForPlanning(),
             logs.Count > 0 ? logs.Max(l => l.Day) : await LastBeforeAsync(caller, studentId, oldest, cancel)
         );
     }

@@ -22,10 +22,14 @@ public sealed class SquadLoads(MorningRoundDb db)
         Caller caller,
         IReadOnlyCollection<Guid> students,
         IsoWeek week,
+        DateOnly today,
         CancellationToken cancel
     )
     {
-        var (oldest, newest) = (week.Monday.Plus(-DaysOfLoad), week.Sunday);
+        // Weeks that are not over are in no mean, so that a later week looks back from this one.
+        var thisMonday = IsoWeek.Of(today).Monday;
+        var finished = week.Monday < thisMonday ? week.Monday : thisMonday;
+        var (oldest, newest) = (finished.Plus(-DaysOfLoad), week.Sunday);
         var all = db.SessionLogs.AsNoTracking().Where(l => l.AcademyId == caller.AcademyId && students.Contains(l.StudentId));
         // Two halves, each with an index of its own: as one condition the database would read every log.
         var rows = await all.Where(l => l.Day >= oldest && l.Day <= newest && l.Pain == null)
@@ -44,9 +48,9 @@ public sealed class SquadLoads(MorningRoundDb db)
                 g => g.Key,
                 g =>
                 {
-                    var before = g.Where(l => l.Day >= week.Monday.Plus(-7 * Weeks) && l.Day < week.Monday).ToList();
+                    var before = g.Where(l => l.Day >= finished.Plus(-7 * Weeks) && l.Day < finished).ToList();
                     return new PracticeLately(
-                        Load.Of([.. g.Select(l => new LoadedSession(l.Day, l.Minutes, l.Effort))], week.Monday),
+                        Load.Of([.. g.Select(l => new LoadedSession(l.Day, l.Minutes, l.Effort))], week.Monday, today),
                         before.Count == 0 ? null : before.Sum(l => l.Minutes) / Weeks,
                         [.. g.Where(l => l.Pain is not null).Select(l => new PainOnDay(l.Day, l.Pain!))]
                     );

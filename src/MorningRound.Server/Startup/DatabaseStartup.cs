@@ -3,6 +3,7 @@ using MorningRound.Core.Units;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.DataRights;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Review;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 
@@ -42,7 +43,8 @@ internal static class DatabaseStartup
         if (!await IsUpToDateAsync(db, cancel))
             await db.Database.MigrateAsync(cancel);
         // Asked at every start, because a start can be broken off between the two.
-        await CompletionRecount.RecountAsync(db, cancel);
+        if (await CompletionRecount.RecountAsync(db, cancel) > 0)
+            await provider.GetRequiredService<StandingService>().RefreshAllAsync(cancel);
         var archive = provider.GetRequiredService<IConfiguration>()["MORNING_ROUND_ACADEMY_FILE"];
         if (await db.Academies.AnyAsync(cancel))
         {

@@ -36,7 +36,7 @@ public sealed class WeekPlacingService(
         while (left.Count > 0)
         {
             var squad = await contexts.SquadAsync(caller, week.Monday, left, cancel);
-            var lately = await loads.OfAsync(caller, left, week, cancel);
+            var lately = await loads.OfAsync(caller, left, week, clock.Today(caller.TimeZone), cancel);
             var (before, after) = (week.Monday.Plus(-1), week.Sunday.Plus(1));
             var rows = await db
                 .Assignments.Where(a =>

@@ -68,7 +68,7 @@ public sealed class WeekSheetService(
             ))
             .ToListAsync(cancel);
         var standings = await programmes.StandingsAsync(caller, ids, week, cancel);
-        var lately = await loads.OfAsync(caller, ids, week, cancel);
+        var lately = await loads.OfAsync(caller, ids, week, clock.Today(caller.TimeZone), cancel);
         var byStudent = sessions.ToLookup(s => s.Listed.StudentId);
         var today = clock.Today(caller.TimeZone);
         // An empty squad says nothing of how many there are.
@@ -142,7 +142,7 @@ public sealed class WeekSheetService(
         if (students.Count > MostChecked)
             throw ApiProblemException.Invalid("students", $"At most {MostChecked} students in one call, please.");
         var squad = await contexts.SquadAsync(caller, week.Monday, students, cancel);
-        var lately = await loads.OfAsync(caller, students, week, cancel);
+        var lately = await loads.OfAsync(caller, students, week, clock.Today(caller.TimeZone), cancel);
         var losses = await history.LossesAsync(caller, students, week.Sunday, cancel);
         var lost = await rounds.LostAsync(caller, squad.ToDictionary(one => one.Id, one => one.Context.Level), cancel);
         var rows = await db

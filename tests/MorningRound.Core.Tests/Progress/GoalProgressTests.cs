@@ -137,10 +137,70 @@ public class GoalProgressTests
     [Fact]
     public void A_day_that_is_past_is_said() =>
         Assert.EndsWith(
-            "The day that was set is past.",
+            "Past due date.",
             GoalProgress.Of(Gate with { By = Day(10) }, [Made(0, 8, 20)], Day(11)).Text,
             StringComparison.Ordinal
         );
+
+    [Fact]
+    public void A_start_and_a_present_value_with_intervals_are_compared_before_any_trend()
+    {
+        // Began −4.1° (−4.8 to −3.4) from 12 balls, now −1.2° (−1.8 to −0.6) from 12. By hand: standard errors 0.7 and 0.6 over
+        // t(11) = 2.201: 0.318 and 0.273; together 0.419, Satterthwaite 21.5 degrees, t(21) = 2.080: 2.9 ± 0.87.
+        var start = Path with
+        {
+            Start = -4.1,
+            StartLow = -4.8,
+            StartHigh = -3.4,
+            StartCount = 12,
+            Least = -1,
+            Most = 1,
+        };
+        var deviation = 0.6 / StudentT.Quantile(0.975, 11) * Math.Sqrt(12);
+        var goal = GoalProgress.Of(start, [Measured(0, 12, -1.2, deviation)], Day(1));
+        Assert.True(goal.ChangedClearly);
+        Assert.Equal("Clear change towards the goal since the start: +2.9° (likely +2.0 to +3.8).", goal.ChangeText);
+        // "Too few results" below it would contradict that.
+        Assert.Null(goal.TrendText);
+        Assert.DoesNotContain("clear change yet", goal.ForecastText ?? "", StringComparison.OrdinalIgnoreCase);
+    }
+
+    [Fact]
+    public void Shares_are_compared_as_Newcombe_does()
+    {
+        // 48 of 80 at the start, 56 of 70 now: 0.0524 to 0.3339, Newcombe, Stat Med 17 (1998) 873.
+        var (low, high) = Rate.Wilson(48, 80);
+        var goal = GoalProgress.Of(
+            Gate with
+            {
+                Start = 60,
+                StartLow = 100 * low,
+                StartHigh = 100 * high,
+                StartCount = 80,
+            },
+            [Made(0, 28, 35), Made(7, 28, 35)],
+            Day(8)
+        );
+        Assert.Equal("Clear change towards the goal since the start: +20 points (likely +5 to +33).", goal.ChangeText);
+    }
+
+    [Fact]
+    public void Without_a_clear_difference_it_says_so_with_its_doubt()
+    {
+        var goal = GoalProgress.Of(
+            Gate with
+            {
+                Start = 60,
+                StartLow = 40,
+                StartHigh = 78,
+                StartCount = 25,
+            },
+            [Made(0, 13, 20)],
+            Day(1)
+        );
+        Assert.False(goal.ChangedClearly);
+        Assert.StartsWith("No clear change since the start yet (−", goal.ChangeText, StringComparison.Ordinal);
+    }
 }
 
 public class RepetitionForecastTests

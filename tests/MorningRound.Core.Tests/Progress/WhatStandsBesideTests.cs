@@ -104,7 +104,7 @@ public class WhatStandsBesideTests
             .Select(back => new LoadedSession(monday.AddDays(-7 * back), 60, 5))
             .Append(new LoadedSession(monday, 180, 5))
             .ToList();
-        var weeks = LoadOfWeek.Of(sessions, Week.Plus(-1), 2);
+        var weeks = LoadOfWeek.Of(sessions, Week.Plus(-1), 2, monday);
         Assert.Equal((300, LoadBand.Usual), (weeks[0].Load, weeks[0].Band));
         Assert.Equal((900, 3.0, LoadBand.Caution), (weeks[1].Load, weeks[1].Ratio, weeks[1].Band));
     }

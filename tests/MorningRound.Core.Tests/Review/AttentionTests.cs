@@ -1,4 +1,6 @@
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Golf;
+using MorningRound.Core.Progress;
 using MorningRound.Core.Review;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
@@ -143,8 +145,8 @@ public class AttentionTests
                 KeptAfterTakenOutOn = Today,
                 Standing = new Standing
                 {
-                    Plateau = new PlateauStanding("A drill", "held"),
-                    DoneShare = 0.9,
+                    Plateau = new PlateauStanding("A drill", "held", Today),
+                    DoneShares = Shares(0.9),
                     JudgedDrills = 2,
                 },
             },
@@ -174,11 +176,52 @@ public class AttentionTests
                 {
                     Standing = new Standing
                     {
-                        DoneShare = done,
+                        DoneShares = Shares(done),
                         JudgedDrills = judged,
                         BetterDrills = better,
                     },
                 }
             ) == AttentionReason.EffortWithoutResult
         );
+
+    private static WeekShare[] Shares(double share) =>
+        [.. Enumerable.Range(1, 4).Select(back => new WeekShare(IsoWeek.Of(Today).Plus(-back).Monday, share))];
+
+    [Fact]
+    public void Nine_weeks_later_the_same_standing_says_nothing_of_what_was_not_heard_since()
+    {
+        var standing = new Standing
+        {
+            DoneShares = Shares(0.9),
+            JudgedDrills = 2,
+            Plateau = new PlateauStanding("A drill", "held", Today),
+            Goal = new GoalStanding(
+                "start line",
+                "%",
+                GoalState.PerhapsMet,
+                null,
+                70,
+                null,
+                65,
+                null,
+                Today.AddDays(7),
+                "Now 70 %.",
+                Today
+            ),
+            LoadRatio = 2,
+            Monday = IsoWeek.Of(Today).Monday,
+        };
+        Assert.Equal(0.9, standing.On(Today).DoneShare!.Value, 9);
+        Assert.NotNull(standing.On(Today).Plateau);
+        // A week on, one of the last four weeks is not known: no share of four is said.
+        Assert.Null(standing.On(Today.AddDays(7)).DoneShare);
+        var later = Today.AddDays(63);
+        var read = standing.On(later);
+        Assert.Equal((null, null, null), (read.DoneShare, read.Plateau, read.LoadIn(IsoWeek.Of(later))));
+        Assert.Equal("Now 70 %. Past due date.", read.Goal!.Text);
+        var reasons = Attention.At(Quiet with { Standing = standing }, later).Reasons.Select(r => r.Reason).ToList();
+        Assert.DoesNotContain(AttentionReason.GoalMet, reasons);
+        Assert.DoesNotContain(AttentionReason.Plateau, reasons);
+        Assert.DoesNotContain(AttentionReason.EffortWithoutResult, reasons);
+    }
 }

@@ -8,6 +8,7 @@ using MorningRound.Core.Progress;
 using MorningRound.Core.Review;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
+using MorningRound.Core.Tests.Drills;
 using static MorningRound.Core.Tests.Given;
 using static MorningRound.Core.Tests.Progress.GivenResults;
 
@@ -333,4 +334,51 @@ public class WeekJudgementTests
                 Shelf
             )
         );
+
+    public static TheoryData<string, string> EveryGoal()
+    {
+        var data = new TheoryData<string, string>();
+        foreach (var (name, protocol) in GivenDrills.Every)
+        {
+            foreach (var measure in protocol.GoalMeasures)
+                data.Add(name, measure.Name);
+        }
+
+        return data;
+    }
+
+    [Theory]
+    [MemberData(nameof(EveryGoal))]
+    public void A_suggestion_quotes_the_measure_that_its_goal_is_on(string protocolName, string measure)
+    {
+        var protocol = GivenDrills.Every.Single(p => p.Name == protocolName).Protocol;
+        // Each measure has figures of its own, so that another one cannot pass for it.
+        DatedResult Result(int day) =>
+            Made(day, 1, 2) with
+            {
+                Result = Made(day, 1, 2).Result with
+                {
+                    Leading = protocol.MeasureKinds[0],
+                    Values = protocol
+                        .MeasureKinds.Select((m, i) => (m.Name, Value: (double?)((100 * i) + day + 1)))
+                        .ToDictionary(m => m.Name, m => m.Value),
+                    Doubt = null,
+                    Attempts = 20,
+                },
+            };
+        var drill = Gate with { Protocol = protocol, Ladder = [] };
+        var segment = Gated(1, 0) with
+        {
+            Drill = new PlannedDrill
+            {
+                DrillId = Id(1),
+                Drill = drill,
+                Goal = new DrillGoal(measure, 1),
+            },
+        };
+        var at = protocol.MeasureKinds.ToList().FindIndex(m => m.Name == measure);
+        var suggestion = WeekJudgement.Of([Week(segment)], [Result(40), Result(47), Result(54)], Somebody, Shelf)[0];
+        Assert.Equal([(100.0 * at) + 41, (100.0 * at) + 48, (100.0 * at) + 55], suggestion.Evidence.Select(e => e.Value));
+        Assert.Equal(measure, suggestion.Measure!.Name);
+    }
 }

@@ -20,7 +20,8 @@ public sealed class LoadTests
         // By hand: 60 × 5 = 300 in each of four weeks; this week 60 × 5 + 30 × 5 = 450; 450 ÷ 300 = 1.5.
         var load = Load.Of(
             [.. Enumerable.Range(1, 4).Select(w => Before(w, 60, 5)), new(Monday, 60, 5), new(Monday.AddDays(3), 30, 5)],
-            Monday
+            Monday,
+            Monday.AddDays(2)
         );
         Assert.Equal((450, 300, 5, 1.5), (load.ThisWeek, load.MeanBefore, load.MeanEffort, load.Ratio));
         Assert.Equal(LoadBand.Busy, load.Band);
@@ -30,7 +31,7 @@ public sealed class LoadTests
     [Fact]
     public void A_week_without_practice_counts_as_none()
     {
-        var load = Load.Of([Before(4, 60, 5), Before(2, 60, 5), new(Monday, 30, 5)], Monday);
+        var load = Load.Of([Before(4, 60, 5), Before(2, 60, 5), new(Monday, 30, 5)], Monday, Monday.AddDays(2));
         Assert.Equal(150, load.MeanBefore);
         Assert.Equal(1, load.Ratio);
     }
@@ -38,7 +39,11 @@ public sealed class LoadTests
     [Fact]
     public void With_under_four_weeks_of_history_nothing_is_said()
     {
-        var load = Load.Of([Before(3, 60, 5), Before(2, 60, 5), Before(1, 60, 5), new(Monday, 300, 9)], Monday);
+        var load = Load.Of(
+            [Before(3, 60, 5), Before(2, 60, 5), Before(1, 60, 5), new(Monday, 300, 9)],
+            Monday,
+            Monday.AddDays(2)
+        );
         Assert.Equal((null, null, null), (load.MeanBefore, load.Ratio, load.Band));
         Assert.Null(load.RatioWith(60));
     }
@@ -53,7 +58,8 @@ public sealed class LoadTests
         // Effort 1 for no minutes long ago: there is a history, and it adds nothing.
         var load = Load.Of(
             [new(Monday.AddDays(-60), 0, 1), new(Monday.AddDays(days), 60, 5), new(Monday.AddDays(6), 10, 5)],
-            Monday
+            Monday,
+            Monday.AddDays(2)
         );
         Assert.Equal(mean, load.MeanBefore);
         Assert.Equal(50, load.ThisWeek);
@@ -63,25 +69,30 @@ public sealed class LoadTests
     [InlineData(-22, true)]
     [InlineData(-21, false)]
     public void A_history_reaches_back_into_the_first_of_the_four_weeks(int days, bool isEnough) =>
-        Assert.Equal(isEnough, Load.Of([new(Monday.AddDays(days), 60, 5)], Monday).MeanBefore is not null);
+        Assert.Equal(isEnough, Load.Of([new(Monday.AddDays(days), 60, 5)], Monday, Monday.AddDays(2)).MeanBefore is not null);
 
     [Fact]
     public void Unrated_sessions_count_with_the_mean_effort()
     {
-        var load = Load.Of([Before(4, 60, 4), Before(3, 60, 6), Before(2, 60, null), Before(1, 60, null)], Monday);
+        var load = Load.Of(
+            [Before(4, 60, 4), Before(3, 60, 6), Before(2, 60, null), Before(1, 60, null)],
+            Monday,
+            Monday.AddDays(2)
+        );
         Assert.Equal((240 + 360 + 300 + 300) / 4.0, load.MeanBefore);
     }
 
     [Fact]
     public void Weeks_without_any_effort_are_nothing_to_plan_against() =>
-        Assert.Null(Load.Of([Before(4, 60, 0), Before(1, 60, 0), new(Monday, 30, 5)], Monday).ForPlanning());
+        Assert.Null(Load.Of([Before(4, 60, 0), Before(1, 60, 0), new(Monday, 30, 5)], Monday, Monday.AddDays(2)).ForPlanning());
 
     [Fact]
-    public void Nothing_rated_says_nothing() => Assert.Null(Load.Of([Before(4, 60, null), Before(1, 60, null)], Monday).Ratio);
+    public void Nothing_rated_says_nothing() =>
+        Assert.Null(Load.Of([Before(4, 60, null), Before(1, 60, null)], Monday, Monday.AddDays(2)).Ratio);
 
     [Fact]
     public void Next_week_does_not_count_yet() =>
-        Assert.Equal(0, Load.Of([Before(4, 60, 5), new(Monday.AddDays(7), 90, 9)], Monday).ThisWeek);
+        Assert.Equal(0, Load.Of([Before(4, 60, 5), new(Monday.AddDays(7), 90, 9)], Monday, Monday.AddDays(2)).ThisWeek);
 
     [Theory]
     [InlineData(0.79, LoadBand.Light)]
@@ -91,4 +102,17 @@ public sealed class LoadTests
     [InlineData(1.5, LoadBand.Busy)]
     [InlineData(1.51, LoadBand.Caution)]
     public void The_bounds_are_those_published(double ratio, LoadBand standing) => Assert.Equal(standing, WeekLoad.BandOf(ratio));
+
+    [Fact]
+    public void Next_week_is_set_against_the_same_finished_weeks_as_this_one()
+    {
+        // By hand: four finished weeks of 65 min at effort 5 are 325 each. Wednesday: 22 min so far this week, 110. The same 97
+        // minutes at effort 5 (485) are 1.83 on top of it, and 485 ÷ 325 = 1.49 next week; with the unfinished week as one of the
+        // four the mean would have been (3 × 325 + 110) ÷ 4 = 271 and next week 1.79.
+        LoadedSession[] sessions = [.. Enumerable.Range(1, 5).Select(w => Before(w, 65, 5)), new(Monday, 22, 5)];
+        var wednesday = Monday.AddDays(2);
+        Assert.Equal(595 / 325.0, Load.Of(sessions, Monday, wednesday).RatioWith(97)!.Value, 9);
+        Assert.Equal(485 / 325.0, Load.Of(sessions, Monday.AddDays(7), wednesday).RatioWith(97)!.Value, 9);
+        Assert.Equal(325, Load.Of(sessions, Monday.AddDays(14), wednesday).MeanBefore);
+    }
 }

@@ -156,9 +156,10 @@ function Path({ goal, progress: { today, competitions } }: { goal: Goal; progres
         </Typography>
       )}
       <Typography sx={{ mt: 0.5, fontWeight: 620 }}>{goal.text}</Typography>
+      {goal.changeText && <Typography>{goal.changeText}</Typography>}
       {goal.forecastText && <Typography>{goal.forecastText}</Typography>}
-      {goal.trend && (goal.forecast !== null || !goal.forecastText) && (
-        <Typography sx={{ color: 'text.secondary', fontSize: 15 }}>{goal.trend.text}</Typography>
+      {goal.trendText && (goal.forecast !== null || !goal.forecastText) && (
+        <Typography sx={{ color: 'text.secondary', fontSize: 15 }}>{goal.trendText}</Typography>
       )}
     </>
   );

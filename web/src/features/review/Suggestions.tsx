@@ -94,10 +94,12 @@ function One({
       </Typography>
       {suggestion.evidence.length > 0 && (
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          {suggestion.measure && `${suggestion.measure.label}: `}
           {suggestion.evidence.slice(-5).map((e, i) => (
             <span key={`${e.sessionId} ${i}`}>
               {i > 0 && ' · '}
               <Link to={`/sessions/${e.sessionId}`}>{dayName(e.day).slice(4)}</Link> {Math.round(e.value * 10) / 10}
+              {suggestion.measure?.unit}
               {e.doubt && ` (${Math.round(e.doubt.low)}–${Math.round(e.doubt.high)})`}
             </span>
           ))}
