@@ -207,7 +207,7 @@ internal sealed class DemoHistory
         }
 
         IReadOnlyList<Guid> begun = [.. DemoSquad.WithNextWeek.Select(name => _studentIds[name])];
-        await _setting.CopyAsync(_coach, ThisWeek.Plus(1), ThisWeek, begun, cancel);
+        await _setting.CopyAsync(_coach, ThisWeek.Plus(1), ThisWeek, begun, onlyEmpty: false, cancel);
         await _placing.PlaceAsync(_coach, ThisWeek.Plus(1), begun, cancel);
     }
 

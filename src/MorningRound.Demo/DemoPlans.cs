@@ -469,7 +469,7 @@ internal static class DemoPlans
             Id = Guid.Empty,
             Title = "Water",
             Minutes = minutes,
-            Instruction = "Drink something, and step into the shade.",
+            Instruction = PauseBeginning.WordsFor(isHot: false),
         };
 
     /// <summary>The plan with a finding lived with, in the whole of it and in every part of practice, for a reason.</summary>

@@ -112,6 +112,9 @@ public enum FindingId
     /// <summary>A club, an instrument or a target that is not there.</summary>
     NotThere,
 
+    /// <summary>Clubs that the area is not played with.</summary>
+    ClubsAndArea,
+
     /// <summary>More than a warm-up on the day of a competition.</summary>
     CompetitionDay,
 }
@@ -144,7 +147,7 @@ internal static class CheckSentences
     public static readonly Sentence Balls = new("check.balls", "{0} balls");
     public static readonly Sentence SessionFast = new(
         "check.sessionFast",
-        "{0} range balls in {1} minutes; 100 in an hour is the upper end."
+        "{0} range balls in {1} minutes is hurried. {2} leave time for each."
     );
     public static readonly Sentence BallsInAll = new("check.ballsInAll", "{0} balls in all");
     public static readonly Sentence HolesFast = new(
@@ -204,6 +207,8 @@ internal static class CheckSentences
     );
     public static readonly Sentence Minor = new("check.minor", "The student is a minor, and no guardian's consent is on record.");
     public static readonly Sentence WrongPlace = new("check.wrongPlace", "“{0}” cannot be done there.");
+    public static readonly Sentence WrongGround = new("check.wrongGround", "A {0} shot can't be practised on the {1}.");
+    public static readonly Sentence ClubsAndArea = new("check.clubsAndArea", "It is about {0}, but is played with the {1}.");
     public static readonly Sentence DoItOn = new("check.doItOn", "Do it on the {0}");
     public static readonly Sentence NeedsGround = new(
         "check.needsGround",

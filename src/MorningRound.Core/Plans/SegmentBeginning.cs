@@ -11,7 +11,11 @@ namespace MorningRound.Core.Plans;
 public sealed record PauseBeginning(string Title, int Minutes, string Instruction)
 {
     /// <summary>Something to drink. [own default]</summary>
-    public static PauseBeginning Usual { get; } = new("Water", 3, "Drink something.");
+    public static PauseBeginning Usual { get; } = new("Water", 3, WordsFor(isHot: false));
+
+    /// <summary>What to do in a pause; shade is only looked for where it is hot.</summary>
+    public static string WordsFor(bool isHot) =>
+        isHot ? "Drink something, and step into the shade." : "Drink something, and let your hands rest.";
 }
 
 /// <summary>What a segment starts as, before a coach changes it.</summary>

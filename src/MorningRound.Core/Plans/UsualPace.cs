@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
+using MorningRound.Core.OnCourse;
 
 namespace MorningRound.Core.Plans;
 
@@ -42,9 +43,13 @@ internal static class UsualPace
             Phase.Block => (BlockLeast, 2.0, "block"),
             Phase.Random when segment.FullRoutine => (0.35, 0.75, "random with the full routine"),
             Phase.Random => (RandomLeast, 1.7, "random"),
+            Phase.OnCourse when IsTeeShots(segment) => (0.35, 0.75, "tee shots"),
             _ => null,
         };
     }
+
+    /// <summary>Whether a segment plays nothing but tee shots.</summary>
+    public static bool IsTeeShots(PracticeSegment segment) => segment.Play?.Way == WayToPlay.TeeShots;
 
     /// <summary>Whether a number of holes fits into the minutes, at two to five minutes a hole.</summary>
     public static bool FitsHoles(int minutes, int holes) => holes >= LeastHoles(minutes) && holes <= MostHoles(minutes);

@@ -32,7 +32,7 @@ public sealed record FocusChain
     public FocusQuantity? Quantity { get; init; }
 
     /// <summary>
-    /// Deliberate repetitions asked for in all; null where they are not counted. A swing change takes 3,000–5,000.
+    /// Deliberate repetitions asked for in all; null where they are not counted.
     /// </summary>
     public int? RepetitionsAsked { get; init; }
 

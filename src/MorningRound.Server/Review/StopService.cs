@@ -101,7 +101,7 @@ public sealed class StopService(
         if (planned < weeks.This)
             throw ApiProblemException.Invalid("week", "This week is over.");
         if (!await Drafts(caller, studentId, planned).AnyAsync(cancel))
-            await setting.CopyAsync(caller, planned, planned.Plus(-1), [studentId], cancel);
+            await setting.CopyAsync(caller, planned, planned.Plus(-1), [studentId], onlyEmpty: false, cancel);
         var shelf = (await db.ShelfAsync(caller.AcademyId, cancel)).ToDictionary(d => d.Id, d => d.Drill);
         var changes = Changes((await DecisionsAsync(caller, studentId, planned, cancel)).Values);
         do

@@ -230,7 +230,7 @@ public static class WeekEndpoints
             {
                 var to = Read(week, caller, clock);
                 var from = input.From is { } given ? WeekText.Read(given, "from", clock.Today(caller.TimeZone)) : to.Plus(-1);
-                return service.CopyAsync(caller, to, from, SheetStudents.Of(input.Students), cancel);
+                return service.CopyAsync(caller, to, from, SheetStudents.Of(input.Students), input.OnlyEmpty, cancel);
             }
         );
         sheet.MapPost(

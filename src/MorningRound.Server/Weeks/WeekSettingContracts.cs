@@ -36,6 +36,9 @@ public sealed record CopyInput
 
     /// <summary>Such as 2026-W31; the week before where it is not given.</summary>
     public string? From { get; init; }
+
+    /// <summary>Whether weeks that have sessions of their own already are left as they are.</summary>
+    public bool OnlyEmpty { get; init; }
 }
 
 /// <summary>Whose weeks are checked, or whose drafts are put on days.</summary>

@@ -81,13 +81,15 @@ public sealed class WeekSettingService(
 
     /// <summary>
     /// Copies what stood in an earlier week into this one as drafts, on the same days of the week: what was missed is marked, and
-    /// steps that the last results offer come along. Ids follow from what is copied, so that copying twice is copying once.
+    /// steps that the last results offer come along. Ids follow from what is copied, so that copying twice is copying once; no day
+    /// gets the same plan twice, and what a programme brings is not copied beside it.
     /// </summary>
     public async Task<IReadOnlyList<SetWeek>> CopyAsync(
         Caller caller,
         IsoWeek week,
         IsoWeek from,
         IReadOnlyCollection<Guid> students,
+        bool onlyEmpty,
         CancellationToken cancel
     )
     {
@@ -106,9 +108,46 @@ public sealed class WeekSettingService(
             .ThenBy(a => a.Day)
             .ThenBy(a => a.Id)
             .ToListAsync(cancel);
+        var there = await db
+            .Assignments.AsNoTracking()
+            .Where(a =>
+                a.AcademyId == caller.AcademyId
+                && students.Contains(a.StudentId)
+                && a.Monday == week.Monday
+                && a.Requirement != Requirement.Own
+            )
+            .Select(a => new
+            {
+                a.Id,
+                a.StudentId,
+                a.PlanId,
+                a.Day,
+                a.Notes,
+            })
+            .ToListAsync(cancel);
+        var copies = sources.Select(s => CopyId(s.Id, week)).ToHashSet();
+        var others = there.Where(t => !copies.Contains(t.Id)).ToList();
+        if (onlyEmpty)
+        {
+            var filledBefore = others.Where(t => t.Notes.Programme is null).Select(t => t.StudentId).ToHashSet();
+            students = [.. students.Where(s => !filledBefore.Contains(s))];
+            sources.RemoveAll(s => filledBefore.Contains(s.StudentId));
+        }
+
         // What a programme brought, it brings for this week itself, with what changes in it.
         var filled = await programmes.FillAsync(caller, week, students, cancel);
-        sources.RemoveAll(s => s.Notes.Programme is not null);
+        var ofProgrammes = filled
+            .SelectMany(w => w.Sessions.Select(s => (w.StudentId, s.PlanId)))
+            .Concat(others.Where(t => t.Notes.Programme is not null).Select(t => (t.StudentId, t.PlanId)))
+            .ToHashSet();
+        var onTheirDay = others.Select(t => (t.StudentId, t.PlanId, t.Day)).ToHashSet();
+        sources.RemoveAll(s =>
+            s.Notes.Programme is not null
+            || (
+                s.PlanId is not null
+                && (ofProgrammes.Contains((s.StudentId, s.PlanId)) || !onTheirDay.Add((s.StudentId, s.PlanId, DayIn(week, s))))
+            )
+        );
         var planTexts = await texts.LatestAsync(caller, sources, cancel);
         var shelf = (await db.ShelfAsync(caller.AcademyId, cancel)).ToDictionary(d => d.Id, d => d.Drill);
         var read = sources.ToDictionary(s => s.Id, s => TextOf(s, planTexts, shelf));

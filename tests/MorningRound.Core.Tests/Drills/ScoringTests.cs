@@ -219,7 +219,7 @@ public class ScoringTests
         var scored = guesses.Score(Inputs("=22 =20 | =33 =30 | =12 =10"), 1);
         // Guess minus measured: 2, 3, 2; by hand the mean is 2.33 and the sample SD 0.58; 10 % of 20, 30 and 10 is 2, 3 and 1.
         Assert.Equal((2.33, 0.58, 66.67), (Round("biasLength"), Round("spreadLength"), Round("withinLength")));
-        Assert.Equal("You over-read length by 2.3 ft; 2 of 3 within tolerance.", scored.Text);
+        Assert.Equal("You over-read length by 2.3 ft: 2 of 3 within tolerance.", scored.Text);
 
         double Round(string measure) => Math.Round(scored.Value(measure)!.Value, 2);
     }

@@ -5,6 +5,7 @@ using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Plans.Drafting;
 using MorningRound.Core.Serialization;
 
 namespace MorningRound.Core.Tests.Drills;
@@ -272,7 +273,9 @@ public partial class StartingShelfTests
     public void Nothing_on_it_is_borrowed()
     {
         Assert.All(
-            Shelf.SelectMany(d => d.Drill.Ladder.Select(r => r.Protocol).Append(d.Drill.Protocol)),
+            Shelf
+                .SelectMany(d => d.Drill.Ladder.Select(r => r.Protocol).Append(d.Drill.Protocol))
+                .Concat(Protocols.All.Select(p => p.Beginning).Where(p => p is not TimedSteps)),
             protocol =>
             {
                 Assert.False(protocol is Compass { Distances: [2, 3, 4, 5, 6, 7] });
@@ -289,6 +292,50 @@ public partial class StartingShelfTests
         );
         var text = JsonSerializer.Serialize(Shelf, CoreJson.Options);
         Assert.DoesNotMatch(@"\b(79|147|179|295|4\.6)\b", text);
+        Assert.DoesNotContain("one thousand and one", text, StringComparison.OrdinalIgnoreCase);
+        // What an editor begins with is our own too.
+        Assert.All(
+            Protocols.All.Select(p => p.Beginning),
+            protocol =>
+            {
+                Assert.False(protocol is RehearsedScenario { Scenarios: 3 });
+                Assert.False(protocol is BallRating rating && rating.Rated.Contains("ension", StringComparison.Ordinal));
+                Assert.False(protocol is MeasuredShots { What: "club path", Least: -2, Most: 2 });
+            }
+        );
+        // A zone from one grip length short to three feet past, a foot to a side; two fades, two draws.
+        Assert.All(
+            Protocols.NewRows.Values,
+            row =>
+            {
+                Assert.False(row is PuttZone { ShortInches: 10, PastInches: 36, SideInches: 12 });
+                Assert.False(row is PatternStep { Balls: 2 });
+            }
+        );
+    }
+
+    [Fact]
+    public void No_template_and_no_warm_up_repeats_a_session_that_practitioners_describe()
+    {
+        // The shapes that stand in tests as common practice: warm-up 30, block 40, random 30 balls; 15-15-15 minutes of three
+        // parts after a quarter of an hour; stretches counted 3, 5 and 5.
+        foreach (var plan in PlanTemplates.On(new DateOnly(2026, 5, 4)))
+        {
+            var practice = plan.Practice().ToList();
+            var balls = practice.GroupBy(s => s.Phase).ToDictionary(g => g.Key, g => g.Sum(s => s.Balls));
+            Assert.False(
+                balls.GetValueOrDefault(Phase.WarmUp) == 30
+                    && balls.GetValueOrDefault(Phase.Block) == 40
+                    && balls.GetValueOrDefault(Phase.Random) == 30,
+                plan.Title
+            );
+            var main = practice.Where(s => s.Phase != Phase.WarmUp).Select(s => s.Minutes).ToList();
+            Assert.False(main.Count == 3 && main.TrueForAll(m => m == 15), plan.Title);
+        }
+
+        var fixtures = File.ReadAllText(Repository.File("tests/fixtures/warm-ups.txt"));
+        Assert.DoesNotContain("3 in and 3 out", fixtures, StringComparison.Ordinal);
+        Assert.DoesNotContain("small 5 and big 5", fixtures, StringComparison.Ordinal);
     }
 
     [Fact]

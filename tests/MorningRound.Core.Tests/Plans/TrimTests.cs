@@ -126,8 +126,32 @@ public sealed class TrimTests
     [Fact]
     public void Stretching_stays_whole_as_long_as_half_of_the_time_is_left_for_the_rest()
     {
-        Assert.Equal(5, At(Clean, 12, null)!.Kept.Single(k => k.SegmentId == Stretch.Id).Minutes);
+        Assert.Equal(5, At(Clean, 14, null)!.Kept.Single(k => k.SegmentId == Stretch.Id).Minutes);
         Assert.True(At(Clean, 7, null)!.Kept.Single(k => k.SegmentId == Stretch.Id).Minutes < 5);
+    }
+
+    [Fact]
+    public void Nothing_is_begun_for_less_than_two_minutes()
+    {
+        // Five minutes of five segments were five one-minute parts; now what cannot have two falls out, and is named.
+        var trimmed = At(Clean, 5, null)!;
+        Assert.Equal(5, trimmed.Kept.Sum(k => k.Minutes));
+        Assert.All(trimmed.Kept, k => Assert.True(k.Minutes >= 2));
+        Assert.Equal(Clean.Segments.Count, trimmed.Kept.Count + trimmed.Dropped.Count);
+        Assert.Equal(trimmed.Dropped.Count, trimmed.Reasons.Count(r => r.Contains("falls out", StringComparison.Ordinal)));
+    }
+
+    [Fact]
+    public void One_minute_is_too_little_for_anything() => Assert.Null(At(Clean, 1, null));
+
+    [Fact]
+    public void Without_a_ball_what_takes_bought_ones_falls_out()
+    {
+        var trimmed = At(Clean, 10, 0)!;
+        var bought = Clean.Practice().Where(s => s.Balls > 0 && s.Place == PlaceKind.Range).Select(s => s.Id).ToList();
+        Assert.NotEmpty(trimmed.Kept);
+        Assert.DoesNotContain(trimmed.Kept, k => bought.Contains(k.SegmentId));
+        Assert.Equal("What needs range balls falls out.", trimmed.Reasons[0]);
     }
 
     [Fact]

@@ -45,7 +45,7 @@ export const beginnings = {
   pause: {
     title: 'Water',
     minutes: 3,
-    instruction: 'Drink something.',
+    instruction: 'Drink something, and let your hands rest.',
   },
   homework: {
     phase: 'block',
@@ -101,10 +101,10 @@ export const beginnings = {
       distance: 100,
     },
     'zoneSets.zones': {
-      feet: 40,
-      shortInches: 10,
-      pastInches: 36,
-      sideInches: 12,
+      feet: 30,
+      shortInches: 8,
+      pastInches: 45,
+      sideInches: 20,
     },
     'carryGrid.cells': {
       club: 'sandWedge',
@@ -131,8 +131,8 @@ export const beginnings = {
       turnsWithHand: false,
     },
     'calledShots.pattern': {
-      shape: 'fade',
-      balls: 2,
+      shape: 'draw',
+      balls: 3,
     },
     'upAndDown.stations': {
       lie: '',

@@ -6268,6 +6268,7 @@ export interface components {
     CopyInput: {
       students: string[];
       from?: null | string;
+      onlyEmpty?: boolean;
     };
     CountOf: {
       /** Format: int32 */
@@ -6772,6 +6773,7 @@ export interface components {
       | 'dose'
       | 'noTarget'
       | 'notThere'
+      | 'clubsAndArea'
       | 'competitionDay';
     /** @enum {string} */
     FindingLevel: 'note' | 'advice' | 'caution' | 'stop';
@@ -7055,6 +7057,9 @@ export interface components {
       dots: components['schemas']['CurveDot'][];
       trend: null | components['schemas']['CurveTrend'];
       forecast: null | components['schemas']['GoalForecast'];
+      changedClearly?: boolean;
+      changeText?: null | string;
+      trendText?: null | string;
       text?: string;
       forecastText?: null | string;
     };
@@ -7074,6 +7079,8 @@ export interface components {
       /** Format: date */
       by: null | string;
       text: string;
+      /** Format: date */
+      measuredOn?: null | string;
     };
     GoalStartView: {
       now: null | components['schemas']['GoalPoint'];
@@ -8758,6 +8765,7 @@ export interface components {
       /** Format: double */
       aimDistance: null | number;
       aimClubs: components['schemas']['AimClub'][];
+      aimWith: null | components['schemas']['Club'];
       turnsWithHand: boolean;
     };
     ScoringProtocolParGame: {
@@ -9836,6 +9844,7 @@ export interface components {
       drill: string;
       brings: string;
       evidence: components['schemas']['CurveDot'][];
+      measure?: null | components['schemas']['MeasureKind'];
       kind: components['schemas']['SuggestionKind'];
       why?: string;
     };
@@ -10010,6 +10019,8 @@ export interface components {
       staysWhole: boolean;
       /** Format: int32 */
       minutes: number;
+      /** Format: int32 */
+      leastMinutes?: number;
       /** Format: int32 */
       balls: number;
       ballsAreBought: boolean;

@@ -1,4 +1,5 @@
 using MorningRound.Core.Drills.Flows;
+using MorningRound.Core.Golf;
 using MorningRound.Core.Units;
 using MorningRound.Core.Wording;
 
@@ -13,7 +14,7 @@ namespace MorningRound.Core.Drills.Scoring;
 /// scatter is within the limit where 5·Q − S², twenty times the variance, is at most twenty times the square of the limit; the
 /// angle is looked up from |S|; another club's offset is |S| times its carry over five times the target's distance.
 /// </remarks>
-internal sealed class AimFlow(string what, MarkedLength target, IReadOnlyList<AimClub> clubs)
+internal sealed class AimFlow(string what, MarkedLength target, IReadOnlyList<AimClub> clubs, Club? with)
 {
     private const string Thousand = "_thousand";
     private const string Steady = "_steady";
@@ -124,7 +125,7 @@ internal sealed class AimFlow(string what, MarkedLength target, IReadOnlyList<Ai
         ];
         flow.State(
             state,
-            new FlowText($"{asked} at {target}"),
+            new FlowText(with is { } club ? $"{asked} at {target} with the {club.InWords()}" : $"{asked} at {target}"),
             AimCheck.Offsets.Asked(what, Unit, new("left", "right")),
             Flow.Done(Flow.Always.And(five.Count, AimCheck.Balls - 1), [.. kept, .. atTheLast], then),
             Flow.Done(Flow.Always, kept, state)

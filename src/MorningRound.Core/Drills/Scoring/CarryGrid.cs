@@ -155,8 +155,8 @@ public sealed record CarryGrid : ScoringProtocol
             FlowEffect[] ball = [Flow.Add("balls")];
             flow.State(
                     $"cell{i}",
-                    $"{Named(cell)}: {Written.Plain(cell.Carry.Value)} {Unit.Sign()}, {Written.Number(least / 10.0, 1)} to "
-                        + $"{Written.Number(most / 10.0, 1)} counts",
+                    $"{Named(cell)}: {Written.Plain(cell.Carry.Value)} {Unit.Sign()}, {Written.Plain(least / 10.0)} to "
+                        + $"{Written.Plain(most / 10.0)} counts",
                     NumberRange.Positive.Asked("Carry", Unit.Sign()),
                     Flow.Part(Flow.Number(least, most), [], $"hit{i}"),
                     Flow.Part(Flow.Always, [], $"miss{i}")

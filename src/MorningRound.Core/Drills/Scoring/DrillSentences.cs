@@ -28,8 +28,8 @@ internal static class DrillSentences
     public static readonly Sentence HoledFrom = new("result.holedFrom", "{0} {1}: {2}");
     public static readonly Sentence NoGuess = new("result.noGuess", "No guess has been checked yet.");
     public static readonly Sentence Guesses = new("result.guesses", "{0}");
-    public static readonly Sentence NoBias = new("result.noBias", "No bias in {0}; {1} of {2} within tolerance.");
-    public static readonly Sentence Bias = new("result.bias", "{0} by {1:0.0} {2}; {3} of {4} within tolerance.");
+    public static readonly Sentence NoBias = new("result.noBias", "No clear bias in {0}: {1} of {2} within tolerance.");
+    public static readonly Sentence Bias = new("result.bias", "{0} by {1:0.0} {2}: {3} of {4} within tolerance.");
     public static readonly Sentence AndWrongSide = new("result.andWrongSide", "{0} On the wrong side {1}×.");
     public static readonly Sentence TooFewToAim = new("result.tooFewToAim", "Too few balls to say where it goes today.");
     public static readonly Sentence MeanInBand = new("result.meanInBand", "Mean {0:0.0;−0.0}{1}; in the band {2}.");
@@ -67,6 +67,10 @@ internal static class DrillSentences
     public static readonly Sentence RateAndMisses = new("result.rateAndMisses", "{0}. Most often out: {1}.");
     public static readonly Sentence TooLow = new("result.tooLow", "{0}: {1} too low {2}×");
     public static readonly Sentence TooHigh = new("result.tooHigh", "{0}: {1} too high {2}×");
+    public static readonly Sentence TooFarLeft = new("result.tooFarLeft", "{0}: {1} too far left {2}×");
+    public static readonly Sentence TooFarRight = new("result.tooFarRight", "{0}: {1} too far right {2}×");
+    public static readonly Sentence TooShort = new("result.tooShort", "{0}: {1} too short {2}×");
+    public static readonly Sentence TooLong = new("result.tooLong", "{0}: {1} too long {2}×");
     public static readonly Sentence SetsCleared = new("result.setsCleared", "{0} cleared of {1} used; {2} inside.");
 
     public static readonly Sentence NothingSteady = new(

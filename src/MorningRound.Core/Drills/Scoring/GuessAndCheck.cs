@@ -39,7 +39,14 @@ public sealed record GuessAndCheck : ScoringProtocol
         [GuessedQuantity.Length] = ("length", "ft", 10, 0, "You over-read length", "You under-read length"),
         [GuessedQuantity.Rise] = ("rise", "in", 0, 1, "You over-read rise", "You under-read rise"),
         [GuessedQuantity.Slope] = ("slope", "%", 0, 0.5, "You over-read slope", "You under-read slope"),
-        [GuessedQuantity.AimPoint] = ("aim point", "in", 0, 2, "You aim too far outside", "You aim too close to the hole"),
+        [GuessedQuantity.AimPoint] = (
+            "aim spot, from the middle of the hole",
+            "in",
+            0,
+            2,
+            "You aim too far outside",
+            "You aim too close to the hole"
+        ),
         [GuessedQuantity.Carry] = ("carry", "yd", 4, 0, "You guess carries too long", "You guess carries too short"),
     };
 
@@ -243,18 +250,14 @@ public sealed record GuessAndCheck : ScoringProtocol
                     .. Quantities.Select(q =>
                     {
                         var kind = Kinds[q];
-                        var bias = Math.Round(Sample.Mean(tally.Kept(Difference(q)))!.Value, 1, MidpointRounding.AwayFromZero);
+                        double[] differences = [.. tally.Kept(Difference(q)).Select(d => (double)d)];
+                        var bias = Math.Round(differences.Average(), 1, MidpointRounding.AwayFromZero);
+                        // A mean whose interval holds zero is no bias: the next ten guesses may lean the other way.
+                        var isClear = bias != 0 && Sample.OfMean(differences) is { LeavesOutZero: true };
                         var (within, all) = (tally[$"within{q}"], tally["attempts"]);
-                        var told =
-                            bias == 0
-                                ? DrillSentences.NoBias.Of(kind.Name, within, all)
-                                : DrillSentences.Bias.Of(
-                                    bias > 0 ? kind.Over : kind.Under,
-                                    Math.Abs(bias),
-                                    UnitOf(q),
-                                    within,
-                                    all
-                                );
+                        var told = !isClear
+                            ? DrillSentences.NoBias.Of(kind.Name, within, all)
+                            : DrillSentences.Bias.Of(bias > 0 ? kind.Over : kind.Under, Math.Abs(bias), UnitOf(q), within, all);
                         return IsSigned(q) && tally[WrongSide(q)] is > 0 and var wrong
                             ? DrillSentences.AndWrongSide.Of(told, wrong)
                             : told;

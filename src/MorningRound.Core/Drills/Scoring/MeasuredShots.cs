@@ -46,6 +46,9 @@ public sealed record MeasuredShots : ScoringProtocol
     /// </summary>
     public IReadOnlyList<AimClub> AimClubs { get; init; } = [];
 
+    /// <summary>The club that carries nearest to the target of an aim check; null where that is not known.</summary>
+    public Club? AimWith { get; init; }
+
     /// <summary>
     /// Whether the band is written for a right-handed player and turned round for a left-handed one: a path, a start direction.
     /// </summary>
@@ -93,8 +96,16 @@ public sealed record MeasuredShots : ScoringProtocol
             player.Targets.Count == 0
                 ? own.In(player.Unit)
                 : own.In(player.Targets.MinBy(t => Math.Abs((t.Distance.ToLength() - wanted).Yards))!.Distance);
-        return aimed with { AimClubs = [.. OtherClubs(player, aimed.AimTarget()!)] };
+        var target = aimed.AimTarget()!;
+        return aimed with { AimClubs = [.. OtherClubs(player, target)], AimWith = NearestClub(player, target) };
     }
+
+    /// <summary>The club that carries nearest to the target; null where no carry is on record.</summary>
+    private static Club? NearestClub(PlayerNumbers player, MarkedLength target) =>
+        player
+            .Bag.Where(b => b.Carry is not null && b.Club != Club.Putter)
+            .MinBy(b => Math.Abs((b.Carry!.ToLength() - target.ToLength()).Yards))
+            ?.Club;
 
     /// <summary>The longest club of the bag and one half as long, apart from the one that the target is for.</summary>
     private static IEnumerable<AimClub> OtherClubs(PlayerNumbers player, MarkedLength target)
@@ -127,7 +138,8 @@ public sealed record MeasuredShots : ScoringProtocol
             };
 
     /// <inheritdoc/>
-    internal override ScoringProtocol AsCompared() => AimClubs.Count == 0 ? base.AsCompared() : this with { AimClubs = [] };
+    internal override ScoringProtocol AsCompared() =>
+        AimClubs.Count == 0 && AimWith is null ? base.AsCompared() : this with { AimClubs = [], AimWith = null };
 
     /// <summary>An aim check keeps its balls: fewer say nothing.</summary>
     public override ScoringProtocol? WithCount(int attempts) => AimDistance is null ? this with { Shots = attempts } : null;
@@ -170,7 +182,7 @@ public sealed record MeasuredShots : ScoringProtocol
     protected override AttemptFlow CompileWith(ulong seed)
     {
         if (AimTarget() is { } target)
-            return new AimFlow(What, target, AimClubs).Compile();
+            return new AimFlow(What, target, AimClubs, AimWith).Compile();
         FlowEffect[] shot = [Flow.Add("shots"), Flow.AddInput("sum")];
         var inBand = Flow.Number(
             Least is { } least ? (int)Math.Ceiling((decimal)least * 10) : NumberRange.Signed.Least,

@@ -24,27 +24,75 @@ public static class Protocols
     [
         Choice("Counts, and says nothing about how they went. For warm-up and technique.", new Repetitions { Count = 15 }),
         Choice("Steps with seconds or a count, once or several times over.", TimedSteps.BoxBreathing),
-        Choice("So many attempts, each made or missed.", new MakeRate { Attempts = 20, Make = "Inside" }),
-        Choice("So many in a row; a miss starts again.", new Streak { Length = 5, Cap = 30 }),
-        Choice("One putt from each distance at each point around the hole.", new Compass()),
-        Choice("Long putts that grow longer until three putts lead back to the bottom.", new StepLadder()),
-        Choice("A ball from each distance into its own zone; all inside clear a set.", new ZoneSets()),
-        Choice("Putts for par and for birdie in turn, scored to par.", new ParGame()),
+        Choice("So many attempts, each made or missed.", new MakeRate { Attempts = 16, Make = "Inside" }),
+        Choice("So many in a row; a miss starts again.", new Streak { Length = 6, Cap = 36 }),
+        Choice("One putt from each distance at each point around the hole.", new Compass { Distances = [3, 5, 8], Points = 5 }),
+        Choice(
+            "Long putts that grow longer until three putts lead back to the bottom.",
+            new StepLadder
+            {
+                Start = 12,
+                Step = 4,
+                Top = 36,
+                Climbs = 4,
+            }
+        ),
+        Choice(
+            "A ball from each distance into its own zone; all inside clear a set.",
+            new ZoneSets
+            {
+                Zones =
+                [
+                    new PuttZone
+                    {
+                        Feet = 12,
+                        ShortInches = 0,
+                        PastInches = 30,
+                        SideInches = 15,
+                    },
+                    new PuttZone
+                    {
+                        Feet = 24,
+                        ShortInches = 8,
+                        PastInches = 40,
+                        SideInches = 18,
+                    },
+                ],
+                SetsToClear = 3,
+                MostSets = 9,
+            }
+        ),
+        Choice(
+            "Putts for par and for birdie in turn, scored to par.",
+            new ParGame
+            {
+                Stations = 6,
+                Laps = 3,
+                Length = 5,
+            }
+        ),
         Choice(
             "A carry for each wedge and swing length.",
             new CarryGrid
             {
                 Cells =
                 [
-                    .. new[] { SwingLength.Nine, SwingLength.Ten, SwingLength.Full }.Select(swing => new GridCell
-                    {
-                        Club = Club.SandWedge,
-                        Swing = swing,
-                    }),
+                    .. new[] { Club.GapWedge, Club.SandWedge }.SelectMany(club =>
+                        new[] { SwingLength.Ten, SwingLength.Full }.Select(swing => new GridCell { Club = club, Swing = swing })
+                    ),
                 ],
             }
         ),
-        Choice("A rating after every ball, the ball ignored.", new BallRating { Rated = "Tension in the trail hand" }),
+        Choice(
+            "A rating after every ball, the ball ignored.",
+            new BallRating
+            {
+                Balls = 12,
+                Rated = "Grip pressure",
+                LowMeans = "barely holding it",
+                HighMeans = "squeezing",
+            }
+        ),
         Choice("Guess first, then measure.", new GuessAndCheck { Quantities = [GuessedQuantity.Length] }),
         Choice(
             "Measured numbers that all have to lie inside their bounds.",
@@ -54,14 +102,15 @@ public static class Protocols
                 [
                     new ClubWindow
                     {
-                        Club = Club.Driver,
+                        Club = Club.Iron7,
                         Bounds =
                         [
                             new WindowBound
                             {
-                                What = "launch",
-                                Unit = "°",
-                                Most = 16.9,
+                                What = "peak height",
+                                Unit = "yd",
+                                Least = 20,
+                                Most = 32,
                             },
                         ],
                     },
@@ -83,10 +132,10 @@ public static class Protocols
             "A number per ball, held against a band.",
             new MeasuredShots
             {
-                What = "club path",
+                What = "face to path",
                 Unit = "°",
-                Least = -2,
-                Most = 2,
+                Least = -1.5,
+                Most = 1.5,
             }
         ),
         Choice(
@@ -112,7 +161,7 @@ public static class Protocols
                 ],
             }
         ),
-        Choice("Situations in the student's words, breathing, and one putt each.", new RehearsedScenario()),
+        Choice("Situations in the student's words, breathing, and one putt each.", new RehearsedScenario { Scenarios = 2 }),
     ];
 
     /// <summary>
@@ -126,10 +175,10 @@ public static class Protocols
             ["approachShots.targets"] = new ApproachTarget { Distance = 100 },
             ["zoneSets.zones"] = new PuttZone
             {
-                Feet = 40,
-                ShortInches = 10,
-                PastInches = 36,
-                SideInches = 12,
+                Feet = 30,
+                ShortInches = 8,
+                PastInches = 45,
+                SideInches = 20,
             },
             ["carryGrid.cells"] = new GridCell { Club = Club.SandWedge, Swing = SwingLength.Full },
             ["window.clubs"] = new ClubWindow
@@ -146,7 +195,7 @@ public static class Protocols
                 ],
             },
             ["window.clubs.bounds"] = new WindowBound { What = "", Most = 0 },
-            ["calledShots.pattern"] = new PatternStep(ShotShape.Fade, 2),
+            ["calledShots.pattern"] = new PatternStep(ShotShape.Draw, 3),
             ["upAndDown.stations"] = new UpAndDownStation { Lie = "" },
             ["proximityLevels.stations"] = new ProximityStation { Club = Club.SandWedge },
         };

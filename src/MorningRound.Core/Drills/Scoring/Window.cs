@@ -254,8 +254,8 @@ public sealed record Window : ScoringProtocol
                     (bound, b) =>
                         new[]
                         {
-                            (Said: DrillSentences.TooLow, c.Club, bound.What, Times: tally[Below(c.Club, b)]),
-                            (Said: DrillSentences.TooHigh, c.Club, bound.What, Times: tally[Above(c.Club, b)]),
+                            (Said: WordsOf(bound).Below, c.Club, bound.What, Times: tally[Below(c.Club, b)]),
+                            (Said: WordsOf(bound).Above, c.Club, bound.What, Times: tally[Above(c.Club, b)]),
                         }
                 )
             )
@@ -286,6 +286,19 @@ public sealed record Window : ScoringProtocol
             ),
             .. Flow.Done(when, [.. shot, Flow.Add(AttemptFlow.LeftRegister)], again),
         ];
+    }
+
+    /// <summary>
+    /// How a number outside its bounds is said, by what it measures: a side is left or right, a length short or long, anything
+    /// else low or high.
+    /// </summary>
+    private static (Sentence Below, Sentence Above) WordsOf(WindowBound bound)
+    {
+        bool Measures(params string[] words) => words.Any(w => bound.What.Contains(w, StringComparison.OrdinalIgnoreCase));
+        return bound.TurnsWithHand || Measures("direction", "side", "beside", "curve", "face", "path")
+                ? (DrillSentences.TooFarLeft, DrillSentences.TooFarRight)
+            : Measures("carry", "distance", "total", "length", "roll") ? (DrillSentences.TooShort, DrillSentences.TooLong)
+            : (DrillSentences.TooLow, DrillSentences.TooHigh);
     }
 
     /// <summary>Bounds in tenths, rounded inward.</summary>

@@ -9,6 +9,9 @@ internal static class CareRules
     private const int MinutesWithoutBreak = 60;
     private const int MinutesWithoutBreakWhenHot = 30;
     private const int BreakMinutes = 3;
+
+    /// <summary>So many minutes past the limit are a note. [own default]</summary>
+    private const int MinutesOverOnlySaid = 5;
     private const int LongSession = 90;
     private const int DriverNotBefore = 15;
 
@@ -43,7 +46,11 @@ internal static class CareRules
                 (input.Plan.Constraints.Hot ? CheckSentences.NoBreakWhenHot : CheckSentences.NoBreak).Of(most),
                 CheckSentences.PutPauseIn.Of(),
                 () => WithPause(input, at, running, most)
-            );
+            )
+            {
+                // A few minutes over are only worth a word.
+                Level = running <= most + MinutesOverOnlySaid ? FindingLevel.Note : null,
+            };
             yield break;
         }
     }
@@ -97,7 +104,7 @@ internal static class CareRules
             Id = NewIds.From(NewIds.From(near, -1), plan),
             Title = "Water",
             Minutes = BreakMinutes,
-            Instruction = "Drink something, and step into the shade.",
+            Instruction = PauseBeginning.WordsFor(plan.Constraints.Hot),
         };
 
     private static IEnumerable<RuleHit> Fatigue(PlanInput input)

@@ -17,6 +17,7 @@ internal static class GroundRules
         new(FindingId.Equipment, FindingLevel.Stop, MissingEquipment),
         new(FindingId.WrongGreen, FindingLevel.Advice, WrongGreen),
         new(FindingId.NotThere, FindingLevel.Caution, NotThere),
+        new(FindingId.ClubsAndArea, FindingLevel.Advice, ClubsAndArea),
     ];
 
     private static IEnumerable<RuleHit> WrongPlace(PlanInput input)
@@ -36,6 +37,12 @@ internal static class GroundRules
                         () => input.With(segment, s => s with { Place = place })
                     )
                     : new RuleHit(segment.Id, CheckSentences.WrongPlace.Of(planned.Drill.Name));
+                continue;
+            }
+
+            if (segment is { Drill: null, Balls: > 0, EffectiveArea: { } area } && !CanBePlayedOn(area, segment.Place))
+            {
+                yield return new RuleHit(segment.Id, CheckSentences.WrongGround.Of(area, segment.Place));
                 continue;
             }
 
@@ -68,6 +75,31 @@ internal static class GroundRules
                 : new RuleHit(segment.Id, why);
         }
     }
+
+    /// <summary>
+    /// Whether a ground is for an area: no sand splashed and no full swing made on a putting green, no long club beside a chipping
+    /// green. The greenkeeper's rule; common practice, no source.
+    /// </summary>
+    private static bool CanBePlayedOn(Area area, PlaceKind place) =>
+        place switch
+        {
+            PlaceKind.PuttingGreen => area
+                is not (Area.Bunker or Area.Pitch or Area.Wedge or Area.Iron or Area.Wood or Area.Driver),
+            PlaceKind.ChippingGreen => area is not (Area.Iron or Area.Wood or Area.Driver),
+            _ => true,
+        };
+
+    /// <summary>A putting segment that is played with irons, or a long one with the putter, is about something else.</summary>
+    private static IEnumerable<RuleHit> ClubsAndArea(PlanInput input) =>
+        from segment in input.Practice
+        where segment is { Balls: > 0, EffectiveArea: not null, Phase: not Phase.WarmUp }
+        let strange = ClubsOf(segment)
+            .Where(c => (c == Club.Putter) != (segment.EffectiveArea == Area.Putting))
+            .Distinct()
+            .ToList()
+        where strange.Count > 0 && strange.Count == ClubsOf(segment).Distinct().Count()
+        where segment.EffectiveArea is not (Area.Body or Area.Mind or Area.Chip)
+        select new RuleHit(segment.Id, CheckSentences.ClubsAndArea.Of(segment.EffectiveArea!, strange));
 
     private static IEnumerable<RuleHit> MissingEquipment(PlanInput input) =>
         from segment in input.Practice

@@ -62,7 +62,7 @@ internal static class PaceRules
         var most = (int)(SessionMost * input.Minutes);
         yield return new RuleHit(
             null,
-            CheckSentences.SessionFast.Of(input.BallsBought, input.Minutes),
+            CheckSentences.SessionFast.Of(input.BallsBought, input.Minutes, most),
             CheckSentences.BallsInAll.Of(most),
             () => PlanEdits.ToBalls(input.Plan, most)
         );
@@ -72,13 +72,18 @@ internal static class PaceRules
     private static IEnumerable<RuleHit> Holes(PlanInput input, bool isFast)
     {
         var onCourse = input.Practice.Where(s => s.Phase == Phase.OnCourse).ToList();
-        var onRange = onCourse.Where(s => s is { Place: PlaceKind.Range, Holes: not null }).ToList();
+        // Tee shots alone are shots with a routine, and have their pace; a hole of them takes no walk from tee to green.
+        var onRange = onCourse.Where(s => s is { Place: PlaceKind.Range, Holes: not null } && !UsualPace.IsTeeShots(s)).ToList();
         var holes = onRange.Sum(s => s.Holes ?? 0);
         if (holes < HolesOfACard)
             yield break;
         // A putting drill afterwards is not the putting out of these holes.
         bool IsPuttingOut(PracticeSegment s) => s.Part() == GamePart.Putting && (s.Drill is null || s.Holes is not null);
-        var each = (double)onCourse.Where(s => s.Place == PlaceKind.Range || IsPuttingOut(s)).Sum(s => s.Minutes) / holes;
+        var each =
+            (double)
+                onCourse
+                    .Where(s => (s.Place == PlaceKind.Range && !UsualPace.IsTeeShots(s)) || IsPuttingOut(s))
+                    .Sum(s => s.Minutes) / holes;
         if (isFast ? each >= UsualPace.LeastMinutesPerHole : each <= UsualPace.MostMinutesPerHole)
             yield break;
         yield return new RuleHit(onRange[0].Id, (isFast ? CheckSentences.HolesFast : CheckSentences.HolesSlow).Of(each));

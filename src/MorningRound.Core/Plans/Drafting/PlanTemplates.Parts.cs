@@ -141,7 +141,7 @@ public static partial class PlanTemplates
             Id = Guid.Empty,
             Title = "Water",
             Minutes = minutes,
-            Instruction = "Drink something, and step into the shade.",
+            Instruction = PauseBeginning.WordsFor(isHot: false),
         };
 
     private static Guid IdOf(string title, int segment) =>

@@ -18,31 +18,31 @@ public static partial class PlanTemplates
                 Approach.EvenSplit,
                 Stretch(4),
                 Segment(
-                    "Wedges, then up the bag",
+                    "Wedges to three paces of grass",
                     Phase.WarmUp,
                     Intent.Skill,
                     Area.Wedge,
-                    8,
-                    22,
-                    "Easy wedges from some thirty paces on, a turn away between them; then up the bag, the driver twice at most.",
-                    clubs: [Club.SandWedge, Club.Iron8, Club.Iron6, Club.Driver]
+                    7,
+                    14,
+                    "Half swings with the wedge to any patch you can see. Longer clubs only once three in a row feel easy.",
+                    clubs: [Club.SandWedge, Club.Iron8]
                 ) with
                 {
                     Parts =
                     [
                         new SegmentPart
                         {
-                            Label = "Easy wedges, growing",
+                            Label = "Half swings, growing",
                             Clubs = [Club.SandWedge],
                             Swing = SwingSize.Half,
-                            Balls = 14,
+                            Balls = 9,
                         },
                         new SegmentPart
                         {
-                            Label = "Up the bag, at most two drivers",
-                            Clubs = [Club.Iron8, Club.Iron6, Club.Driver],
+                            Label = "Full swings, easy",
+                            Clubs = [Club.Iron8],
                             Swing = SwingSize.Full,
-                            Balls = 8,
+                            Balls = 5,
                         },
                     ],
                 },
@@ -57,14 +57,14 @@ public static partial class PlanTemplates
                     [Club.Iron8]
                 ),
                 Segment(
-                    "Called tee shots",
+                    "Random irons: name your post",
                     Phase.Random,
                     Intent.Skill,
-                    Area.Wood,
-                    19,
+                    Area.Iron,
                     20,
+                    22,
                     "Another club and another goal every ball. Say the goal before you take the club.",
-                    clubs: [Club.Driver, Club.Wood3, Club.Hybrid],
+                    clubs: [Club.Iron9, Club.Iron7, Club.Hybrid],
                     criterion: "Starts between the posts"
                 )
             ),
@@ -371,19 +371,19 @@ public static partial class PlanTemplates
                 )
             ),
             Plan(
-                "Stand, aim, play",
+                "Three clubs and three holes",
                 "Stand to it the same way, then trust the aim",
-                "Three of the four holes without a change of mind over the ball",
-                58,
-                60,
+                "Two of the three holes without a change of mind over the ball",
+                56,
+                52,
                 Approach.ThreeParts,
-                Stretch(4),
+                Stretch(5),
                 Technique(
-                    "Set-up and half swings",
+                    "Half swings across a line",
                     Area.Iron,
-                    9,
-                    12,
-                    "Look at feet, ball and shoulders in a window, then half a swing. Feel the finish, forget the flight.",
+                    6,
+                    8,
+                    "Draw a line in the grass. Half a swing, and look where the ground was touched. Forget the flight.",
                     "Set-up",
                     FeedbackSource.OwnFeel,
                     [Club.Iron9],
@@ -392,35 +392,34 @@ public static partial class PlanTemplates
                 Technique(
                     "The same set-up, full swings",
                     Area.Iron,
-                    15,
                     17,
+                    16,
                     "A stick along the toes. Step away after every ball and stand to it anew.",
                     "Set-up",
                     FeedbackSource.Sticks,
                     [Club.Iron7]
                 ),
                 Segment(
-                    "Four balls a club",
+                    "Three clubs, any order",
                     Phase.Random,
                     Intent.Skill,
                     Area.Iron,
-                    15,
                     16,
-                    "Four clubs, four balls each, another target for each ball.",
-                    clubs: [Club.PitchingWedge, Club.Iron8, Club.Iron6, Club.Hybrid],
-                    run: 4,
+                    15,
+                    "Three clubs out of the bag. Take a different one and a different target for every ball.",
+                    clubs: [Club.PitchingWedge, Club.Iron7, Club.Hybrid],
                     criterion: "Aimed where it was meant, by the stick laid down afterwards"
                 ),
                 Segment(
-                    "Four quick holes",
+                    "Three quick holes",
                     Phase.OnCourse,
                     Intent.Performance,
                     Area.Iron,
-                    15,
-                    13,
+                    12,
+                    10,
                     "Name the fairway before you tee up.",
                     clubs: [Club.PitchingWedge, Club.Iron7, Club.Driver],
-                    holes: 4
+                    holes: 3
                 )
             ),
             Plan(

@@ -180,19 +180,19 @@ public sealed record WarmUpPart
 /// <summary>Stretches, counted, each with the parts it moves.</summary>
 public static class Stretches
 {
-    /// <summary>In the order in which they matter; with how long each takes. Common practice, no source.</summary>
+    /// <summary>In the order in which they matter; with how long each takes. The counts are the product's own.</summary>
     private static readonly (string Text, int Seconds, BodyPart[] Parts)[] All =
     [
-        ("wrists 3 in and 3 out", 20, [BodyPart.WristOrHand]),
-        ("arm circles small 5 and big 5, both ways", 35, [BodyPart.Shoulder]),
-        ("turns with a club across the chest 5, each foot back in turn", 40, [BodyPart.UpperBack, BodyPart.LowerBack]),
-        ("side bends 5 a side", 30, [BodyPart.LowerBack, BodyPart.UpperBack]),
-        ("hip circles 5 each way", 25, [BodyPart.Hip]),
-        ("bend forward 5, for the back of the legs", 30, [BodyPart.LowerBack, BodyPart.Knee]),
-        ("forearms 5 and 5", 20, [BodyPart.Elbow, BodyPart.WristOrHand]),
-        ("turn the head 3 each way", 20, [BodyPart.Neck]),
-        ("knee lifts 6 a side", 25, [BodyPart.Knee, BodyPart.Hip]),
-        ("ankle circles 5 each way", 25, [BodyPart.AnkleOrFoot]),
+        ("wrists 4 in and 4 out", 20, [BodyPart.WristOrHand]),
+        ("arm circles small 4 and big 6, both ways", 35, [BodyPart.Shoulder]),
+        ("turns with a club across the chest 8, the feet still", 40, [BodyPart.UpperBack, BodyPart.LowerBack]),
+        ("side bends 4 a side", 30, [BodyPart.LowerBack, BodyPart.UpperBack]),
+        ("hip circles 6 each way", 25, [BodyPart.Hip]),
+        ("bend forward 4, for the back of the legs", 30, [BodyPart.LowerBack, BodyPart.Knee]),
+        ("forearms 6 each way", 20, [BodyPart.Elbow, BodyPart.WristOrHand]),
+        ("turn the head 4 each way", 20, [BodyPart.Neck]),
+        ("knee lifts 8 a side", 25, [BodyPart.Knee, BodyPart.Hip]),
+        ("ankle circles 6 each way", 25, [BodyPart.AnkleOrFoot]),
     ];
 
     /// <summary>

@@ -27,6 +27,9 @@ public static class WarmUps
 
     private const int MostStretching = 5;
 
+    /// <summary>Ten balls with the whole routine, five of them to verify.</summary>
+    private const int AimCheckMinutes = 6;
+
     /// <summary>
     /// The aim check that a warm-up ends with, without a plan: at the target of the ground that is nearest to a middle iron's
     /// carry.
@@ -277,7 +280,11 @@ public static class WarmUps
                 };
                 yield break;
             case WarmUpSchool.FixedFives:
-                var aim = minutes >= 6 ? minutes / 2 : minutes;
+                // Two minutes go to speed and the long ones, where five balls of the check still fit.
+                var aim =
+                    minutes >= AimCheckMinutes + 2 ? AimCheckMinutes
+                    : minutes >= AimCheckMinutes ? minutes - 2
+                    : minutes;
                 if (minutes > aim)
                 {
                     var shortIron = clubs.FirstOrDefault(c => c is Club.Iron9 or Club.Iron8, middle);
@@ -294,12 +301,11 @@ public static class WarmUps
 
                 yield return Part(
                     "Aim check",
-                    $"Five with the {middle.InWords()}, whole routine, at one target; five more only to "
-                        + "verify. The day's aim is one "
-                        + "line, and nothing in the swing is touched.",
+                    "Five at one target with the club that carries to it, with your whole routine. Five more only to verify. "
+                        + "The day's aim is one line, and nothing in the swing is touched.",
                     Area.Iron,
                     aim,
-                    5,
+                    aim >= AimCheckMinutes ? 2 * Drills.Scoring.AimCheck.Balls : Drills.Scoring.AimCheck.Balls,
                     middle
                 ) with
                 {

@@ -40,6 +40,9 @@ public sealed record TrimShare
     /// <summary>Its minutes.</summary>
     public required int Minutes { get; init; }
 
+    /// <summary>The fewest minutes that it is begun for.</summary>
+    public int LeastMinutes { get; init; } = 1;
+
     /// <summary>Its balls.</summary>
     public required int Balls { get; init; }
 
@@ -92,6 +95,9 @@ public sealed record TrimDrop(Guid SegmentId, string Reason);
 /// </remarks>
 public sealed record PlanTrim
 {
+    /// <summary>Nothing is worth beginning for less. [own default]</summary>
+    private const int LeastMinutes = 2;
+
     /// <summary>Minutes that the whole session takes, walks included.</summary>
     public required int Minutes { get; init; }
 
@@ -116,8 +122,8 @@ public sealed record PlanTrim
         {
             var (left, dropped) = dropping.Down(minutes);
             IReadOnlyList<Guid> kept = dropping.IdsOf(left);
-            // Not even a minute for each: what is left of the last step is all there is.
-            if (minutes - dropping.WalkMinutes(left) < kept.Count)
+            // Not even the least for each: what is left of the last step is all there is.
+            if (minutes - dropping.WalkMinutes(left) < dropping.LeastMinutesOf(left))
                 break;
             if (steps.Count > 0 && steps[^1].Kept.SequenceEqual(kept))
                 steps[^1] = steps[^1] with { From = minutes };
@@ -156,11 +162,20 @@ public sealed record PlanTrim
     {
         if (Steps.Count == 0)
             return null;
+        // Without a single ball nothing that takes bought ones is left.
+        var ballless =
+            balls == 0 ? Segments.Where(s => s.BallsAreBought && s.Balls > 0 && !leftOut.Contains(s.SegmentId)).ToList() : [];
+        if (ballless.Count > 0)
+            leftOut = new HashSet<Guid>(leftOut.Concat(ballless.Select(s => s.SegmentId)));
         var all = Segments.Where(s => !leftOut.Contains(s.SegmentId)).ToList();
         var needed = all.Sum(s => s.Minutes) + Steps[0].WalkMinutes;
         if (
             all.Count == 0
-            || (minutes >= needed && (balls is null || balls >= all.Where(s => s.BallsAreBought).Sum(s => s.Balls)))
+            || (
+                ballless.Count == 0
+                && minutes >= needed
+                && (balls is null || balls >= all.Where(s => s.BallsAreBought).Sum(s => s.Balls))
+            )
         )
             return null;
         var there = Math.Min(minutes, needed);
@@ -168,7 +183,7 @@ public sealed record PlanTrim
             return null;
         var kept = all.Where(s => step.Kept.Contains(s.SegmentId)).ToList();
         var dropped = step.Dropped.Where(d => !leftOut.Contains(d.SegmentId)).ToList();
-        if (kept.Count == 0 || there - step.WalkMinutes < kept.Count)
+        if (kept.Count == 0 || there - step.WalkMinutes < kept.Sum(s => s.LeastMinutes))
             return null;
         var lengths = LengthsOf(kept, there - step.WalkMinutes);
         var counts = kept.Select(
@@ -200,8 +215,9 @@ public sealed record PlanTrim
                         )
                 ),
             ],
-            [.. dropped.Select(d => d.SegmentId)],
+            [.. ballless.Select(s => s.SegmentId), .. dropped.Select(d => d.SegmentId)],
             [
+                .. ballless.Count > 0 ? [TrimSentences.NoBalls.Of().In()] : Array.Empty<string>(),
                 .. dropped.Select(d => d.Reason),
                 .. isShorter
                     ? [(dropped.Count == 0 ? TrimSentences.EverythingShorter : TrimSentences.RestShorter).Of(lengths.Sum()).In()]
@@ -247,22 +263,22 @@ public sealed record PlanTrim
     }
 
     /// <summary>
-    /// Minutes of each segment: whole where they fit or have to stay, otherwise at least one and in proportion.
+    /// Minutes of each segment: whole where they fit or have to stay, otherwise at least two and in proportion.
     /// </summary>
     private static List<int> LengthsOf(IReadOnlyList<TrimShare> kept, int there)
     {
         if (kept.Sum(s => s.Minutes) <= there)
             return [.. kept.Select(s => s.Minutes)];
         var whole = kept.Where(s => s.StaysWhole).Sum(s => s.Minutes);
-        var others = kept.Count(s => !s.StaysWhole);
+        var others = kept.Where(s => !s.StaysWhole).Sum(s => s.LeastMinutes);
         // Stretching stays whole as long as half of the time is left for what comes after it.
         var keepsWhole = others > 0 && there - whole >= others && whole * 2 <= there;
         var shortened = kept.Where(s => !keepsWhole || !s.StaysWhole).ToList();
         var shares = WholeShares.Divide(
-            there - (keepsWhole ? whole : 0) - shortened.Count,
-            [.. shortened.Select(s => s.Minutes - 1)]
+            there - (keepsWhole ? whole : 0) - shortened.Sum(s => s.LeastMinutes),
+            [.. shortened.Select(s => s.Minutes - s.LeastMinutes)]
         );
-        return [.. kept.Select(s => keepsWhole && s.StaysWhole ? s.Minutes : shares[shortened.IndexOf(s)] + 1)];
+        return [.. kept.Select(s => keepsWhole && s.StaysWhole ? s.Minutes : shares[shortened.IndexOf(s)] + s.LeastMinutes)];
     }
 
     private static TrimShare ShareOf(Segment segment)
@@ -274,6 +290,7 @@ public sealed record PlanTrim
             SegmentId = segment.Id,
             StaysWhole = practice is { Phase: Phase.WarmUp, Intent: Intent.Body },
             Minutes = segment.Minutes,
+            LeastMinutes = Math.Min(LeastMinutes, segment.Minutes),
             Balls = practice?.Balls ?? 0,
             BallsAreBought = practice?.Place.BallsAreBought() == true,
             Holes = practice?.Holes,
@@ -323,7 +340,39 @@ public sealed record PlanTrim
                 dropped.Add(new TrimDrop(segment.Id, TrimSentences.FallsOut.Of(segment.Title, WhyOf(segment).Of()).In()));
             }
 
+            // Where all have one priority they are shortened together, until there is too little for each.
+            while (minutes - WalkMinutes(left) < LeastMinutesOf(left) && Last(left) is { } last)
+            {
+                left = Without(left, last);
+                var segment = _segments[last];
+                dropped.Add(new TrimDrop(segment.Id, TrimSentences.FallsOut.Of(segment.Title, TrimSentences.NoTime.Of()).In()));
+            }
+
             return (left, dropped);
+        }
+
+        /// <summary>The least minutes with which what is left can be begun.</summary>
+        public int LeastMinutesOf(ulong left) =>
+            _segments.Where((_, i) => Holds(left, i)).Sum(s => Math.Min(LeastMinutes, s.Minutes));
+
+        /// <summary>
+        /// What falls out when there is too little for each: pauses, then the least of the practice, then all of the warm-up but its
+        /// beginning. Something to practise stays as long as there is something.
+        /// </summary>
+        private int? Last(ulong left)
+        {
+            if (First(left, i => _segments[i] is Pause) is { } pause)
+                return pause;
+            var firstWarmUp = First(left, i => _segments[i] is PracticeSegment { Phase: Phase.WarmUp });
+            var main = Enumerable
+                .Range(0, _segments.Count)
+                .Where(i => Holds(left, i) && _segments[i] is PracticeSegment { Phase: not Phase.WarmUp })
+                .OrderByDescending(i => ((PracticeSegment)_segments[i]).Priority)
+                .ThenByDescending(i => i)
+                .ToList();
+            if (main.Count > 1)
+                return main[0];
+            return First(left, i => i != firstWarmUp && _segments[i] is PracticeSegment { Phase: Phase.WarmUp });
         }
 
         private static Sentence WhyOf(Segment segment) =>

@@ -341,13 +341,13 @@ public sealed class PlanCheckTests
                 HalfSwings,
                 Technique with
                 {
-                    Minutes = 25,
-                    Balls = 25,
+                    Minutes = 28,
+                    Balls = 28,
                 },
                 CalledIrons with
                 {
-                    Minutes = 26,
-                    Balls = 26,
+                    Minutes = 28,
+                    Balls = 28,
                 }
             ),
             Only(
@@ -506,6 +506,12 @@ public sealed class PlanCheckTests
                     Coach = f.Coach with { Bag = Bag(Club.Iron5, Club.Iron6, Club.Iron7, Club.Iron8, Club.PitchingWedge) },
                 }
             )
+        ),
+        new(
+            FindingId.ClubsAndArea,
+            FindingLevel.Advice,
+            GivenPlan.With(CalledIrons, s => s with { Clubs = [Club.Putter] }),
+            Clean
         ),
         new(
             FindingId.CompetitionDay,

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 
 const beat = 1_000;
 
-/** A beat a second, heard and felt, for putts by pace: back on one, through on two. Off until it is asked for. */
+/** 60 beats a minute, heard and felt, as the drills for pace say. Off until it is asked for. */
 export function Metronome() {
   const [isOn, setIsOn] = useState(false);
   useEffect(() => {
@@ -29,7 +29,7 @@ export function Metronome() {
   }, [isOn]);
   return (
     <Button aria-pressed={isOn} onClick={() => setIsOn((on) => !on)} sx={{ minHeight: 56, ml: -1.25 }}>
-      {isOn ? 'Stop the beat' : 'One-second beat'}
+      {isOn ? 'Stop metronome' : 'Metronome, 60 a minute'}
     </Button>
   );
 }

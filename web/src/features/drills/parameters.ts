@@ -100,7 +100,7 @@ export const parameters: { [K in Protocol['kind']]: Record<string, Kind> } = {
     quantities: {
       is: 'some',
       label: 'What is guessed',
-      names: { length: 'Length', rise: 'Rise', slope: 'Slope', aimPoint: 'Aim point', carry: 'Carry' },
+      names: { length: 'Length', rise: 'Rise', slope: 'Slope', aimPoint: 'Aim spot', carry: 'Carry' },
     },
     attempts: number('Attempts'),
     carryUnit: yardsOrMetres,

@@ -12,7 +12,8 @@ import { planFrom } from '../plans/benchState';
 import { OpenPainQuestions, saidOf, type FollowUp } from './OpenPain';
 import { Readiness, type Ready } from './Readiness';
 import type { Session } from './queries';
-import { trimAt, type Trimmed } from './trim';
+import { fewestMinutes, trimAt, type Trimmed } from './trim';
+import { useReadiness } from './useReadiness';
 
 const HowItIsDone = onDemand(() => import('./HowItIsDone').then((m) => m.HowItIsDone));
 
@@ -46,13 +47,16 @@ const left = (trim: Trim | undefined, segment: { id: string; minutes: number }) 
 
 /** The session before it begins: what for, what is in it, and how the student comes. */
 export function Before({ session, isLesson, dropped, said, reported, onFollowUp, onBegin, onHurt, onLeave }: Props) {
-  const [ready, setReady] = useState<Ready>({});
+  const [ready, setReady] = useReadiness(session.card.assignmentId);
   const [opened, setOpened] = useState<string>();
   const [keepsWhole, setKeepsWhole] = useState(false);
   const { totals } = session;
   const plan = planFrom(session.plan);
   const trim = trimFor(session, ready, dropped);
   const taken = keepsWhole ? undefined : trim;
+  const fewest = session.trim ? fewestMinutes(session.trim) : 0;
+  const isTooShort = !trim && typeof ready.minutesAtHand === 'number' && ready.minutesAtHand < fewest;
+  const hasNoBalls = !trim && !isTooShort && ready.ballsAtHand === 0 && totals.ballsBought > 0;
   const sparesNothing = dropped.size > 0 && plan.segments.every((s) => s.kind === 'pause' || dropped.has(s.id));
   const isWorse = (pain: Session['openPain'][number]) => saidOf(pain, reported) !== undefined;
   const isUnsaid = session.openPain.some((pain) => saidOf(pain, said) === undefined && !isWorse(pain));
@@ -76,6 +80,13 @@ export function Before({ session, isLesson, dropped, said, reported, onFollowUp,
       )}
       <OpenPainQuestions session={session} said={said} isWorse={isWorse} onSay={onFollowUp} onWorse={onHurt} />
       {!isLesson && <Readiness value={ready} onChange={setReady} />}
+      {(isTooShort || hasNoBalls) && (
+        <Typography role="status" sx={{ mt: 1.5, p: 1.5, bgcolor: 'background.paper', borderRadius: 2 }}>
+          {isTooShort
+            ? `Too little time: this session takes at least ${minutes(fewest)}.`
+            : 'Everything in this session needs range balls.'}
+        </Typography>
+      )}
       {trim && (
         <Box
           component="section"

@@ -60,7 +60,12 @@ function withTrimmedDrills(session: Session, trim: EntryOf<'trimmed'> | null): S
     ...session,
     drills: session.drills.map((d) => {
       const attempts = trim.kept.find((k) => k.segmentId === d.segmentId)?.attempts;
-      return { ...d, flow: withCount(d.flow, attempts), plannedAttempts: attempts ?? d.plannedAttempts };
+      return {
+        ...d,
+        flow: withCount(d.flow, attempts),
+        plannedAttempts: attempts ?? d.plannedAttempts,
+        calls: attempts ? d.calls.slice(0, attempts) : d.calls,
+      };
     }),
   };
 }

@@ -112,11 +112,6 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
       </Box>
       {showsHow && segment.kind === 'practice' && <HowItIsDone session={session} segment={segment} />}
       {segment.instruction && <Typography sx={{ mt: 0.5 }}>{segment.instruction}</Typography>}
-      {segment.kind === 'pause' && (
-        <Typography sx={{ mt: 1.5, p: 2, fontSize: 19, bgcolor: 'background.paper', borderRadius: 2 }}>
-          Drink something. Find shade, sit down, let the hands go loose.
-        </Typography>
-      )}
       {cue && (
         <Typography sx={{ mt: 0.5 }}>
           <b>Think of:</b> {cue}

@@ -12,6 +12,12 @@ export interface Trimmed {
   reasons: string[];
 }
 
+/** The fewest minutes that a segment is begun for. */
+const least = (s: TrimShare) => s.leastMinutes ?? 1;
+
+/** The fewest minutes for which anything is left of a session. */
+export const fewestMinutes = (trim: PlanTrim) => trim.steps.at(-1)?.from ?? 0;
+
 const sum = (numbers: readonly number[]) => numbers.reduce((s, n) => s + n, 0);
 
 /** A total divided by weights in whole numbers: rounded down, the rest to those who lost most, the earlier first. */
@@ -43,16 +49,20 @@ export function trimAt(
   balls: number | null,
   leftOut: ReadonlySet<string>,
 ): Trimmed | undefined {
+  const ballless =
+    balls === 0 ? trim.segments.filter((s) => s.ballsAreBought && s.balls > 0 && !leftOut.has(s.segmentId)) : [];
+  if (ballless.length > 0) leftOut = new Set([...leftOut, ...ballless.map((s) => s.segmentId)]);
   const all = trim.segments.filter((s) => !leftOut.has(s.segmentId));
+  if (all.length === 0) return undefined;
   const needed = sum(all.map((s) => s.minutes)) + (trim.steps[0]?.walkMinutes ?? 0);
   const there = Math.min(minutes ?? needed, needed);
-  if (there === needed && (balls === null || balls >= sum(all.map((s) => (s.ballsAreBought ? s.balls : 0)))))
+  if (ballless.length === 0 && there === needed && (balls === null || balls >= sum(all.map((s) => (s.ballsAreBought ? s.balls : 0)))))
     return undefined;
   const step = stepFor(trim, there, leftOut);
   if (!step) return undefined;
   const kept = all.filter((s) => step.kept.includes(s.segmentId));
   const dropped = step.dropped.filter((d) => !leftOut.has(d.segmentId));
-  if (kept.length === 0 || there - step.walkMinutes < kept.length) return undefined;
+  if (kept.length === 0 || there - step.walkMinutes < sum(kept.map(least))) return undefined;
   const lengths = lengthsOf(kept, there - step.walkMinutes);
   const lengthOf = (i: number) => lengths[i] ?? 1;
   const counts = kept.map((s, i) =>
@@ -81,8 +91,9 @@ export function trimAt(
               ? inProportion(s.attempts / s.attemptsEach, counts[i] ?? 0, s.balls)
               : inProportion(s.attempts / s.attemptsEach, lengthOf(i), s.minutes)),
     })),
-    dropped: dropped.map((d) => d.segmentId),
+    dropped: [...ballless.map((s) => s.segmentId), ...dropped.map((d) => d.segmentId)],
     reasons: [
+      ...(ballless.length > 0 ? ['What needs range balls falls out.'] : []),
       ...dropped.map((d) => d.reason),
       ...(isShorter
         ? [
@@ -117,14 +128,14 @@ function lengthsOf(kept: readonly TrimShare[], there: number): number[] {
   const planned = sum(kept.map((s) => s.minutes));
   if (planned <= there) return kept.map((s) => s.minutes);
   const whole = sum(kept.map((s) => (s.staysWhole ? s.minutes : 0)));
-  const others = kept.filter((s) => !s.staysWhole).length;
+  const others = sum(kept.filter((s) => !s.staysWhole).map(least));
   const keepsWhole = others > 0 && there - whole >= others && whole * 2 <= there;
   const shortened = kept.filter((s) => !keepsWhole || !s.staysWhole);
   const shares = divide(
-    there - (keepsWhole ? whole : 0) - shortened.length,
-    shortened.map((s) => s.minutes - 1),
+    there - (keepsWhole ? whole : 0) - sum(shortened.map(least)),
+    shortened.map((s) => s.minutes - least(s)),
   );
-  return kept.map((s) => (keepsWhole && s.staysWhole ? s.minutes : (shares[shortened.indexOf(s)] ?? 0) + 1));
+  return kept.map((s) => (keepsWhole && s.staysWhole ? s.minutes : (shares[shortened.indexOf(s)] ?? 0) + least(s)));
 }
 
 /** When what is left of a segment is over, in the words of its rule. */

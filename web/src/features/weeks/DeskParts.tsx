@@ -5,6 +5,7 @@ import { Key } from '../../ui/states';
 import type { Desk } from './useDesk';
 
 const PublishDialog = onDemand(() => import('./PublishDialog').then((m) => m.PublishDialog));
+const CopyDialog = onDemand(() => import('./CopyDialog').then((m) => m.CopyDialog));
 const PlansDrawer = onDemand(() => import('./PlansDrawer').then((m) => m.PlansDrawer));
 
 /** What is done for all whose week is shown, or for those who are selected. */
@@ -16,7 +17,7 @@ export function DeskActs({ desk }: { desk: Desk }) {
       <Button variant="outlined" onClick={actions.undo} disabled={!actions.canUndo || actions.isBusy}>
         Undo<Key>Ctrl Z</Key>
       </Button>
-      <Button variant="outlined" onClick={() => void actions.copyLastWeek(whom)} disabled={actions.isBusy}>
+      <Button variant="outlined" onClick={desk.askCopy} disabled={actions.isBusy}>
         Copy last week<Key>l</Key>
       </Button>
       {rows.some((r) => r.programmes.length > 0) && (
@@ -49,12 +50,24 @@ export function DeskDrawer({ desk }: { desk: Desk }) {
 }
 
 /** What would be published and what is held back, while that is asked for. */
-export function DeskPublishing({ desk: { week, publishing, setPublishing, actions } }: { desk: Desk }) {
+export function DeskPublishing({ desk }: { desk: Desk }) {
+  const { week, publishing, setPublishing, actions, copying, setCopying, checks } = desk;
+  if (copying)
+    return (
+      <CopyDialog
+        onClose={() => setCopying(undefined)}
+        onCopy={(how) => {
+          setCopying(undefined);
+          void actions.copyLastWeek(copying, how);
+        }}
+      />
+    );
   return (
     publishing && (
       <PublishDialog
         week={week}
         students={publishing}
+        checks={checks}
         onClose={() => setPublishing(undefined)}
         onPublish={() => {
           setPublishing(undefined);

@@ -7,17 +7,20 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../api/client';
 import { count, dayName, minutes } from '../../ui/format';
+import { findingLevels } from '../../ui/findingLevels';
 import { ErrorNotice, Loading } from '../../ui/states';
 
 interface Props {
   week: string;
   students: readonly string[];
+  /** What the check says of each week, as the sheet's rows show it. */
+  checks: ReadonlyMap<string, Schemas['CheckedStudentWeek']>;
   onPublish: () => void;
   onClose: () => void;
 }
 
 /** What the students will see, and what holds the rest back, before anything is published. */
-export function PublishDialog({ week, students, onPublish, onClose }: Props) {
+export function PublishDialog({ week, students, checks, onPublish, onClose }: Props) {
   const preview = useQuery({
     queryKey: ['weeks', 'preview', week, students],
     queryFn: () =>
@@ -54,6 +57,7 @@ export function PublishDialog({ week, students, onPublish, onClose }: Props) {
               </div>
             ))}
             <KeptBack kept={w.notPublished} />
+            <Cautions check={checks.get(w.studentId)} />
           </Box>
         ))}
       </DialogContent>
@@ -73,6 +77,18 @@ export function PublishDialog({ week, students, onPublish, onClose }: Props) {
       </DialogActions>
     </Dialog>
   );
+}
+
+/** Everything above a note that the row on the sheet shows: it holds nothing back, and is to be seen before it is published. */
+function Cautions({ check }: { check: Schemas['CheckedStudentWeek'] | undefined }) {
+  const found = [...(check?.week ?? []), ...(check?.sessions.flatMap((s) => s.findings) ?? [])].filter(
+    (f) => f.level !== 'note',
+  );
+  return [...new Map(found.map((f) => [f.why, f])).values()].map((f) => (
+    <Box key={f.why} sx={{ color: findingLevels[f.level].colour }}>
+      {findingLevels[f.level].sign} {f.why}
+    </Box>
+  ));
 }
 
 /** What holds sessions back, each thing once. */

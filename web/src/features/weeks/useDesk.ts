@@ -55,6 +55,7 @@ export function useDesk({ sheet, week, whose, isOld, clips, onCopy, onWeek, star
   const [taken, setTaken] = useState<string>();
   const [carried, setCarried] = useState<{ held: Placed[]; from: Cell }>();
   const [publishing, setPublishing] = useState<readonly string[]>();
+  const [copying, setCopying] = useState<readonly string[]>();
   const [showsPlans, setShowsPlans] = useState(false);
 
   const row = rows[selection.at.row];
@@ -116,8 +117,16 @@ export function useDesk({ sheet, week, whose, isOld, clips, onCopy, onWeek, star
     v: () => void actions.put(pasted(clips, rows, sheet.monday, selection.at, selection.from)),
     x: () => void actions.takeOut(selected.map((s) => s.card)),
   };
+  /** Copies last week at once into weeks that are empty; where something stands already it is asked how. */
+  const askCopy = () => {
+    const isFilled = rows.some(
+      (r) => whom.includes(r.studentId) && r.sessions.some((s) => s.requirement !== 'own' && !s.notes?.programme),
+    );
+    if (isFilled) setCopying(whom);
+    else void actions.copyLastWeek(whom);
+  };
   useKeys({
-    l: () => void actions.copyLastWeek(whom),
+    l: askCopy,
     f: () => void actions.fill(whom),
     g: () => void actions.place(whom),
     p: () => setPublishing(whom),
@@ -158,6 +167,10 @@ export function useDesk({ sheet, week, whose, isOld, clips, onCopy, onWeek, star
     /** Whose week is about to be published; no value while nobody asked for it. */
     publishing,
     setPublishing,
+    /** For whom it is asked how last week is copied; no value while nobody asked for it. */
+    copying,
+    setCopying,
+    askCopy,
     showsPlans,
     setShowsPlans,
     /** Puts a plan into a cell, or without one into those that are selected. */

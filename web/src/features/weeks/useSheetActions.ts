@@ -24,6 +24,9 @@ export interface Said {
 
 const moved = (sessions: number) => `Moved ${count(sessions, 'session')}.`;
 
+/** How last week is copied where something stands already. */
+export type CopyHow = 'empty' | 'replace' | 'add';
+
 /** What a coach does on the sheet. Everything can be taken back, the last first. */
 export function useSheetActions(week: string, whose: Whose) {
   const queries = useQueryClient();
@@ -211,11 +214,26 @@ export function useSheetActions(week: string, whose: Whose) {
       };
     });
 
-  const copyLastWeek = (students: readonly string[]) =>
+  /** Copies last week: into empty weeks alone, in the place of drafts, or beside what is there. */
+  const copyLastWeek = (students: readonly string[], how: CopyHow = 'add') =>
     run(async () => {
       const before = new Set(titles().keys());
+      const drafts =
+        how !== 'replace'
+          ? []
+          : (queries
+              .getQueryData<Sheet>(key)
+              ?.rows.filter((r) => students.includes(r.studentId))
+              .flatMap((r) => r.sessions.filter((s) => !s.isPublished && s.requirement !== 'own')) ?? []);
+      if (drafts.length > 0)
+        await change(drafts.map((c) => ({ kind: 'takeOut' as const, id: c.assignmentId, version: c.version })));
+      const replaced = new Set(drafts.map((c) => c.assignmentId));
+      for (const id of replaced) before.delete(id);
       const set = await answer(
-        api.POST('/api/weeks/{week}/copy', { params: { path: { week } }, body: { students: [...students] } }),
+        api.POST('/api/weeks/{week}/copy', {
+          params: { path: { week } },
+          body: { students: [...students], onlyEmpty: how === 'empty' },
+        }),
       );
       const cards = set.flatMap((w) => w.sessions).filter((c) => !before.has(c.assignmentId));
       if (cards.length === 0) return { text: 'Nothing new to copy: last week is here already, or was empty.' };
@@ -231,7 +249,14 @@ export function useSheetActions(week: string, whose: Whose) {
         ]
           .filter(Boolean)
           .join(' '),
-        undo: () => outAgain(cards),
+        undo: async () => {
+          const left = await outAgain(cards);
+          if (drafts.length === 0) return left;
+          const back = await change(
+            drafts.map((c) => ({ kind: 'restore' as const, id: c.assignmentId, version: c.version + 1 })),
+          );
+          return [...left, ...refusedOf(back, (id) => drafts.find((c) => c.assignmentId === id)?.title ?? 'A session')];
+        },
       };
     });
 
