@@ -1,6 +1,17 @@
 import { expect } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { addStudent, comeIn, isKeptOn, join, onPhone, setAndPublish, test, toStudent } from './people';
+import {
+  addStudent,
+  comeIn,
+  isKeptOn,
+  join,
+  onPhone,
+  setAndPublish,
+  test,
+  toStudent,
+  closePart,
+  endSession,
+} from './people';
 
 test('a coach fills a file, finds a drill, changes a copy, tries it and sets it; the student runs it', async ({
   page: coach,
@@ -69,7 +80,7 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await join(phone, link, 'greta@wedge.example');
   await phone.getByRole('link', { name: 'Practise' }).click();
   await phone.getByRole('button', { name: 'Begin' }).click();
-  await expect(phone.getByText('Asked: cells hit at least 2')).toBeVisible();
+  await expect(phone.getByText('Goal: cells hit at least 2')).toBeVisible();
   const enter = async (carry: string) => {
     await phone.getByLabel('Carry, yd').fill(carry);
     await phone.getByRole('button', { name: 'Enter' }).click();
@@ -78,7 +89,9 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await enter('52');
   await enter('60');
   await enter('60');
-  await phone.getByRole('button', { name: 'Undo the last one' }).click();
+  // Two taps made the last ball; undo takes back one at a time.
+  await phone.getByRole('button', { name: 'Undo' }).click();
+  await phone.getByRole('button', { name: 'Undo' }).click();
   await expect(phone.getByTestId('flow-counts')).toContainText('1 of 3 cells hit, 2 balls');
   await isKeptOn(phone);
   await phone.reload();
@@ -90,8 +103,8 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await enter('71');
   await enter('72');
   await expect(phone.getByText('That is the whole of it.')).toBeVisible();
-  await phone.getByRole('button', { name: 'Done', exact: true }).click();
-  await phone.getByRole('button', { name: 'Finish' }).click();
+  await closePart(phone);
+  await endSession(phone);
   await expect(phone.getByText('Your coach can see it now.')).toBeVisible();
 
   // The coach, that minute: two of three cells with 1 + 2 + 3 balls.
@@ -99,7 +112,7 @@ test('a coach fills a file, finds a drill, changes a copy, tries it and sets it;
   await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link', { name: 'Own three distances' }).click();
   const result = coach.getByTestId('drill-result');
   await expect(result).toContainText('2 of 3 cells hit with 6 balls.');
-  await expect(result).toContainText('asked: cells hit at least 2, met');
+  await expect(result).toContainText('goal: cells hit at least 2, met');
   await expect(result).toContainText('Noticed: thin 1×');
 });
 

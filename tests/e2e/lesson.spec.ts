@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { isClean } from './clean';
-import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent } from './people';
+import { addStudent, comeIn, join, onPhone, setAndPublish, test, toStudent, closePart, endSession } from './people';
 
 test('a lesson: the coach counts beside the student, and what was agreed waits in next week as a draft', async ({
   page: coach,
@@ -12,7 +12,7 @@ test('a lesson: the coach counts beside the student, and what was agreed waits i
   await coach.getByLabel('What for').fill('Find the low point');
   await coach.getByRole('button', { name: 'Begin the lesson' }).click();
   await coach.getByLabel('Notes of this lesson').fill('Low point still behind the ball');
-  await coach.getByRole('button', { name: 'Done, next' }).click();
+  await closePart(coach);
   await coach.getByRole('button', { name: 'Five balls' }).click();
   await coach.getByRole('button', { name: 'Five balls' }).click();
   await coach.getByRole('button', { name: 'End lesson' }).click();
@@ -81,9 +81,9 @@ test('practice of one’s own is noted, practised, and stands outside the week',
   await student.getByLabel('What for').fill('Feel the new grip');
   await student.getByRole('button', { name: 'Practise it now' }).click();
   await student.getByRole('button', { name: 'Begin' }).click();
-  await student.getByRole('button', { name: 'Done, next' }).click();
-  await student.getByRole('button', { name: 'Done', exact: true }).click();
-  await student.getByRole('button', { name: 'Finish' }).click();
+  await closePart(student);
+  await closePart(student);
+  await endSession(student);
   await expect(student.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
   await toStudent(coach);
   await expect(coach.getByTestId('session-tile')).toContainText('on their own, done');

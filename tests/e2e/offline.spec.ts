@@ -1,6 +1,17 @@
 import { expect, type Page } from '@playwright/test';
 import { Middleman } from './middleman';
-import { addStudent, comeIn, isKeptOn, join, onPhone, setAndPublish, test, toStudent } from './people';
+import {
+  addStudent,
+  comeIn,
+  isKeptOn,
+  join,
+  onPhone,
+  setAndPublish,
+  test,
+  toStudent,
+  closePart,
+  endSession,
+} from './people';
 
 test.describe.configure({ timeout: 90_000 });
 
@@ -87,7 +98,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
   await phone.getByRole('link', { name: 'Go on', exact: true }).first().click();
   await phone.context().setOffline(false);
   await allSent(phone);
-  await flow.getByRole('button', { name: 'Undo the last one' }).click();
+  await phone.getByRole('button', { name: 'Undo' }).click();
   await allSent(phone);
 
   await toStudent(coach);
@@ -107,13 +118,8 @@ test('a session ends without a signal by the phone’s own counts, and is judged
   const flow = phone.getByTestId('flow');
   for (const answer of ['Made', 'Missed', 'Made'])
     await flow.getByRole('button', { name: answer, exact: true }).click();
-  for (;;) {
-    const next = phone.getByRole('button', { name: /^Done/ });
-    const isLast = (await next.innerText()) === 'Done';
-    await next.click();
-    if (isLast) break;
-  }
-  await phone.getByRole('button', { name: 'Finish' }).click();
+  while (!(await closePart(phone)));
+  await endSession(phone);
   await expect(phone.getByText('Counted on this phone; judged once it is sent.')).toBeVisible();
   await expect(phone.getByTestId('gave')).toContainText('best 1');
   await phone.context().setOffline(false);

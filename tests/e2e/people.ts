@@ -130,3 +130,24 @@ export async function setAndPublish(coach: Page, plan: RegExp, day: string | nul
     200,
   );
 }
+
+/**
+ * Closes the part under way and says how much of it was done where that is asked; whether it was the last one. A tap within a part's
+ * first moments is none, so the button is waited for.
+ */
+export async function closePart(phone: Page, howMuch = 'All'): Promise<boolean> {
+  const next = phone.getByRole('button', { name: /^(Next|Done)$/ });
+  const isLast = (await next.innerText()) === 'Done';
+  await next.click();
+  // The question stands there one frame later, or not at all.
+  await phone.evaluate(() => new Promise((shown) => requestAnimationFrame(() => requestAnimationFrame(shown))));
+  const asked = phone.getByRole('group', { name: 'How much did you do?' });
+  if (await asked.isVisible()) await asked.getByRole('button', { name: howMuch, exact: true }).click();
+  return isLast;
+}
+
+/** Ends a session after its last part: a screen of its own, then the rating. */
+export async function endSession(phone: Page) {
+  await phone.getByRole('button', { name: 'End session' }).click();
+  await phone.getByRole('button', { name: 'Finish' }).click();
+}

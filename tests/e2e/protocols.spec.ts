@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { addStudent, comeIn, join, onPhone, test } from './people';
+import { addStudent, comeIn, join, onPhone, test, closePart, endSession } from './people';
 
 /** Drills of the shelf that are soon played to their end. For other ways to score the first drill that has it is played. */
 const shortOnes = [
@@ -117,9 +117,9 @@ test('every way to score is assigned, played to its end on a phone, scored, and 
     taps.set(name, count);
     await expect(phone.getByText('That is the whole of it.'), name).toBeVisible();
     expect(await phone.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(360);
-    await phone.getByRole('button', { name: /^Done/ }).click();
+    await closePart(phone);
   }
-  await phone.getByRole('button', { name: 'Finish' }).click();
+  await endSession(phone);
   await expect(phone.getByText('Your coach can see it now.')).toBeVisible({ timeout: 20_000 });
 
   const { results } = (await (await coach.request.get(`/api/sessions/${assignment}`)).json()) as { results: Result[] };

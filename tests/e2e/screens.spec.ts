@@ -243,7 +243,7 @@ for (const [size, look] of [
       .filter({ hasText: 'Any day' })
       .getByRole('link', { name: /Practise|Go on/ })
       .click();
-    await expect(page.getByRole('button', { name: /^Begin$|^Skip$/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Begin$|^Undo$/ })).toBeVisible();
     await isClean(page, 'before or during practice', of);
     const begin = page.getByRole('button', { name: 'Begin' });
     if (await begin.isVisible()) await begin.click();
@@ -255,12 +255,14 @@ for (const [size, look] of [
       .getByRole('button')
       .evaluateAll((all) => all.filter((b) => b.getBoundingClientRect().height < 56).map((b) => b.textContent));
     expect(small, 'every button while practising is big enough for a thumb').toEqual([]);
-    while (await page.getByRole('button', { name: 'Skip' }).isVisible())
-      await page.getByRole('button', { name: 'Skip' }).click();
+    await page.getByRole('button', { name: 'End session' }).click();
+    await isClean(page, 'ending', of);
+    await page.getByRole('button', { name: 'End session' }).click();
     await expect(page.getByRole('heading', { name: 'How was it?' })).toBeVisible();
     await isClean(page, 'rating', of);
-    await page.getByRole('button', { name: 'Undo the last step' }).click();
-    await expect(page.getByRole('button', { name: 'Skip' })).toBeVisible();
+    await page.getByRole('button', { name: 'Back to the session' }).click();
+    await page.getByRole('button', { name: 'Back to practice' }).click();
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
   });
 }
 

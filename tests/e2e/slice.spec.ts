@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { onPhone, publishShown, test } from './people';
+import { onPhone, publishShown, test, closePart } from './people';
 
 /** Signs in by one of the demo's buttons. */
 async function comeInByHand(page: Page) {
@@ -95,11 +95,11 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
   await expect(student.getByText('Start the ball on line')).toBeVisible();
   await student.getByRole('button', { name: 'Begin' }).click();
 
-  // Warm-up: four minutes by the clock, then done early, which is done.
+  // Warm-up: four minutes by the clock, then closed early: four of ten count.
   await expect(student.getByRole('heading', { name: 'Warm-up' })).toBeVisible();
   await student.clock.fastForward('04:00');
   await expect(student.getByRole('timer')).toHaveText(/^4:0/);
-  await student.getByRole('button', { name: 'Done, next' }).click();
+  await closePart(student);
 
   // Gate: fifteen of thirty balls in ten minutes, two of them standing still; a reload in the middle loses nothing.
   await expect(student.getByRole('heading', { name: 'Gate' })).toBeVisible();
@@ -117,17 +117,17 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
   for (let i = 0; i < 6; i++) await student.getByRole('button', { name: 'One ball', exact: true }).click();
   await student.getByRole('button', { name: 'One ball less' }).click();
   await expect(student.getByTestId('balls')).toHaveText('15');
-  await student.getByRole('button', { name: 'Part done' }).click();
+  await closePart(student);
 
   await expect(student.getByRole('heading', { name: 'Water' })).toBeVisible();
-  await student.getByRole('button', { name: 'Done, next' }).click();
+  await closePart(student);
 
-  // Random: skipped by mistake, taken back, done.
-  await student.getByRole('button', { name: 'Skip' }).click();
+  // Random: said to be none by mistake, taken back, done.
+  await closePart(student, 'None');
   await expect(student.getByRole('heading', { name: 'On-course' })).toBeVisible();
   await student.getByRole('button', { name: 'Undo' }).click();
   await expect(student.getByRole('heading', { name: 'Random' })).toBeVisible();
-  await student.getByRole('button', { name: 'Done, next' }).click();
+  await closePart(student);
 
   // A little pain is told and practice goes on.
   await student.getByRole('button', { name: 'It hurts' }).click();
@@ -136,7 +136,8 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
   await student.getByRole('button', { name: 'Dull' }).click();
   await student.getByRole('button', { name: 'How bad: 2', exact: true }).click();
   await student.getByRole('button', { name: 'Tell my coach' }).click();
-  await student.getByRole('button', { name: 'Skip' }).click();
+  await closePart(student, 'None');
+  await student.getByRole('button', { name: 'End session' }).click();
 
   await expect(student.getByRole('heading', { name: 'How was it?' })).toBeVisible();
   await student.getByRole('button', { name: 'Not yet' }).click();
@@ -146,23 +147,26 @@ test('a coach plans, a student practises, the coach sees it', async ({ page: coa
   await student.getByRole('button', { name: 'Finish' }).click();
   await expect(student.getByText('Your coach can see it now.')).toBeVisible();
 
-  // By hand: warm-up 10 of 10, gate 15/30 of 20 = 10, random 12 of 12, on-course 0 of 15: 32 of 57 minutes is 56 %.
+  // By hand: warm-up 4 of 10 by the clock, gate 15/30 of 20 = 10, random 12 of 12 by the student's word, on-course none of 15:
+  // 26 of 57 minutes is 46 %.
   await student.getByRole('link', { name: 'Look back' }).click();
-  await expect(student.getByTestId('completion')).toHaveText('56 %');
+  await expect(student.getByTestId('completion')).toHaveText('46 %');
 
   await coach.reload();
-  await expect(coach.getByTestId('week-completion')).toHaveText('56 % done: 32 of 57 min');
+  await expect(coach.getByTestId('week-completion')).toHaveText(
+    '46 % done: 26 of 57 min (12 min reported without scores)',
+  );
   await expect(coach.getByRole('img', { name: /^Completion by week/ })).toHaveAttribute(
     'aria-label',
-    /4 May: 56 %, 0 of 1 sessions whole$/,
+    /4 May: 46 %, 26 of 57 min .12 min reported without scores., 0 of 1 sessions whole$/,
   );
   await expect(coach.getByRole('img', { name: /^Focus, 0 to 10/ })).toHaveAttribute('aria-label', /6 May 7$/);
   await expect(coach.getByRole('img', { name: /^Effort, 0 to 10/ })).toHaveAttribute('aria-label', /6 May 0$/);
   await coach.getByTestId('session-tile').click();
   await coach.getByRole('link', { name: 'Open', exact: true }).click();
-  await expect(coach.getByTestId('completion')).toHaveText('56 %');
+  await expect(coach.getByTestId('completion')).toHaveText('46 %');
   const shares = await coach.getByTestId('segment-done').locator('td:last-child').allInnerTexts();
-  expect(shares.map((s) => s.replace(/\s/g, ' '))).toEqual(['100 %', '50 %', '100 %', '0 %']);
+  expect(shares.map((s) => s.replace(/\s/g, ' '))).toEqual(['40 %', '50 %', '100 %', '0 %']);
   await expect(coach.getByText('Pain: lead (left) ankle or foot, 2 of 10')).toBeVisible();
   await expect(coach.getByText('The gate was narrow.')).toBeVisible();
   await expect(coach.getByRole('img', { name: 'Enjoyment: 9 of 10' })).toBeVisible();

@@ -8,6 +8,7 @@ import { onDemand } from '../ui/onDemand';
 import { Key, Loading, ErrorNotice } from '../ui/states';
 import { useKeys } from './keys';
 import { Mark } from './Mark';
+import { NotHere } from './NotHere';
 import { useOutdoor } from './outdoor';
 import { isSigningOut, PersonContext, useSignIn, useSignOut, type Person, type Session } from './signIn';
 import { useKeptPerson } from './useKeptPerson';
@@ -72,8 +73,12 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
         sx={{ flex: 1, width: '100%', maxWidth: isCoach ? 1360 : 620, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 6 }}
       >
         <PersonContext value={person}>
-          {person.role === 'guardian' && !guardiansPages.includes(pathname) ? (
-            <Navigate replace to="/my-children" />
+          {isForOthers(person.role, pathname) ? (
+            <NotHere
+              title={isCoach ? 'This page is for students' : 'This page is for coaches'}
+              why={`You are signed in as ${person.name}.`}
+              home={homes[person.role]}
+            />
           ) : (
             <Outlet />
           )}
@@ -100,7 +105,25 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
 }
 
 /** What a guardian can open. */
-const guardiansPages = ['/my-children', '/account'];
+const guardiansPages = ['/', '/my-children', '/account'];
+
+/** Pages of coaches and of students, by how their addresses begin; what is in neither list is for both. */
+const coachesPages =
+  /^\/(tee-line|students|courses|places|drills|plans|programmes|week|print|test-days|people|goals|walk|sessions\/[^/]+\/bench)(\/|$)/;
+const studentsPages = /^\/(my-week|my-file|my-progress|my-rounds|my-report|my-competitions|practice\/new)(\/|$)/;
+
+/** Whether a page is for others than those of this role; the server refuses what it holds in any case. */
+function isForOthers(role: Person['role'], pathname: string) {
+  if (role === 'guardian') return !guardiansPages.includes(pathname);
+  return (role === 'student' ? coachesPages : studentsPages).test(pathname);
+}
+
+const homes: Record<Person['role'], { to: string; name: string }> = {
+  owner: { to: '/tee-line', name: 'To the tee line' },
+  coach: { to: '/tee-line', name: 'To the tee line' },
+  student: { to: '/my-week', name: 'To my week' },
+  guardian: { to: '/my-children', name: 'To the week' },
+};
 
 /** What stands above a student's pages, and above a guardian's. */
 const phonePages = {

@@ -97,6 +97,24 @@ class DeviceStore extends Dexie {
 
 export const deviceStore = new DeviceStore();
 
+/** How long a browser has to open its store, in milliseconds; one that never answers is gone on without. */
+const openWithin = 3_000;
+
+/** Opens the store; when the browser does not answer in time, everything asked of it fails at once from then on. */
+export function openDeviceStore(): Promise<boolean> {
+  const opened = deviceStore.open().then(
+    () => true,
+    () => false,
+  );
+  const gaveUp = new Promise<boolean>((resolve) =>
+    setTimeout(() => {
+      if (!deviceStore.isOpen()) deviceStore.close({ disableAutoOpen: true });
+      resolve(deviceStore.isOpen());
+    }, openWithin),
+  );
+  return Promise.race([opened, gaveUp]);
+}
+
 /** Where a browser keeps nothing (a private window, say), everything still works with a signal. */
 export const orNothing = <T>(kept: PromiseLike<T>): Promise<T | undefined> =>
   Promise.resolve(kept).catch(() => undefined);

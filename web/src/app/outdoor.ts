@@ -1,6 +1,9 @@
 import { useSyncExternalStore } from 'react';
+import { localStore } from './localStore';
 
 const key = 'morning-round-outdoor';
+/** What was chosen on this page, for a browser that keeps nothing. */
+let heldOnPage: string | undefined;
 const listeners = new Set<() => void>();
 
 function subscribe(listener: () => void) {
@@ -10,11 +13,12 @@ function subscribe(listener: () => void) {
 
 /** Whether the high-contrast outdoor look is on, and a way to change it. Kept on this device. */
 export function useOutdoor(): [boolean, (on: boolean) => void] {
-  const isOn = useSyncExternalStore(subscribe, () => localStorage.getItem(key) === '1');
+  const isOn = useSyncExternalStore(subscribe, () => (heldOnPage ?? localStore.get(key)) === '1');
   return [
     isOn,
     (on) => {
-      localStorage.setItem(key, on ? '1' : '0');
+      heldOnPage = on ? '1' : '0';
+      localStore.set(key, heldOnPage);
       for (const listener of listeners) listener();
     },
   ];

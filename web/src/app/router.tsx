@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate, useRouteError } from 'react-router';
 import { onDemand } from '../ui/onDemand';
 import { ErrorNotice } from '../ui/states';
+import { NotHere } from './NotHere';
 import { usePerson, type Person } from './signIn';
 
 /** Home is the tee line for a coach, the own week for a student, a child's week for a guardian. */
@@ -24,6 +25,33 @@ function Broken() {
         onRetry={() => window.location.reload()}
       />
     </main>
+  );
+}
+
+/** A page that can't be shown, in its own place. One that can't be fetched comes with the next signal. */
+function BrokenPage() {
+  const error = useRouteError();
+  const isNotFetched = error instanceof Error && /import|fetch|load/i.test(error.message);
+  return (
+    <ErrorNotice
+      error={
+        isNotFetched || !(error instanceof Error)
+          ? new Error('This page couldn’t be loaded. Check your signal and try again. Nothing you entered is lost.')
+          : error
+      }
+      onRetry={() => window.location.reload()}
+    />
+  );
+}
+
+/** An address that leads nowhere. */
+function Nowhere() {
+  return (
+    <NotHere
+      title="Page not found"
+      why="This address leads nowhere. The link may be old, or mistyped."
+      home={{ to: homes[usePerson().role], name: 'Home' }}
+    />
   );
 }
 
@@ -67,99 +95,117 @@ export const router = createBrowserRouter([
       {
         lazy: () => named(import('./Shell'), 'Shell'),
         children: [
-          { index: true, element: <Home /> },
-          { path: '/tee-line', lazy: () => named(import('../features/review/TeeLinePage'), 'TeeLinePage') },
-          { path: '/students/:id', lazy: () => named(import('../features/review/StudentPage'), 'StudentPage') },
-          { path: '/students/:id/file', lazy: file },
-          { path: '/students/:id/data', lazy: () => named(import('../features/dataRights/DataPage'), 'DataPage') },
           {
-            path: '/students/:id/warm-up',
-            lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage'),
+            // What breaks a page leaves what stands around it.
+            errorElement: <BrokenPage />,
+            children: [
+              { index: true, element: <Home /> },
+              { path: '/tee-line', lazy: () => named(import('../features/review/TeeLinePage'), 'TeeLinePage') },
+              { path: '/students/:id', lazy: () => named(import('../features/review/StudentPage'), 'StudentPage') },
+              { path: '/students/:id/file', lazy: file },
+              { path: '/students/:id/data', lazy: () => named(import('../features/dataRights/DataPage'), 'DataPage') },
+              {
+                path: '/students/:id/warm-up',
+                lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage'),
+              },
+              { path: '/warm-up', lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage') },
+              {
+                path: '/students/:id/rounds',
+                lazy: () => named(import('../features/onCourse/RoundsPage'), 'RoundsPage'),
+              },
+              { path: '/my-rounds', lazy: () => named(import('../features/onCourse/RoundsPage'), 'RoundsPage') },
+              { path: '/my-file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
+              { path: '/courses', lazy: () => named(import('../features/courses/CoursesPage'), 'CoursesPage') },
+              { path: '/places', lazy: () => named(import('../features/plans/GroundsPage'), 'GroundsPage') },
+              { path: '/drills', lazy: () => named(import('../features/drills/ShelfPage'), 'ShelfPage') },
+              {
+                path: '/drills/new',
+                lazy: () => named(import('../features/drills/DrillEditorPage'), 'DrillEditorPage'),
+              },
+              { path: '/drills/:id', lazy: () => named(import('../features/drills/DrillPage'), 'DrillPage') },
+              {
+                path: '/drills/:id/edit',
+                lazy: () => named(import('../features/drills/DrillEditorPage'), 'DrillEditorPage'),
+              },
+              { path: '/plans', lazy: () => named(import('../features/plans/PlansPage'), 'PlansPage') },
+              { path: '/plans/:id', lazy: bench },
+              {
+                path: '/programmes',
+                lazy: () => named(import('../features/programmes/ProgrammesPage'), 'ProgrammesPage'),
+              },
+              {
+                path: '/programmes/:id',
+                lazy: () => named(import('../features/programmes/ProgrammePage'), 'ProgrammePage'),
+              },
+              {
+                path: '/sessions/:id/bench',
+                lazy: () => named(import('../features/weeks/OwnTextPage'), 'OwnTextPage'),
+              },
+              { path: '/sessions/:id', lazy: () => named(import('../features/sessions/SessionPage'), 'SessionPage') },
+              { path: '/week', lazy: () => named(import('../features/weeks/WeekSheetPage'), 'WeekSheetPage') },
+              { path: '/print', lazy: () => named(import('../features/weeks/PrintPage'), 'PrintPage') },
+              { path: '/my-week', lazy: () => named(import('../features/weeks/MyWeekPage'), 'MyWeekPage') },
+              { path: '/reminders', lazy: () => named(import('../features/reminders/RemindersPage'), 'RemindersPage') },
+              {
+                path: '/my-progress/drills/:drillId',
+                lazy: () => named(import('../features/progress/CurvePage'), 'CurvePage'),
+              },
+              {
+                path: '/students/:id/drills/:drillId',
+                lazy: () => named(import('../features/progress/CurvePage'), 'CurvePage'),
+              },
+              {
+                path: '/students/:id/report',
+                lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage'),
+              },
+              {
+                path: '/students/:id/competitions/:competitionId',
+                lazy: () => named(import('../features/competitions/CompetitionPage'), 'CompetitionPage'),
+              },
+              {
+                path: '/my-competitions/:competitionId',
+                lazy: () => named(import('../features/competitions/CompetitionPage'), 'CompetitionPage'),
+              },
+              { path: '/test-days', lazy: () => named(import('../features/testDays/TestDaysPage'), 'TestDaysPage') },
+              { path: '/test-days/:id', lazy: () => named(import('../features/testDays/TestDayPage'), 'TestDayPage') },
+              {
+                path: '/test-days/:id/score',
+                lazy: () => named(import('../features/testDays/ScoringPage'), 'ScoringPage'),
+              },
+              {
+                path: '/test-days/:testId/score/:id',
+                lazy: () => named(import('../features/testDays/ScorePadPage'), 'ScorePadPage'),
+              },
+              { path: '/my-report', lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage') },
+              {
+                path: '/my-children',
+                lazy: () => named(import('../features/guardians/MyChildrenPage'), 'MyChildrenPage'),
+              },
+              { path: '/account', lazy: () => named(import('../features/accounts/MyAccountPage'), 'MyAccountPage') },
+              { path: '/people', lazy: () => named(import('../features/accounts/PeoplePage'), 'PeoplePage') },
+              {
+                path: '/people/data',
+                lazy: () => named(import('../features/dataRights/AcademyDataPage'), 'AcademyDataPage'),
+              },
+              {
+                path: '/people/log',
+                lazy: () => named(import('../features/accounts/SecurityLogPage'), 'SecurityLogPage'),
+              },
+              { path: '/goals', lazy: () => named(import('../features/review/GoalsPage'), 'GoalsPage') },
+              { path: '/walk', lazy: () => named(import('../features/review/WalkPage'), 'WalkPage') },
+              {
+                path: '/my-progress',
+                lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage'),
+              },
+              {
+                path: '/practice/new',
+                lazy: () => named(import('../features/sessions/OwnPracticePage'), 'OwnPracticePage'),
+              },
+              { path: '/practice/:id/paper', lazy: () => named(import('../features/sessions/PaperPage'), 'PaperPage') },
+              { path: '/practice/:id', lazy: () => named(import('../features/sessions/PracticePage'), 'PracticePage') },
+              { path: '*', element: <Nowhere /> },
+            ],
           },
-          { path: '/warm-up', lazy: () => named(import('../features/weeks/WarmUpPage'), 'WarmUpPage') },
-          { path: '/students/:id/rounds', lazy: () => named(import('../features/onCourse/RoundsPage'), 'RoundsPage') },
-          { path: '/my-rounds', lazy: () => named(import('../features/onCourse/RoundsPage'), 'RoundsPage') },
-          { path: '/my-file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
-          { path: '/courses', lazy: () => named(import('../features/courses/CoursesPage'), 'CoursesPage') },
-          { path: '/places', lazy: () => named(import('../features/plans/GroundsPage'), 'GroundsPage') },
-          { path: '/drills', lazy: () => named(import('../features/drills/ShelfPage'), 'ShelfPage') },
-          { path: '/drills/new', lazy: () => named(import('../features/drills/DrillEditorPage'), 'DrillEditorPage') },
-          { path: '/drills/:id', lazy: () => named(import('../features/drills/DrillPage'), 'DrillPage') },
-          {
-            path: '/drills/:id/edit',
-            lazy: () => named(import('../features/drills/DrillEditorPage'), 'DrillEditorPage'),
-          },
-          { path: '/plans', lazy: () => named(import('../features/plans/PlansPage'), 'PlansPage') },
-          { path: '/plans/:id', lazy: bench },
-          {
-            path: '/programmes',
-            lazy: () => named(import('../features/programmes/ProgrammesPage'), 'ProgrammesPage'),
-          },
-          {
-            path: '/programmes/:id',
-            lazy: () => named(import('../features/programmes/ProgrammePage'), 'ProgrammePage'),
-          },
-          { path: '/sessions/:id/bench', lazy: () => named(import('../features/weeks/OwnTextPage'), 'OwnTextPage') },
-          { path: '/sessions/:id', lazy: () => named(import('../features/sessions/SessionPage'), 'SessionPage') },
-          { path: '/week', lazy: () => named(import('../features/weeks/WeekSheetPage'), 'WeekSheetPage') },
-          { path: '/print', lazy: () => named(import('../features/weeks/PrintPage'), 'PrintPage') },
-          { path: '/my-week', lazy: () => named(import('../features/weeks/MyWeekPage'), 'MyWeekPage') },
-          { path: '/reminders', lazy: () => named(import('../features/reminders/RemindersPage'), 'RemindersPage') },
-          {
-            path: '/my-progress/drills/:drillId',
-            lazy: () => named(import('../features/progress/CurvePage'), 'CurvePage'),
-          },
-          {
-            path: '/students/:id/drills/:drillId',
-            lazy: () => named(import('../features/progress/CurvePage'), 'CurvePage'),
-          },
-          {
-            path: '/students/:id/report',
-            lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage'),
-          },
-          {
-            path: '/students/:id/competitions/:competitionId',
-            lazy: () => named(import('../features/competitions/CompetitionPage'), 'CompetitionPage'),
-          },
-          {
-            path: '/my-competitions/:competitionId',
-            lazy: () => named(import('../features/competitions/CompetitionPage'), 'CompetitionPage'),
-          },
-          { path: '/test-days', lazy: () => named(import('../features/testDays/TestDaysPage'), 'TestDaysPage') },
-          { path: '/test-days/:id', lazy: () => named(import('../features/testDays/TestDayPage'), 'TestDayPage') },
-          {
-            path: '/test-days/:id/score',
-            lazy: () => named(import('../features/testDays/ScoringPage'), 'ScoringPage'),
-          },
-          {
-            path: '/test-days/:testId/score/:id',
-            lazy: () => named(import('../features/testDays/ScorePadPage'), 'ScorePadPage'),
-          },
-          { path: '/my-report', lazy: () => named(import('../features/progress/ReportPage'), 'ReportPage') },
-          {
-            path: '/my-children',
-            lazy: () => named(import('../features/guardians/MyChildrenPage'), 'MyChildrenPage'),
-          },
-          { path: '/account', lazy: () => named(import('../features/accounts/MyAccountPage'), 'MyAccountPage') },
-          { path: '/people', lazy: () => named(import('../features/accounts/PeoplePage'), 'PeoplePage') },
-          {
-            path: '/people/data',
-            lazy: () => named(import('../features/dataRights/AcademyDataPage'), 'AcademyDataPage'),
-          },
-          {
-            path: '/people/log',
-            lazy: () => named(import('../features/accounts/SecurityLogPage'), 'SecurityLogPage'),
-          },
-          { path: '/goals', lazy: () => named(import('../features/review/GoalsPage'), 'GoalsPage') },
-          { path: '/walk', lazy: () => named(import('../features/review/WalkPage'), 'WalkPage') },
-          { path: '/my-progress', lazy: () => named(import('../features/progress/MyProgressPage'), 'MyProgressPage') },
-          {
-            path: '/practice/new',
-            lazy: () => named(import('../features/sessions/OwnPracticePage'), 'OwnPracticePage'),
-          },
-          { path: '/practice/:id/paper', lazy: () => named(import('../features/sessions/PaperPage'), 'PaperPage') },
-          { path: '/practice/:id', lazy: () => named(import('../features/sessions/PracticePage'), 'PracticePage') },
-          { path: '*', element: <Navigate replace to="/" /> },
         ],
       },
     ],

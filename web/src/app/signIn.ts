@@ -2,6 +2,7 @@ import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { answer, api, Problem, type Schemas } from '../api/client';
 import { signInKeys } from '../api/queryKeys';
+import { localStore } from './localStore';
 
 export type Session = Schemas['SignInView'];
 export type Person = Schemas['PersonView'];
@@ -11,31 +12,31 @@ const signingOut = 'morning-round-signing-out';
 const somebodyWas = 'morning-round-somebody-was-signed-in';
 
 /** Whether anybody was ever signed in on this device, so that something may be kept here. */
-export const wasSomebodyHere = () => localStorage.getItem(somebodyWas) !== null;
+export const wasSomebodyHere = () => localStore.get(somebodyWas) !== null;
 
-function rememberSomebodyWas() {
-  try {
-    localStorage.setItem(somebodyWas, 'yes');
-  } catch {
-    // A device that is full lets people in all the same.
-  }
-}
+/** A device that is full lets people in all the same. */
+const rememberSomebodyWas = () => localStore.set(somebodyWas, 'yes');
 
 /** Whether somebody signed out on this device and the server has not heard of it yet. */
-export const isSigningOut = () => localStorage.getItem(signingOut) !== null;
+export const isSigningOut = () => localStore.get(signingOut) !== null;
 
 /** Under this name something being written is kept on the device, for one account. */
 export const draftKey = (accountId: string, name: string) => `morning-round-draft-${accountId}-${name}`;
 
 /** Drafts belong to their account, and go with its sign-out. */
 function forgetDrafts() {
-  for (const name of Object.keys(localStorage))
-    if (name.startsWith('morning-round-draft-') || name.startsWith('morning-round-bench-'))
-      localStorage.removeItem(name);
+  for (const name of localStore.keys())
+    if (name.startsWith('morning-round-draft-') || name.startsWith('morning-round-bench-')) localStore.remove(name);
 }
 
 /** What keeps things on this device: larger than all that somebody needs who only comes to the door. */
-const deviceStoreModule = () => import('./deviceStore');
+const deviceStoreModule = async () => {
+  const module = await import('./deviceStore');
+  await (isStoreOpen ??= module.openDeviceStore());
+  return module;
+};
+
+let isStoreOpen: Promise<boolean> | undefined;
 
 /** How far the job's clock is from this device's, in milliseconds. The server says what time it is. */
 let clockOffset: number | undefined;
@@ -70,7 +71,7 @@ export const whoIsSignedIn = queryOptions({
       await answer(api.POST('/api/accounts/sign-out')).catch((e: unknown) => {
         if (!(e instanceof Problem) || e.status !== 401) throw e;
       });
-      localStorage.removeItem(signingOut);
+      localStore.remove(signingOut);
     }
     return take(await answer(api.GET('/api/accounts/session')));
   },
@@ -95,7 +96,7 @@ export function useTakeSignIn() {
   return async (session: Session | null) => {
     queries.clear();
     if (session) {
-      localStorage.removeItem(signingOut);
+      localStore.remove(signingOut);
       queries.setQueryData(signInKeys.all, await take(session));
     } else {
       forgetDrafts();
@@ -110,13 +111,13 @@ export function useTakeSignIn() {
 export function useSignOut() {
   const takeSession = useTakeSignIn();
   return async () => {
-    localStorage.setItem(signingOut, '1');
+    localStore.set(signingOut, '1');
     try {
       await answer(api.POST('/api/accounts/sign-out'));
-      localStorage.removeItem(signingOut);
+      localStore.remove(signingOut);
     } catch (e) {
       // Whoever is signed out already has nothing to hear.
-      if (e instanceof Problem && e.status === 401) localStorage.removeItem(signingOut);
+      if (e instanceof Problem && e.status === 401) localStore.remove(signingOut);
     }
     await takeSession(null);
   };

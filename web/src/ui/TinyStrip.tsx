@@ -30,7 +30,13 @@ export function TinyStrip({ segments, label }: Props) {
         if (!mark) return null;
         return (
           <g key={i} fill={`url(#phase-${segment.phase})`} stroke={mark.line}>
-            <rect x={`${x}%`} y={height - tall} width={`${width}%`} height={tall} fillOpacity={done < 1 || segment.isReported ? 0.22 : 1} />
+            <rect
+              x={`${x}%`}
+              y={height - tall}
+              width={`${width}%`}
+              height={tall}
+              fillOpacity={done < 1 || segment.isReported ? 0.22 : 1}
+            />
             {done > 0 && (done < 1 || segment.isReported) && (
               <rect
                 x={`${x}%`}

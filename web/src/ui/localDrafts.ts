@@ -1,3 +1,4 @@
+import { localStore } from '../app/localStore';
 import { apiVersion } from '../api/version';
 
 /** Something being written, as it is kept on this device. */
@@ -32,7 +33,7 @@ export function readLocalDraft<T extends object>(
   key: string,
   sample: T,
 ): { draft: LocalDraft<T> | undefined; wasDropped: boolean } {
-  const text = localStorage.getItem(key);
+  const text = localStore.get(key);
   if (text === null) return { draft: undefined, wasDropped: false };
   try {
     const stored = JSON.parse(text) as Stored;
@@ -41,7 +42,7 @@ export function readLocalDraft<T extends object>(
   } catch {
     // Not even JSON.
   }
-  localStorage.removeItem(key);
+  localStore.remove(key);
   return { draft: undefined, wasDropped: true };
 }
 
@@ -50,4 +51,4 @@ export function writeLocalDraft(key: string, { content, version }: LocalDraft<ob
   localStorage.setItem(key, JSON.stringify(stored));
 }
 
-export const dropLocalDraft = (key: string) => localStorage.removeItem(key);
+export const dropLocalDraft = (key: string) => localStore.remove(key);

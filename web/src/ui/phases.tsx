@@ -37,13 +37,7 @@ export function PhasePatterns() {
   return (
     <svg width="0" height="0" style={{ position: 'absolute' }} aria-hidden focusable="false">
       <defs>
-        <pattern
-          id="reported"
-          width="6"
-          height="6"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
+        <pattern id="reported" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0v6" stroke="currentColor" strokeWidth="3" />
         </pattern>
         {phaseOrder.map((phase) => (

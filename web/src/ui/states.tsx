@@ -77,7 +77,10 @@ export function Key({ children }: { children: string }) {
         bgcolor: 'background.paper',
         color: 'text.primary',
         whiteSpace: 'nowrap',
-        '@media (pointer: fine)': { ':is(a, button):is(:hover, :focus-visible) > &': { display: 'inline-block' } },
+        // A selector that begins with a colon would be tied to the key itself, and never match.
+        '@media (pointer: fine)': {
+          'a:hover > &, a:focus-visible > &, button:hover > &, button:focus-visible > &': { display: 'inline-block' },
+        },
       }}
     >
       {children}

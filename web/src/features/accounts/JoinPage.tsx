@@ -29,7 +29,14 @@ export function JoinPage() {
     <Box component="main" sx={{ maxWidth: 480, mx: 'auto', px: 3, py: 5 }}>
       <Mark size={24} />
       {invitation.isPending && <Loading what="your invitation" />}
-      {invitation.error && <ErrorNotice error={invitation.error} />}
+      {invitation.error && (
+        <>
+          <ErrorNotice error={invitation.error} />
+          <Button component={Link} to="/sign-in" variant="outlined" sx={{ minHeight: 48, justifySelf: 'start' }}>
+            Sign in
+          </Button>
+        </>
+      )}
       {invitation.data && invitation.data.role === 'guardian' && session.data?.person?.role === 'guardian' ? (
         <ConsentForm token={token} invitation={invitation.data} />
       ) : (

@@ -89,8 +89,7 @@ function Shown({ view, isThisWeek, onWeek }: { view: Week; isThisWeek: boolean; 
     <>
       <Typography sx={{ color: 'text.secondary' }}>
         {isThisWeek ? 'This week' : `Week of ${dayName(view.monday).slice(4)}`}
-        {completion.fraction !== null &&
-          `: ${percent(completion.fraction)} done, ${completion.text}`}
+        {completion.fraction !== null && `: ${percent(completion.fraction)} done, ${completion.text}`}
         {isThisWeek && dueInWords(completion) && `. ${dueInWords(completion)}`}
       </Typography>
       {pain.length > 0 && (

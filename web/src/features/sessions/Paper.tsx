@@ -110,7 +110,7 @@ export function Paper({ session, onServer }: { session: Session; onServer: OnSer
         </Button>
         <SyncLine log={log} hasBegun={hasBegun} />
       </Box>
-      <SyncProblem log={log} />
+      <SyncProblem log={log} isOver />
       <PageHeading>{plan.title}, from paper</PageHeading>
       {hasBegun ? (
         <Typography sx={{ mt: 2, fontSize: 18 }}>

@@ -307,7 +307,7 @@ export function Practice({ session, onServer }: Props) {
           </Button>
         )}
       </Box>
-      <SyncProblem log={log} />
+      <SyncProblem log={log} isOver={isOver} />
       <SyncNews log={log} />
       <SessionStrip segments={strip} label="This session" />
       {hasBegun && !isOver && current && !endsByPain && (

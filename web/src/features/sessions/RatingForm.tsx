@@ -79,7 +79,7 @@ export function RatingForm(props: Props) {
           {isMending ? <Typography variant="h2">How was it?</Typography> : <StepHeading>How was it?</StepHeading>}
           {onBack && (
             <Button onClick={onBack} sx={{ ml: 'auto', minHeight: 56 }}>
-              {isMending ? 'Leave it as it is' : 'Undo the last step'}
+              {isMending ? 'Leave it as it is' : 'Back to the session'}
             </Button>
           )}
         </Box>

@@ -30,7 +30,7 @@ export function SyncLine({ log, hasBegun }: { log: RunningLog; hasBegun: boolean
 }
 
 /** What stands in the way of sending, where the student can do something about it. */
-export function SyncProblem({ log }: { log: RunningLog }) {
+export function SyncProblem({ log, isOver }: { log: RunningLog; isOver: boolean }) {
   if (log.storageError)
     return (
       <Box role="alert" sx={{ fontSize: 15, mb: 1 }}>
@@ -39,9 +39,16 @@ export function SyncProblem({ log }: { log: RunningLog }) {
       </Box>
     );
   if (!log.problem || log.problem.status === 0 || log.problem.status >= 500) return null;
+  // Nobody is led out of a session to sign in: practice goes on, and it is asked for at the end.
+  if (log.problem.status === 401 && !isOver)
+    return (
+      <Box role="status" sx={{ fontSize: 15, mb: 1 }}>
+        Your sign-in has run out. Practice goes on: everything is kept on this phone. Sign in at the end.
+      </Box>
+    );
   return (
     <Box role="alert" sx={{ fontSize: 15, mb: 1 }}>
-      {log.problem.message}{' '}
+      {log.problem.status === 401 ? 'Sign in to send this session.' : log.problem.message}{' '}
       {log.problem.status === 401 ? (
         <Link to="/sign-in" state={{ from: window.location.pathname }}>
           Sign in again

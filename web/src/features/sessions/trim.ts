@@ -56,7 +56,11 @@ export function trimAt(
   if (all.length === 0) return undefined;
   const needed = sum(all.map((s) => s.minutes)) + (trim.steps[0]?.walkMinutes ?? 0);
   const there = Math.min(minutes ?? needed, needed);
-  if (ballless.length === 0 && there === needed && (balls === null || balls >= sum(all.map((s) => (s.ballsAreBought ? s.balls : 0)))))
+  if (
+    ballless.length === 0 &&
+    there === needed &&
+    (balls === null || balls >= sum(all.map((s) => (s.ballsAreBought ? s.balls : 0))))
+  )
     return undefined;
   const step = stepFor(trim, there, leftOut);
   if (!step) return undefined;

@@ -88,7 +88,7 @@ function ScorePad({ session, onServer }: { session: Session; onServer: OnServer 
         </Button>
         <SyncLine log={log} hasBegun={!isFirst} />
       </Box>
-      <SyncProblem log={log} />
+      <SyncProblem log={log} isOver />
       <PageHeading>{students[at]?.name ?? 'Scoring'}</PageHeading>
       <Typography sx={{ fontSize: 18 }}>
         {segment.title}, {minutes(segment.minutes)}

@@ -213,9 +213,9 @@ function SessionItem({ session, today, here, days }: ItemProps) {
             ? 'done here, not sent yet'
             : session.status === 'endedByPain'
               ? session.completion.text
-            : session.excuse
-              ? `excused: ${excuses[session.excuse].toLowerCase()}`
-              : statuses[session.status]}
+              : session.excuse
+                ? `excused: ${excuses[session.excuse].toLowerCase()}`
+                : statuses[session.status]}
           {!isOverHere &&
             session.hasLog &&
             session.status !== 'underWay' &&

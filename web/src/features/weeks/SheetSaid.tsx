@@ -14,7 +14,8 @@ interface Props {
 /** What the sheet did last, and what it could not do and why. */
 export function SheetSaid({ said, isBusy, otherwise }: Props) {
   return (
-    <Box sx={{ flex: 1, minWidth: 260, fontSize: 14.5, py: 0.5 }}>
+    // What is said takes the room that is kept for it: a message must not push the sheet.
+    <Box tabIndex={-1} sx={{ flex: 1, minWidth: 260, fontSize: 14.5, py: 0.5, height: 46, overflow: 'auto' }}>
       <Box role="status" sx={{ color: said?.text ? 'text.primary' : 'text.secondary' }}>
         {isBusy ? 'Working …' : said?.text || otherwise}
       </Box>
