@@ -25,7 +25,7 @@ describe('the parameters of every way to score', () => {
   it.each(kinds.filter((kind) => kind !== 'playedHoles'))('of %s can all be written', (kind) => {
     // Where each club aims is filled in from the ground, and the other clubs of an aim check from the bag.
     const properties = Object.keys(schemas[nameOf(kind)]?.properties ?? {}).filter(
-      (name) => !['kind', 'aims', 'aimClubs'].includes(name),
+      (name) => !['kind', 'aims', 'aimClubs', 'aimWith'].includes(name),
     );
     expect(Object.keys(parameters[kind]).sort()).toEqual(properties.sort());
   });

@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { screen, within } from '@testing-library/react';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi, afterEach } from 'vitest';
 import { renderInTheme } from '../../testing/renderInTheme';
 import { emptyPlan, newSegment } from '../plans/benchState';
 import { Before, type Trim } from './Before';
@@ -90,6 +90,8 @@ const sore = {
   sessionsSince: 0,
   minutesSince: 0,
 } satisfies Session['openPain'][number];
+
+afterEach(() => sessionStorage.clear());
 
 describe('a session before it begins', () => {
   it('asks first how pain of an earlier session is', async () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { secondsOf, stateOf, walk, type NewEntry } from './log';
+import { secondsOf, stateOf, walk, type Entry, type NewEntry } from './log';
 
 const nine = Date.parse('2026-05-06T09:00:00Z');
 
@@ -21,7 +21,7 @@ describe('the log on the phone', () => {
       [10, { kind: 'entered', segmentId: 'a' }],
       [13, { kind: 'settled', segmentId: 'a', outcome: 'done' }],
     );
-    expect(stateOf(state, 'a')).toEqual({ balls: null, outcome: 'done', seconds: 7 * 60 });
+    expect(stateOf(state, 'a')).toEqual({ balls: null, outcome: 'done', percent: null, seconds: 7 * 60 });
     expect(state.running).toBeNull();
   });
 
@@ -66,5 +66,42 @@ describe('the log on the phone', () => {
     );
     expect(state.pain).toHaveLength(1);
     expect(state.rating?.focus).toBe(8);
+  });
+});
+
+describe('undo takes back the last tap', () => {
+  const at = '2026-05-06T09:00:00Z';
+  const entries = (...some: NewEntryOfTest[]): Entry[] =>
+    some.map((entry, i) => ({ at, sequence: i + 1, ...entry }) as Entry);
+  type NewEntryOfTest = Record<string, unknown> & { kind: Entry['kind'] };
+  const answer = (attempt: number): NewEntryOfTest => ({
+    kind: 'answered',
+    segmentId: 'a',
+    flowVersion: 1,
+    input: { kind: 'choice', attempt, value: 'made' },
+  });
+
+  it('of a drill, and not the part before it', () => {
+    const log = entries(
+      { kind: 'settled', segmentId: 'w', outcome: 'done' },
+      { kind: 'entered', segmentId: 'a' },
+      answer(1),
+      answer(2),
+    );
+    expect(walk(log).undoable?.sequence).toBe(4);
+    const once = [...log, ...entries({ kind: 'undone', undoes: 4 }).map((e) => ({ ...e, sequence: 5 }))];
+    expect(walk(once).inputs.a).toHaveLength(1);
+    expect(walk(once).undoable?.sequence).toBe(3);
+    const twice = [...once, ...entries({ kind: 'undone', undoes: 3 }).map((e) => ({ ...e, sequence: 6 }))];
+    // With nothing tapped in this part, the last tap is the end of the part before it.
+    expect(walk(twice).undoable).toMatchObject({ kind: 'settled', segmentId: 'w' });
+  });
+
+  it('passes over answers that went with a dropped attempt', () => {
+    const log = entries({ kind: 'entered', segmentId: 'a' }, answer(1), answer(2), {
+      kind: 'attemptDropped',
+      segmentId: 'a',
+    });
+    expect(walk(log).undoable?.sequence).toBe(2);
   });
 });
