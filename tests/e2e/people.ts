@@ -132,8 +132,8 @@ export async function setAndPublish(coach: Page, plan: RegExp, day: string | nul
 }
 
 /**
- * Closes the part under way and says how much of it was done where that is asked; whether it was the last one. A tap within a part's
- * first moments is none, so the button is waited for.
+ * Closes the part under way and says how much of it was done where that is asked; whether it was the last one. A tap within the
+ * first moments of a part is none, so the button is waited for.
  */
 export async function closePart(phone: Page, howMuch = 'All'): Promise<boolean> {
   const next = phone.getByRole('button', { name: /^(Next|Done)$/ });

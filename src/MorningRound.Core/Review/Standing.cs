@@ -110,6 +110,7 @@ public sealed record Standing
     public double? LoadIn(IsoWeek week) => week.Monday == Monday ? LoadRatio : null;
 
     /// <summary>Whether most of four weeks was done, some drills have enough results, and none of them gets better.</summary>
+    [JsonIgnore]
     public bool IsEffortWithoutResult => DoneShare >= HonestFrom && JudgedDrills > 0 && BetterDrills == 0;
 
     /// <summary>What results add up to on a day.</summary>

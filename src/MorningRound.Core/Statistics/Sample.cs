@@ -72,7 +72,7 @@ public readonly record struct Interval([property: JsonRequired] double Low, [pro
     public Interval Times(double factor) => new(Low * factor, High * factor);
 
     /// <summary>
-    /// Where the difference of two means lies with 95 % confidence, from their own 95 % t intervals and numbers: Welch's interval.
+    /// Where the difference of two means lies with 95 % confidence, from their own 95 % t intervals and counts: Welch's interval.
     /// </summary>
     /// <remarks>Source: Welch, Biometrika 34 (1947) 28; degrees of freedom by Satterthwaite, rounded down.</remarks>
     /// <param name="first">The first mean, its interval, and the numbers behind it: at least two.</param>

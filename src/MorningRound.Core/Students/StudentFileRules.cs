@@ -230,6 +230,6 @@ public static class StudentFileRules
                     && carry.ToLength() <= Length.FromYards(FieldRanges.CarryYards.Most)
                 ),
             path,
-            $"A carry lies between {FieldRanges.CarryYards.Least:0} and {FieldRanges.CarryYards.Most:0} yards, in yards or metres."
+            $"A carry lies between {FieldRanges.CarryYards.Least:0} and {FieldRanges.CarryYards.Most:0} yards (or in metres)."
         );
 }

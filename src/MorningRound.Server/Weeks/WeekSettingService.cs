@@ -81,8 +81,8 @@ public sealed class WeekSettingService(
 
     /// <summary>
     /// Copies what stood in an earlier week into this one as drafts, on the same days of the week: what was missed is marked, and
-    /// steps that the last results offer come along. Ids follow from what is copied, so that copying twice is copying once; no day
-    /// gets the same plan twice, and what a programme brings is not copied beside it.
+    /// steps that the last results offer come along. Ids follow from what is copied, so that copying twice is copying once. No
+    /// day gets the same plan twice, and what a programme brings is not copied beside it.
     /// </summary>
     public async Task<IReadOnlyList<SetWeek>> CopyAsync(
         Caller caller,

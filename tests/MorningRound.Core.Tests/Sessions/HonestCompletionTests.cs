@@ -14,7 +14,7 @@ namespace MorningRound.Core.Tests.Sessions;
 /// <summary>What counts is what was done: attempts, then the clock, then what was said of it. The product's own rules.</summary>
 public class HonestCompletionTests
 {
-    /// <summary>A stretch, a drill of 20 putts with a goal, repetitions, a segment without a drill, and three holes' worth of time: 59 min.</summary>
+    /// <summary>A stretch, a drill of 20 putts with a goal, repetitions, a segment without a drill: 59 min.</summary>
     private static readonly SessionPlan Hour = Plan(
         Segment(1, Phase.WarmUp, 10, 0, Intent.Body),
         Drilled(2, Phase.Random, 20, 20, new MakeRate { Attempts = 20, Make = "Holed" }) with

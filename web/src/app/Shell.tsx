@@ -108,9 +108,14 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
 const guardiansPages = ['/', '/my-children', '/account'];
 
 /** Pages of coaches and of students, by how their addresses begin; what is in neither list is for both. */
-const coachesPages =
-  /^\/(tee-line|students|courses|places|drills|plans|programmes|week|print|test-days|people|goals|walk|sessions\/[^/]+\/bench)(\/|$)/;
-const studentsPages = /^\/(my-week|my-file|my-progress|my-rounds|my-report|my-competitions|practice\/new)(\/|$)/;
+const begins = (...addresses: string[]) => new RegExp(`^/(${addresses.join('|')})(/|$)`);
+const coachesPages = begins(
+  ...['tee-line', 'students', 'courses', 'places', 'drills', 'plans', 'programmes', 'week', 'print', 'test-days'],
+  ...['people', 'goals', 'walk', 'sessions/[^/]+/bench'],
+);
+const studentsPages = begins(
+  ...['my-week', 'my-file', 'my-progress', 'my-rounds', 'my-report', 'my-competitions', 'practice/new'],
+);
 
 /** Whether a page is for others than those of this role; the server refuses what it holds in any case. */
 function isForOthers(role: Person['role'], pathname: string) {

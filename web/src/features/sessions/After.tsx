@@ -81,8 +81,9 @@ function Judged({ assignmentId }: { assignmentId: string }) {
 }
 
 const inGoal = (r: Schemas['DrillResultView']) =>
-  r.goal &&
-  `Goal: ${r.goal}${r.notEnoughAttempts ? '. Not enough attempts.' : r.goalMet === null ? '' : r.goalMet ? '. Met.' : '. Not yet.'}`;
+  r.goal && `Goal: ${r.goal}${r.notEnoughAttempts ? '. Not enough attempts.' : metInWords(r.goalMet)}`;
+
+const metInWords = (isMet: boolean | null) => (isMet === null ? '' : isMet ? '. Met.' : '. Not yet.');
 
 /** The phone's own counts; what they are worth is for the server to say. */
 function Counted({ session, inputs }: { session: Session; inputs: Record<string, DrillInput[]> }) {

@@ -193,7 +193,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
       </Button>
       <Box sx={{ height: barHeight + 24 }} />
 
-      {/* The way on stands where it always stands, however long the rest is, so that no tap meant for one thing meets another. */}
+      {/* The way on always stands in the same place, so that no tap meant for one thing meets another. */}
       <Box
         sx={{
           position: 'fixed',
