@@ -76,8 +76,8 @@ public sealed record GoalProgress(
     public Message Standing { get; init; } = Said;
 
     /// <summary>
-    /// What changed since the start, in words: a start and a present value with intervals are compared with each other first. Null
-    /// where one of them has none.
+    /// What changed since the start, in words: a start and a present value with intervals are compared with each other first.
+    /// Null where one of them has none.
     /// </summary>
     [JsonIgnore]
     public Message? ChangeSaid { get; init; }
@@ -88,7 +88,7 @@ public sealed record GoalProgress(
     /// <summary>The same in English; null where nothing is to be said.</summary>
     public string? ChangeText => ChangeSaid?.In();
 
-    /// <summary>Where it goes, in English; null where a clear change since the start says more than results too few to tell.</summary>
+    /// <summary>Where it goes, in English; null where a clear change since the start says more.</summary>
     public string? TrendText =>
         Trend is null || (ChangedClearly && Trend.Verdict is TrendVerdict.TooFew or TrendVerdict.NotClear) ? null : Trend.Text;
 

@@ -19,7 +19,7 @@ namespace MorningRound.Core.Review;
 /// <param name="Most">The upper end of the band; null where it has none.</param>
 /// <param name="By">The day by which it should be there; null where none was named.</param>
 /// <param name="Text">Where it stands, in words; whether its day is past depends on the day on which it is read.</param>
-/// <param name="MeasuredOn">The day of the last result that feeds it; null where nothing was measured, or that was not kept.</param>
+/// <param name="MeasuredOn">The day of the last result that feeds it; null where nothing was measured.</param>
 public sealed record GoalStanding(
     string What,
     string Unit,
@@ -94,8 +94,8 @@ public sealed record Standing
     public IReadOnlyList<WeekShare> DoneShares { get; init; } = [];
 
     /// <summary>
-    /// How much of the last four whole weeks was done, 0 to 1; null where nothing counted in one of them, and where one of them is
-    /// not known.
+    /// How much of the last four whole weeks was done, 0 to 1; null where nothing counted in one of them, and where one of them
+    /// is not known.
     /// </summary>
     [JsonIgnore]
     public double? DoneShare { get; private init; }

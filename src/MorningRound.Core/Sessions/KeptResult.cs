@@ -120,7 +120,7 @@ public sealed record KeptResult
     /// <summary>Whether it was met; null without one, and where there were not enough attempts to say.</summary>
     public bool? GoalMet { get; init; }
 
-    /// <summary>Whether something was asked, and fewer than half of the attempts were made: it is neither met nor missed.</summary>
+    /// <summary>Whether something was asked and fewer than half of the attempts were made: neither met nor missed.</summary>
     public bool NotEnoughAttempts { get; init; }
 
     /// <summary>How the log was kept.</summary>

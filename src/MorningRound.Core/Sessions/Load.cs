@@ -10,8 +10,8 @@ namespace MorningRound.Core.Sessions;
 public sealed record LoadedSession(DateOnly Day, double Minutes, int? Effort);
 
 /// <summary>
-/// Load: effort (0–10) × minutes, this week against the mean of the last four finished weeks. Nothing is said with fewer than four
-/// weeks of history. Coaching is not medicine; this is a reason to look, not a finding about a body.
+/// Load: effort (0–10) × minutes, this week against the mean of the last four finished weeks. Nothing is said with less than
+/// four weeks of history. Coaching is not medicine; this is a reason to look, not a finding about a body.
 /// </summary>
 /// <remarks>
 /// Sources: effort × minutes, Foster et al., J Strength Cond Res 15 (2001) 109; the ratio's bounds, Gabbett, Br J Sports Med 50

@@ -77,8 +77,8 @@ internal static class GroundRules
     }
 
     /// <summary>
-    /// Whether a ground is for an area: no sand splashed and no full swing made on a putting green, no long club beside a chipping
-    /// green. The greenkeeper's rule; common practice, no source.
+    /// Whether a ground is for an area: no sand splashed and no full swing made on a putting green, no long club beside a
+    /// chipping green. The greenkeeper's rule; common practice, no source.
     /// </summary>
     private static bool CanBePlayedOn(Area area, PlaceKind place) =>
         place switch

@@ -356,8 +356,8 @@ public sealed record PlanTrim
             _segments.Where((_, i) => Holds(left, i)).Sum(s => Math.Min(LeastMinutes, s.Minutes));
 
         /// <summary>
-        /// What falls out when there is too little for each: pauses, then the least of the practice, then all of the warm-up but its
-        /// beginning. Something to practise stays as long as there is something.
+        /// What falls out when there is too little for each: pauses, then the least of the practice, then all of the warm-up but
+        /// its beginning. Something to practise stays as long as there is something.
         /// </summary>
         private int? Last(ulong left)
         {
