@@ -11,6 +11,7 @@ const coachParts = [
   'CoursesPage',
   'DataPage',
   'DayActs',
+  'CopyDialog',
   'DraftDialog',
   'Drafted',
   'DrillDialog',

@@ -10,7 +10,7 @@ namespace MorningRound.Core.Sessions;
 public sealed record LoadedSession(DateOnly Day, double Minutes, int? Effort);
 
 /// <summary>
-/// Load: effort (0–10) × minutes, this week against the mean of the last four finished weeks. Nothing is said with less than
+/// Load: effort (0–10) × minutes, this week against the mean of the last four finished weeks. Nothing is said with fewer than
 /// four weeks of history. Coaching is not medicine; this is a reason to look, not a finding about a body.
 /// </summary>
 /// <remarks>
@@ -48,7 +48,13 @@ public sealed record Load
         var thisMonday = IsoWeek.Of(today).Monday;
         var finished = monday < thisMonday ? monday : thisMonday;
         var oldest = finished.Plus(-7 * Weeks);
-        var counted = sessions.Where(s => s.Day >= oldest && s.Day < monday.Plus(7)).ToList();
+        // Added up in one order, so that the same sessions give the same sum to the last digit, however they were read.
+        var counted = sessions
+            .Where(s => s.Day >= oldest && s.Day < monday.Plus(7))
+            .OrderBy(s => s.Day)
+            .ThenBy(s => s.Minutes)
+            .ThenBy(s => s.Effort)
+            .ToList();
         var efforts = counted.Where(s => s.Effort is not null).Select(s => (double)s.Effort!.Value).ToList();
         var mean = efforts.Count == 0 ? (double?)null : efforts.Average();
         var hasHistory = sessions.Any(s => s.Day < oldest.Plus(7));

@@ -2,8 +2,10 @@ using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Calendar;
 using MorningRound.Core.Review;
 using MorningRound.Core.Validation;
+using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
 using MorningRound.Server.Students;
 
@@ -107,6 +109,13 @@ public sealed class WalkService(MorningRoundDb db, DomainClock clock)
             return;
         }
 
+        // A decision about a week that the student has already would change nothing.
+        if (decision != Decision.Left && await IsPublishedAsync(caller, studentId, week, cancel))
+            throw ApiProblemException.Conflict(
+                "This week is published already.",
+                "decision",
+                "Edit its sessions in the week. The student is told of the change."
+            );
         var change = decision == Decision.Left || input.Change is null ? null : ReviewMappings.ChangeFormat.Write(input.Change);
         var (name, now) = (decision.ToString(), clock.GetUtcNow());
         await db.Database.ExecuteSqlAsync(
@@ -120,6 +129,22 @@ public sealed class WalkService(MorningRoundDb db, DomainClock clock)
             """,
             cancel
         );
+    }
+
+    /// <summary>Whether a student's week has sessions, and all of them are published.</summary>
+    private async Task<bool> IsPublishedAsync(Caller caller, Guid studentId, IsoWeek week, CancellationToken cancel)
+    {
+        var published = await db
+            .Assignments.Where(a =>
+                a.AcademyId == caller.AcademyId
+                && a.StudentId == studentId
+                && a.Monday == week.Monday
+                && a.Requirement != Requirement.Own
+            )
+            .Select(a => a.PublishedAt != null)
+            .Distinct()
+            .ToListAsync(cancel);
+        return published is [true];
     }
 
     private static void Check(DecisionInput input)

@@ -1,8 +1,11 @@
+using Microsoft.EntityFrameworkCore;
+using MorningRound.Core.Calendar;
 using MorningRound.Core.Weeks;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Weeks;
 
@@ -62,7 +65,13 @@ public sealed record WeekChangesInput(IReadOnlyList<WeekChangeInput> Changes);
 public sealed record WeekChanged(Guid Id, SessionCard? Card, string? Refused, SessionCard? Current);
 
 /// <summary>Changes many sessions in one call. Each is made or refused by itself, and says so.</summary>
-public sealed class WeekChangesService(MorningRoundDb db, WeekService weeks, PublishingService publishing)
+public sealed class WeekChangesService(
+    MorningRoundDb db,
+    DomainClock clock,
+    WeekService weeks,
+    PublishingService publishing,
+    IStandings standings
+)
 {
     /// <summary>The most changes of one call.</summary>
     public const int Most = 200;
@@ -90,7 +99,32 @@ public sealed class WeekChangesService(MorningRoundDb db, WeekService weeks, Pub
             }
         }
 
+        var refused = changed.Where(c => c.Refused is not null).Select(c => c.Id).ToHashSet();
+        await RefreshStandingsAsync(
+            caller,
+            [.. changes.Where(c => c.Kind != WeekChangeKind.Move && !refused.Contains(c.Id)).Select(c => c.Id)],
+            cancel
+        );
         return changed;
+    }
+
+    /// <summary>What was excused, taken out or put back changes how much of a week was done.</summary>
+    private async Task RefreshStandingsAsync(Caller caller, IReadOnlyList<Guid> sessions, CancellationToken cancel)
+    {
+        if (sessions.Count == 0)
+            return;
+        var today = clock.Today(caller.TimeZone);
+        var thisMonday = IsoWeek.Of(today).Monday;
+        var students = await db
+            .Assignments.IgnoreQueryFilters()
+            .Where(a =>
+                a.AcademyId == caller.AcademyId && sessions.Contains(a.Id) && a.PublishedAt != null && a.Monday <= thisMonday
+            )
+            .Select(a => a.StudentId)
+            .Distinct()
+            .ToListAsync(cancel);
+        foreach (var student in students)
+            await standings.RefreshAsync(caller.AcademyId, student, today, cancel);
     }
 
     private async Task<SessionCard?> ApplyAsync(Caller caller, WeekChangeInput change, CancellationToken cancel)

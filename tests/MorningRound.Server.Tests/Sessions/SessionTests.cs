@@ -136,7 +136,7 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         );
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
         Assert.Equal(2, seen["logs"]!.AsArray().Count);
-        Assert.Equal((20.0 * 20 / 30) + 7, seen["card"]!["completion"]!["doneMinutes"]!.GetValue<double>(), 9);
+        Assert.Equal((20.0 * 20 / 30) + 10, seen["card"]!["completion"]!["doneMinutes"]!.GetValue<double>(), 9);
     }
 
     [Fact]

@@ -277,7 +277,7 @@ public sealed class WeekSheetTests(OneSchool one) : IClassFixture<OneSchool>, IA
             var session = await _school.SetAsync(plan, day);
             await PublishAsync([_school.StudentId]);
             // Half of the segment's 20 balls: fewer attempts judge no goal.
-            await AnswerAsync(session, makes: 9);
+            await AnswerAsync(session, makes: 2, attempts: 10);
         }
 
         var copied = await CopyAsync();
@@ -648,10 +648,11 @@ public sealed class WeekSheetTests(OneSchool one) : IClassFixture<OneSchool>, IA
     }
 
     /// <summary>Practises the first drill of a session: so many makes, then a miss.</summary>
-    private async Task AnswerAsync(Guid session, int makes)
+    /// <summary>Runs of so many makes with a miss after each, up to a number of attempts; one run where none is named.</summary>
+    private async Task AnswerAsync(Guid session, int makes, int? attempts = null)
     {
         var entries = new List<Dictionary<string, object?>> { School.Entry(1, "entered", 0, ("segmentId", School.First)) };
-        for (var attempt = 1; attempt <= makes + 1; attempt++)
+        for (var attempt = 1; attempt <= (attempts ?? (makes + 1)); attempt++)
         {
             entries.Add(
                 School.Entry(
@@ -666,7 +667,7 @@ public sealed class WeekSheetTests(OneSchool one) : IClassFixture<OneSchool>, IA
                         {
                             kind = "choice",
                             attempt,
-                            value = attempt <= makes ? "made" : "missed",
+                            value = attempt % (makes + 1) != 0 ? "made" : "missed",
                         }
                     )
                 )

@@ -73,7 +73,9 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
         sx={{ flex: 1, width: '100%', maxWidth: isCoach ? 1360 : 620, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 6 }}
       >
         <PersonContext value={person}>
-          {isForOthers(person.role, pathname) ? (
+          {person.role === 'guardian' && !guardiansPages.includes(pathname) ? (
+            <Navigate replace to="/my-children" />
+          ) : isForOthers(person.role, pathname) ? (
             <NotHere
               title={isCoach ? 'This page is for students' : 'This page is for coaches'}
               why={`You are signed in as ${person.name}.`}
@@ -105,21 +107,18 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
 }
 
 /** What a guardian can open. */
-const guardiansPages = ['/', '/my-children', '/account'];
+const guardiansPages = ['/my-children', '/account'];
 
 /** Pages of coaches and of students, by how their addresses begin; what is in neither list is for both. */
 const begins = (...addresses: string[]) => new RegExp(`^/(${addresses.join('|')})(/|$)`);
 const coachesPages = begins(
-  ...['tee-line', 'students', 'courses', 'places', 'drills', 'plans', 'programmes', 'week', 'print', 'test-days'],
+  ...['tee-line', 'students', 'courses', 'places', 'drills', 'plans', 'programmes', 'week', 'test-days'],
   ...['people', 'goals', 'walk', 'sessions/[^/]+/bench'],
 );
-const studentsPages = begins(
-  ...['my-week', 'my-file', 'my-progress', 'my-rounds', 'my-report', 'my-competitions', 'practice/new'],
-);
+const studentsPages = begins(...['my-week', 'my-file', 'my-progress', 'my-rounds', 'my-report', 'my-competitions']);
 
 /** Whether a page is for others than those of this role; the server refuses what it holds in any case. */
 function isForOthers(role: Person['role'], pathname: string) {
-  if (role === 'guardian') return !guardiansPages.includes(pathname);
   return (role === 'student' ? coachesPages : studentsPages).test(pathname);
 }
 

@@ -14,7 +14,7 @@ public static partial class PlanTemplates
                 "Start the ball where you look, and keep it when the club changes",
                 "Twelve of the last twenty start between the two posts",
                 50,
-                66,
+                60,
                 Approach.EvenSplit,
                 Stretch(4),
                 Segment(

@@ -55,9 +55,12 @@ export function Stop({ studentId, onSeen }: { studentId: string; onSeen: (score:
   });
   const view = stop.data;
   const open = view?.suggestions ?? [];
+  // The student has the planned week already.
+  const isPublished = view !== undefined && view.next.length > 0 && view.next.every((n) => n.isPublished);
   const take = (at: number, decision: Schemas['Decision'] | null, change?: Schemas['WeekChange']) => {
     const one = open[at];
     if (!one || !view) return;
+    if (isPublished && decision !== null && decision !== 'left') return;
     decide.mutate({
       week: view.planned,
       suggestionId: one.suggestion.id,
@@ -76,7 +79,7 @@ export function Stop({ studentId, onSeen }: { studentId: string; onSeen: (score:
     t: () => take(chosen, 'taken'),
     l: () => take(chosen, 'left'),
     u: () => take(chosen, null),
-    o: () => setOther(open[chosen]),
+    o: () => !isPublished && setOther(open[chosen]),
     w: () => word.current?.focus(),
     p: () => canPublish && publish.mutate(),
     n: () => view && onSeen(view.looked.attention.score ?? 0),
@@ -109,6 +112,7 @@ export function Stop({ studentId, onSeen }: { studentId: string; onSeen: (score:
         </Box>
         <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, alignContent: 'start' }}>
           <Suggestions
+            isPublished={isPublished}
             decided={open}
             chosen={chosen}
             isBusy={decide.isPending}

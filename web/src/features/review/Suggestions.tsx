@@ -27,18 +27,25 @@ interface Props {
   chosen: number;
   isBusy: boolean;
   onChoose: (at: number) => void;
+  /** Whether the student has next week already: then nothing can be taken into it from here. */
+  isPublished: boolean;
   onDecide: (at: number, decision: Schemas['Decision'] | null) => void;
   onOther: (decided: Decided) => void;
 }
 
 /** What is suggested for the next week, each with its evidence and one key each: take, leave, other. */
-export function Suggestions({ decided, chosen, isBusy, onChoose, onDecide, onOther }: Props) {
+export function Suggestions({ decided, chosen, isBusy, isPublished, onChoose, onDecide, onOther }: Props) {
   return (
     <Box component="section" aria-label="Suggestions">
       <Typography variant="h2">Suggested for the next week</Typography>
       {decided.length === 0 && (
         <Typography sx={{ color: 'text.secondary' }}>
           Nothing that was counted in that week can be judged. The next one goes on as it was.
+        </Typography>
+      )}
+      {isPublished && decided.length > 0 && (
+        <Typography role="status" sx={{ mt: 0.5 }}>
+          That week is published already. Change its sessions in the week: the student is told.
         </Typography>
       )}
       <Box component="ol" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}>
@@ -48,6 +55,7 @@ export function Suggestions({ decided, chosen, isBusy, onChoose, onDecide, onOth
             one={one}
             isChosen={i === chosen}
             isBusy={isBusy}
+            isPublished={isPublished}
             onChoose={() => onChoose(i)}
             onDecide={(decision) => onDecide(i, decision)}
             onOther={() => onOther(one)}
@@ -62,6 +70,7 @@ function One({
   one: { suggestion, decision, other },
   isChosen,
   isBusy,
+  isPublished,
   onChoose,
   onDecide,
   onOther,
@@ -69,6 +78,7 @@ function One({
   one: Decided;
   isChosen: boolean;
   isBusy: boolean;
+  isPublished: boolean;
   onChoose: () => void;
   onDecide: (decision: Schemas['Decision'] | null) => void;
   onOther: () => void;
@@ -109,7 +119,12 @@ function One({
         {decision === null ? (
           <>
             {!holds && (
-              <Button size="small" variant="outlined" disabled={isBusy} onClick={() => onDecide('taken')}>
+              <Button
+                size="small"
+                variant="outlined"
+                disabled={isBusy || isPublished}
+                onClick={() => onDecide('taken')}
+              >
                 Take<Key>t</Key>
               </Button>
             )}
@@ -119,7 +134,7 @@ function One({
               </Button>
             )}
             {(!holds || isChosen) && (
-              <Button size="small" disabled={isBusy} onClick={onOther}>
+              <Button size="small" disabled={isBusy || isPublished} onClick={onOther}>
                 Other<Key>o</Key>
               </Button>
             )}
