@@ -1,4 +1,4 @@
-import InputAdornment from '@mui/material/InputAdornment';
+import Box from '@mui/material/Box';
 import type { KeyboardEvent } from 'react';
 import { Field } from './Field';
 import type { NumberKind } from './numbers';
@@ -53,9 +53,9 @@ export function NumberField({
       {...(kind.optional && !isCell && { placeholder: 'none' })}
       {...(kind.unit && {
         endAdornment: (
-          <InputAdornment position="end" sx={{ ml: 0.5, '& p': { fontSize: isCell ? 13 : 14 } }}>
+          <Box component="span" sx={{ pr: isCell ? 0.75 : 1.5, fontSize: isCell ? 13 : 14, color: 'text.secondary' }}>
             {kind.unit}
-          </InputAdornment>
+          </Box>
         ),
       })}
       value={typed.text}
