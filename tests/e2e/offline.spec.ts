@@ -217,7 +217,7 @@ test('a sign-in that ran out stops nobody, and another person sends nothing of i
   const made = phone.getByTestId('flow').getByRole('button', { name: 'Made', exact: true });
   await made.click();
   // Nobody is led out of a session to sign in; it says so, and goes on.
-  await expect(phone.getByText('Your sign-in has run out. Practice goes on')).toBeVisible();
+  await expect(phone.getByText('You’re signed out. Keep practising')).toBeVisible();
   await expect(phone.getByRole('link', { name: 'Sign in again' })).toHaveCount(0);
   await isKeptOn(phone);
   await phone.reload();

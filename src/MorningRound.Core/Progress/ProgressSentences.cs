@@ -114,7 +114,7 @@ internal static class ProgressSentences
     );
     public static readonly Sentence ForecastUnsteady = new(
         "progress.forecastUnsteady",
-        "No date yet: the results don't come at a steady pace."
+        "No forecast yet: the results are too uneven."
     );
     public static readonly Sentence ForecastNone = new("progress.forecastNone", "When it is there cannot be said: {0}");
     public static readonly Sentence InTime = new("progress.inTime", "{0} That is in time for the day that was set.");

@@ -11,7 +11,10 @@ internal static class SessionSentences
         "{0:0} of {1} min ({2:0} min reported without scores)"
     );
     public static readonly Sentence StoppedForPain = new("session.stoppedForPain", "Stopped for pain after {0:0} of {1} min");
-    public static readonly Sentence StoppedUnwell = new("session.stoppedUnwell", "Stopped, unwell, after {0:0} of {1} min");
+    public static readonly Sentence StoppedUnwell = new(
+        "session.stoppedUnwell",
+        "Stopped, feeling unwell, after {0:0} of {1} min"
+    );
 
     public static readonly Sentence StopForToday = new(
         "session.stopForToday",

@@ -140,14 +140,10 @@ public sealed class WeekSettingService(
             .SelectMany(w => w.Sessions.Select(s => (w.StudentId, s.PlanId)))
             .Concat(others.Where(t => t.Notes.Programme is not null).Select(t => (t.StudentId, t.PlanId)))
             .ToHashSet();
-        var onTheirDay = others.Select(t => (t.StudentId, t.PlanId, t.Day)).ToHashSet();
-        sources.RemoveAll(s =>
-            s.Notes.Programme is not null
-            || (
-                s.PlanId is not null
-                && (ofProgrammes.Contains((s.StudentId, s.PlanId)) || !onTheirDay.Add((s.StudentId, s.PlanId, DayIn(week, s))))
-            )
-        );
+        // No day gets the same plan twice; without a day one may be set several times, and those that are there already count.
+        var onTheirDay = others.Where(t => t.Day is not null).Select(t => (t.StudentId, t.PlanId, t.Day)).ToHashSet();
+        var onAnyDay = others.Where(t => t.Day is null).CountBy(t => (t.StudentId, t.PlanId)).ToDictionary();
+        sources.RemoveAll(s => s.Notes.Programme is not null || (s.PlanId is not null && IsThere(s)));
         var planTexts = await texts.LatestAsync(caller, sources, cancel);
         var shelf = (await db.ShelfAsync(caller.AcademyId, cancel)).ToDictionary(d => d.Id, d => d.Drill);
         var read = sources.ToDictionary(s => s.Id, s => TextOf(s, planTexts, shelf));
@@ -189,6 +185,19 @@ public sealed class WeekSettingService(
                 ]
             )),
         ];
+
+        bool IsThere(AssignmentRow source)
+        {
+            if (ofProgrammes.Contains((source.StudentId, source.PlanId)))
+                return true;
+            if (DayIn(week, source) is { } day)
+                return !onTheirDay.Add((source.StudentId, source.PlanId, day));
+            var key = (source.StudentId, source.PlanId);
+            if (onAnyDay.GetValueOrDefault(key) == 0)
+                return false;
+            onAnyDay[key]--;
+            return true;
+        }
     }
 
     /// <summary>Takes or leaves steps that the last results offer for a draft.</summary>

@@ -151,7 +151,7 @@ public sealed class TrimTests
         var bought = Clean.Practice().Where(s => s.Balls > 0 && s.Place == PlaceKind.Range).Select(s => s.Id).ToList();
         Assert.NotEmpty(trimmed.Kept);
         Assert.DoesNotContain(trimmed.Kept, k => bought.Contains(k.SegmentId));
-        Assert.Equal("What needs range balls falls out.", trimmed.Reasons[0]);
+        Assert.Equal("Segments with range balls are left out.", trimmed.Reasons[0]);
     }
 
     [Fact]

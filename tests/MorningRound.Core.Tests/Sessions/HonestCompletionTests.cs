@@ -176,7 +176,8 @@ public class HonestCompletionTests
     {
         var plan = Plan(Segment(1, Phase.Block, 20) with { Exit = new UntilMet { Criterion = "contact is centred" } });
         var log = Log((0, Entered(1)), (6, Settled(1, SegmentOutcome.Done)));
-        Assert.Equal((1.0, false), (SessionCompletion.Of(plan, [log]).Segments[0] is var s ? s.Fraction!.Value : 0, false));
+        var done = SessionCompletion.Of(plan, [log]).Segments[0];
+        Assert.Equal((1.0, false), (done.Fraction!.Value, done.IsReported));
     }
 
     [Fact]

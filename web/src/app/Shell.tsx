@@ -7,6 +7,7 @@ import { dayName } from '../ui/format';
 import { onDemand } from '../ui/onDemand';
 import { Key, Loading, ErrorNotice } from '../ui/states';
 import { useKeys } from './keys';
+import { homes } from './homes';
 import { Mark } from './Mark';
 import { NotHere } from './NotHere';
 import { useOutdoor } from './outdoor';
@@ -109,8 +110,9 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
 /** What a guardian can open. */
 const guardiansPages = ['/my-children', '/account'];
 
-/** Pages of coaches and of students, by how their addresses begin; what is in neither list is for both. */
 const begins = (...addresses: string[]) => new RegExp(`^/(${addresses.join('|')})(/|$)`);
+
+/** Pages of coaches and of students, by how their addresses begin; what is in neither list is for both. */
 const coachesPages = begins(
   ...['tee-line', 'students', 'courses', 'places', 'drills', 'plans', 'programmes', 'week', 'test-days'],
   ...['people', 'goals', 'walk', 'sessions/[^/]+/bench'],
@@ -121,13 +123,6 @@ const studentsPages = begins(...['my-week', 'my-file', 'my-progress', 'my-rounds
 function isForOthers(role: Person['role'], pathname: string) {
   return (role === 'student' ? coachesPages : studentsPages).test(pathname);
 }
-
-const homes: Record<Person['role'], { to: string; name: string }> = {
-  owner: { to: '/tee-line', name: 'To the tee line' },
-  coach: { to: '/tee-line', name: 'To the tee line' },
-  student: { to: '/my-week', name: 'To my week' },
-  guardian: { to: '/my-children', name: 'To the week' },
-};
 
 /** What stands above a student's pages, and above a guardian's. */
 const phonePages = {

@@ -1,20 +1,14 @@
 import { createBrowserRouter, Navigate, useRouteError } from 'react-router';
 import { onDemand } from '../ui/onDemand';
 import { ErrorNotice } from '../ui/states';
+import { homes } from './homes';
 import { NotHere } from './NotHere';
-import { usePerson, type Person } from './signIn';
+import { usePerson } from './signIn';
 
-/** Home is the tee line for a coach, the own week for a student, a child's week for a guardian. */
+/** The first page of whoever is signed in. */
 function Home() {
-  return <Navigate replace to={homes[usePerson().role]} />;
+  return <Navigate replace to={homes[usePerson().role].to} />;
 }
-
-const homes: Record<Person['role'], string> = {
-  owner: '/tee-line',
-  coach: '/tee-line',
-  student: '/my-week',
-  guardian: '/my-children',
-};
 
 function Broken() {
   const error = useRouteError();
@@ -49,8 +43,8 @@ function Nowhere() {
   return (
     <NotHere
       title="Page not found"
-      why="This address leads nowhere. The link may be old, or mistyped."
-      home={{ to: homes[usePerson().role], name: 'Home' }}
+      why="This link doesn’t work. It may be old or mistyped."
+      home={homes[usePerson().role]}
     />
   );
 }

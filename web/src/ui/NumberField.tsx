@@ -61,7 +61,12 @@ export function NumberField({
       value={typed.text}
       onChange={typed.onChange}
       onBlur={typed.onBlur}
-      {...(onKeyDown && { onKeyDown })}
+      {...(onKeyDown && {
+        onKeyDown: (e: KeyboardEvent<HTMLElement>) => {
+          onKeyDown(e);
+          if (e.defaultPrevented) typed.reset();
+        },
+      })}
       {...(isCell && { sx: cellLook, onFocus: (e: React.FocusEvent<HTMLInputElement>) => e.target.select() })}
     />
   );

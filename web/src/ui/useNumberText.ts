@@ -25,6 +25,8 @@ export function useNumberText({ value, onChange, ...kind }: Given) {
         if (kind.optional) onChange(null);
       } else if (number !== undefined && !(kind.whole && !Number.isInteger(number))) onChange(number);
     },
+    /** The value was changed by other means than typing: it is shown again. */
+    reset: () => setTyped(undefined),
     onBlur: () => {
       if (text === '' || (readNumber(text) !== undefined && !(kind.whole && problem))) setTyped(undefined);
     },

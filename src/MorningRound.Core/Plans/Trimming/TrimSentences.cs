@@ -21,6 +21,6 @@ internal static class TrimSentences
     );
     public static readonly Sentence RestShorter = new("trim.restShorter", "The rest is shortened in proportion, to {0} minutes.");
     public static readonly Sentence NoTime = new("trim.noTime", "there is no time for it");
-    public static readonly Sentence NoBalls = new("trim.noBalls", "What needs range balls falls out.");
+    public static readonly Sentence NoBalls = new("trim.noBalls", "Segments with range balls are left out.");
     public static readonly Sentence FewerBalls = new("trim.fewerBalls", "Fewer balls everywhere, {0} in all.");
 }

@@ -78,7 +78,11 @@ function soFar(session: Session, state: LogState, s: Session['card']['strip'][nu
   const planned = session.drills.find((d) => d.segmentId === id)?.plannedAttempts ?? s.balls;
   const shown = Math.min(
     1,
-    planned > 0 && ballsOf(state, id) > 0 ? ballsOf(state, id) / planned : seconds / (s.minutes * 60),
+    planned > 0 && ballsOf(state, id) > 0
+      ? ballsOf(state, id) / planned
+      : session.closing.byAttempts.includes(id)
+        ? 0
+        : seconds / (s.minutes * 60),
   );
   const said = outcome === 'done' ? 1 : outcome === 'partDone' && percent !== null ? percent / 100 : 0;
   const isReported = said > 0 && shown < session.closing.asksBelow;

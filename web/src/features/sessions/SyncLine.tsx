@@ -43,7 +43,7 @@ export function SyncProblem({ log, isOver }: { log: RunningLog; isOver: boolean 
   if (log.problem.status === 401 && !isOver)
     return (
       <Box role="status" sx={{ fontSize: 15, mb: 1 }}>
-        Your sign-in has run out. Practice goes on: everything is kept on this phone. Sign in at the end.
+        You’re signed out. Keep practising: everything is kept on this phone. Sign in at the end.
       </Box>
     );
   return (

@@ -97,7 +97,7 @@ export function trimAt(
     })),
     dropped: [...ballless.map((s) => s.segmentId), ...dropped.map((d) => d.segmentId)],
     reasons: [
-      ...(ballless.length > 0 ? ['What needs range balls falls out.'] : []),
+      ...(ballless.length > 0 ? ['Segments with range balls are left out.'] : []),
       ...dropped.map((d) => d.reason),
       ...(isShorter
         ? [

@@ -250,10 +250,13 @@ export function useSheetActions(week: string, whose: Whose) {
           .filter(Boolean)
           .join(' '),
         undo: async () => {
-          const left = await outAgain(cards);
-          if (drafts.length === 0) return left;
+          // A draft that the copy brought back was there before, and stays.
+          const brought = new Set(cards.map((c) => c.assignmentId));
+          const left = await outAgain(cards.filter((c) => !replaced.has(c.assignmentId)));
+          const gone = drafts.filter((c) => !brought.has(c.assignmentId));
+          if (gone.length === 0) return left;
           const back = await change(
-            drafts.map((c) => ({ kind: 'restore' as const, id: c.assignmentId, version: c.version + 1 })),
+            gone.map((c) => ({ kind: 'restore' as const, id: c.assignmentId, version: c.version + 1 })),
           );
           return [...left, ...refusedOf(back, (id) => drafts.find((c) => c.assignmentId === id)?.title ?? 'A session')];
         },
