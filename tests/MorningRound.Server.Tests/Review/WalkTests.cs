@@ -175,6 +175,18 @@ public class WalkTests(OneServer fixture) : IClassFixture<OneServer>
     }
 
     [Fact]
+    public async Task Nothing_is_taken_into_a_week_that_the_student_has_already()
+    {
+        var (school, _) = await PractisedAsync(await fixture.OpenAsync(), 13, 14, 15);
+        var path = $"/api/review/stops/{school.StudentId}";
+        var suggestion = (await school.Coach.GetAsync(path)).Body!["suggestions"]![0]!["suggestion"]!;
+        Assert.Equal(HttpStatusCode.OK, (await school.Coach.PostAsync($"{path}/publish", new { week = Next })).Status);
+        var refused = await DecideAsync(school, suggestion, "taken");
+        Assert.Equal((HttpStatusCode.Conflict, "decision"), (refused.Status, refused.Fields.Single()));
+        Assert.Equal(HttpStatusCode.OK, (await DecideAsync(school, suggestion, "left")).Status);
+    }
+
+    [Fact]
     public async Task Bad_decisions_name_their_field()
     {
         var (school, _) = await PractisedAsync(await fixture.OpenAsync(), 13, 14, 15);

@@ -84,6 +84,24 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
     }
 
     [Fact]
+    public async Task What_a_release_before_worked_out_is_worked_out_anew_once()
+    {
+        var id = await _school.PublishedSessionAsync();
+        await _school.SendAsync(Guid.CreateVersion7(), id, Session());
+        await using var scope = _school.Server.Services.CreateAsyncScope();
+        var db = scope.ServiceProvider.GetRequiredService<MorningRoundDb>();
+        // As the release before left it: done is whole, and nothing is reported.
+        await db
+            .Assignments.Where(a => a.Id == id)
+            .ExecuteUpdateAsync(a => a.SetProperty(r => r.CompletionRules, 0).SetProperty(r => r.DoneMinutes, 30));
+        Assert.Equal(1, await CompletionRecount.RecountAsync(db, TestContext.Current.CancellationToken));
+        var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
+        // 20 of 30 balls of 20 minutes, and 7 of 10 minutes by the clock.
+        Assert.Equal((20.0 * 20 / 30) + 7, seen["card"]!["completion"]!["doneMinutes"]!.GetValue<double>(), 9);
+        Assert.Equal(0, await CompletionRecount.RecountAsync(db, TestContext.Current.CancellationToken));
+    }
+
+    [Fact]
     public async Task The_same_log_sent_at_once_from_two_tabs_is_kept_once()
     {
         var id = await _school.PublishedSessionAsync();

@@ -267,6 +267,35 @@ public sealed class WeekSheetTests(OneSchool one) : IClassFixture<OneSchool>, IA
     }
 
     [Fact]
+    public async Task A_copy_doubles_no_day_and_leaves_filled_weeks_alone_where_that_is_asked()
+    {
+        var (tuesday, anyDay) = (
+            await _school.SavePlanAsync(School.Plan("Tuesday")),
+            await _school.SavePlanAsync(School.Plan("Any day"))
+        );
+        await _school.SetAsync(tuesday, day: "2026-05-05");
+        // Set twice without a day, it is meant twice.
+        await _school.SetAsync(anyDay, day: null);
+        await _school.SetAsync(anyDay, day: null);
+        await PublishAsync([_school.StudentId]);
+        // The coach has set both by hand already: one on its day, one of the two without a day.
+        await SetNextAsync(tuesday, "2026-05-12");
+        await SetNextAsync(anyDay, null);
+
+        var empty = await _school.Coach.PostAsync(
+            $"/api/weeks/{NextWeek}/copy",
+            new { students = new[] { _school.StudentId }, onlyEmpty = true }
+        );
+        Assert.Empty(empty.Body!.AsArray());
+        Assert.Equal(["Any day"], (await CopyAsync()).Select(c => c!["title"]!.GetValue<string>()));
+        var week = await _school.Coach.GetAsync($"/api/weeks/{NextWeek}/sheet");
+        var sessions = week.Body!["rows"]!.AsArray().Single(r => r!["studentId"]!.GetValue<Guid>() == _school.StudentId)![
+            "sessions"
+        ]!.AsArray();
+        Assert.Equal(["Any day", "Any day", "Tuesday"], sessions.Select(s => s!["title"]!.GetValue<string>()).Order());
+    }
+
+    [Fact]
     public async Task A_goal_met_twice_running_offers_the_next_step_and_the_coach_takes_it()
     {
         var plan = await _school.SavePlanAsync(
