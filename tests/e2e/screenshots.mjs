@@ -48,7 +48,7 @@ const last = coach.page
   .getByRole('link', { name: 'Line first, then four holes' });
 for (let i = 0; ; i++) {
   await last.nth(i).click();
-  await coach.page.getByTestId('completion').waitFor();
+  await coach.page.getByTestId('done').waitFor();
   if ((await coach.page.getByText('Pain ended this session').count()) > 0) break;
   await coach.page.goBack();
 }
