@@ -48,7 +48,9 @@ public enum Finish
     /// <summary>On the green.</summary>
     Green,
 
-    /// <summary>Short of the green, on short grass.</summary>
+    /// <summary>
+    /// Short of the green, on short grass, told by how far it went. No longer asked: <see cref="LeftShort"/> is.
+    /// </summary>
     ShortOfGreen,
 
     /// <summary>Left of the green.</summary>
@@ -71,6 +73,9 @@ public enum Finish
 
     /// <summary>Where it cannot be played: a stroke, and a drop.</summary>
     Unplayable,
+
+    /// <summary>Short of the green, on short grass, told by how far it is from the hole.</summary>
+    LeftShort,
 }
 
 /// <summary>What is asked about a shot besides where it finished.</summary>
@@ -108,6 +113,7 @@ public static class Finishes
         finish switch
         {
             Finish.Fairway or Finish.ShortOfGreen => new(AskedNumber.Went, Lie.Fairway),
+            Finish.LeftShort => new(AskedNumber.FromHole, Lie.Fairway),
             Finish.RoughLeft => new(AskedNumber.Went, Lie.Rough, 0, TargetSide.Left),
             Finish.RoughRight => new(AskedNumber.Went, Lie.Rough, 0, TargetSide.Right),
             Finish.SandLeft => new(AskedNumber.Went, Lie.Sand, 0, TargetSide.Left),
@@ -159,7 +165,7 @@ public static class Finishes
             Finish.OutRight => "Out, right",
             Finish.WaterAcross => "Water across",
             Finish.SandAcross => "Sand across",
-            Finish.ShortOfGreen => "Short of it",
+            Finish.ShortOfGreen or Finish.LeftShort => "Short of it",
             Finish.LeftOfGreen => "Left of it",
             Finish.RightOfGreen => "Right of it",
             Finish.OverGreen => "Over it",

@@ -28,6 +28,12 @@ public static class HoleWords
         return OnCourseSentences.Lies.Of(new MessageList(" ", said));
     }
 
+    /// <summary>That there is no fairway in what lies across, and where that is; null where nothing lies across.</summary>
+    public static Message? NoFairwayIn(LaidHole hole, LaidHoles laid) =>
+        hole.Across is { } across
+            ? OnCourseSentences.NoFairwayThere.Of(across.Kind, across.From, across.To, laid.Unit.Sign())
+            : null;
+
     private static Message TheFairway(LaidFairway fairway, LaidHoles laid)
     {
         var unit = laid.Unit.Sign();

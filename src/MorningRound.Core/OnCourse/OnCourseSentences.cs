@@ -33,6 +33,7 @@ internal static class OnCourseSentences
         "Carries {0}, leaves {1} {2}, about {3} of 10 on the fairway."
     );
     public static readonly Sentence MeasuredElsewhere = new("offer.measuredElsewhere", "about {0} (measured elsewhere)");
+    public static readonly Sentence FromRough = new("offer.fromRough", "about {0} from rough");
     public static readonly Sentence ToTheHole = new("offer.toTheHole", "Carries {0}, {1} {2} {3} the hole.");
     public static readonly Sentence Nearest = new("offer.nearest", "Your nearest number.");
     public static readonly Sentence NextNearest = new("offer.nextNearest", "The next number.");
@@ -55,10 +56,11 @@ internal static class OnCourseSentences
     public static readonly Sentence LandsSoft = new("offer.landsSoft", "Lands soft: choose the spot it is to land on.");
     public static readonly Sentence RunsUp = new("offer.runsUp", "Low and running: first choice with nothing in between.");
     public static readonly Sentence Splash = new("offer.splash", "Out of the sand first, close second.");
-    public static readonly Sentence ChipOut = new("offer.chipOut", "Back to short grass, the nearest way.");
-    public static readonly Sentence Punch = new(
-        "offer.punch",
-        "Low under the branches, about half of its carry; only through a wide gap."
+    public static readonly Sentence Punch = new("offer.punch", "Punch it low at the widest opening: half its usual carry.");
+    public static readonly Sentence Putt = new("offer.putt", "Nothing in between: a putt is the simplest shot.");
+    public static readonly Sentence NoFairwayThere = new(
+        "offer.noFairwayThere",
+        "No fairway there: {0} lies from {1} to {2} {3}. Where did it go?"
     );
 
     // Where to aim at a green.

@@ -39,8 +39,20 @@ public sealed class ShotChoices
     /// <summary>Another number is offered for the hole where it is no further off than this share. The product's own.</summary>
     private const double NearEnough = 0.12;
 
+    /// <summary>From rough and sand what is left is judged to the nearest so much at any distance. The product's own.</summary>
+    private const int JudgedToOffShortGrass = 5;
+
+    /// <summary>Trouble across is spoken of where a club carries it by less than this share of it. The product's own.</summary>
+    private const double WellOver = 1.25;
+
     /// <summary>Nearer than this a shot is a chip, whatever the numbers say. The product's own.</summary>
     private const int ChipYards = 30;
+
+    /// <summary>Up to here a putter is offered from short grass beside a green. The product's own.</summary>
+    private const int PutterYards = 15;
+
+    /// <summary>What is punched out of trees, the first that the bag has. The product's own.</summary>
+    private static readonly Club[] ToPunchWith = [Club.Iron6, Club.Iron7, Club.Iron5, Club.Iron8, Club.Iron4, Club.Iron9];
 
     /// <summary>By how much a usual miss moves the scatter to its side, in deviations. The product's own.</summary>
     private const double UsualMissShift = 0.4;
@@ -87,12 +99,24 @@ public sealed class ShotChoices
     /// <summary>From here on, in whole units of the play, a shot may also be laid up, and the whole hole decides.</summary>
     public int MayLayUpFrom => (int)(LayUpFromYards * _perYard);
 
-    /// <summary>What is left as it is judged: choices are the same for what is judged the same.</summary>
-    public int Judged(int left) =>
-        left < MayLayUpFrom ? left : (int)Math.Round((double)left / JudgedTo, MidpointRounding.AwayFromZero) * JudgedTo;
+    /// <summary>
+    /// What is left as it is judged from a lie: choices are the same for what is judged the same. From short grass it is exact
+    /// where no shot is laid up.
+    /// </summary>
+    public int Judged(Lie lie, int left)
+    {
+        var to =
+            left >= MayLayUpFrom ? JudgedTo
+            : lie is Lie.Rough or Lie.Sand && left >= ChipUpTo ? JudgedToOffShortGrass
+            : 1;
+        return (int)Math.Round((double)left / to, MidpointRounding.AwayFromZero) * to;
+    }
 
     /// <summary>From here on, in whole units of the play, a shot is more than a chip.</summary>
-    public int ChipUpTo => (int)(ChipYards * _perYard);
+    public int ChipUpTo => ChipUpToIn(_laid.Unit);
+
+    /// <summary>Likewise, in a unit.</summary>
+    public static int ChipUpToIn(LengthUnit unit) => (int)(ChipYards * (Length.FromYards(1) / unit.Times(1)));
 
     /// <summary>
     /// The choices for a shot, the cheapest first and at most <see cref="Most"/>; none where no number is on record.
@@ -104,20 +128,25 @@ public sealed class ShotChoices
     {
         if (lie == Lie.Recovery)
             return OutOfTrouble();
-        var known = _laid.Numbers.Where(n => n.Carry is not null && IsFor(n, lie)).ToList();
-        if (left < ChipUpTo || known.Count > 0 && left < known[^1].Carry * 0.85)
-            return AroundTheGreen(hole, lie);
+        var mayLayUp = left >= MayLayUpFrom;
+        var exact = left;
+        left = Judged(lie, left);
+        var known = _laid
+            .Numbers.Where(n => n.Carry is not null && IsFor(n, lie))
+            .Select(n => n with { Carry = n.CarryFrom(lie) })
+            .OrderByDescending(n => n.Carry)
+            .ToList();
+        if (exact < ChipUpTo || known.Count > 0 && left < known[^1].Carry * 0.85)
+            return AroundTheGreen(hole, lie, exact);
         if (known.Count == 0)
             return [];
-        var mayLayUp = left >= MayLayUpFrom;
-        left = Judged(left);
         var going = lie == Lie.Tee && hole.Par > 3 ? [] : ForTheHole(hole, left, known);
         IReadOnlyList<Choice> leaving =
             going.Count > 0 && !mayLayUp
                 ? []
                 : [.. Leaving(hole, lie, left, known).OrderBy(c => c.Cost).ThenByDescending(c => c.Carry)];
         if (leaving.Count == 0 || going.Count > 0 && going[0].Cost <= leaving[0].Cost)
-            return [.. going.Take(2).Select((c, i) => OfferedForTheHole(hole, left, c, i, going))];
+            return [.. going.Take(2).Select((c, i) => OfferedForTheHole(hole, lie, left, c, i, going))];
         var worst = leaving[0].Cost + FarWorse;
         return
         [
@@ -125,7 +154,7 @@ public sealed class ShotChoices
                 .TakeWhile(c => c.Cost <= worst)
                 .Take(lie == Lie.Tee ? Most : Most - 1)
                 .Select((c, i) => OfferedToLeave(hole, lie, left, c, i, leaving, going.Count > 0)),
-            .. going.Take(1).Select(c => Offered(c) with { Why = OnCourseSentences.CostsMore.Of() }),
+            .. going.Take(1).Select(c => Offered(c, lie) with { Why = OnCourseSentences.CostsMore.Of() }),
         ];
     }
 
@@ -201,7 +230,8 @@ public sealed class ShotChoices
         foreach (var number in clubs.Where(n => !isFromTheTee || n.Carry >= ShortestFromTheTee * clubs[0].Carry))
         {
             var carry = number.Carry!.Value;
-            yield return Aims.Select(aim => Leave(hole, lie, left, number, carry, aim))
+            yield return (lie is Lie.Rough or Lie.Sand ? Aims.Take(1) : Aims)
+                .Select(aim => Leave(hole, lie, left, number, carry, aim))
                 .OrderBy(c => c.Cost)
                 .ThenBy(c => Math.Abs(c.Aim))
                 .First();
@@ -295,23 +325,35 @@ public sealed class ShotChoices
 
     private bool HasNumber(int rest) => _laid.WedgeNumbers.Any(n => Math.Abs(rest - n) <= n * WedgeGrid.Tolerance);
 
-    private static ShotOffer Offered(Choice choice) =>
+    private static ShotOffer Offered(Choice choice, Lie lie) =>
         new()
         {
             With = choice.Number.Value,
             Carry = choice.Carry,
             IsAbout = choice.Number.IsUnlike,
+            IsFromRough = lie == Lie.Rough,
             IsForTheHole = choice.IsForTheHole,
             Why = OnCourseSentences.Nearest.Of(),
         };
 
-    private static ShotOffer OfferedForTheHole(LaidHole hole, int left, Choice choice, int rank, IReadOnlyList<Choice> all)
+    /// <summary>What lies across and is in play for a carry, from the ball on; null where the ball flies well over it.</summary>
+    private static LaidCrossing? InPlay(LaidHole hole, int left, int carry) =>
+        Ahead(hole, left) is { } across && carry < WellOver * across.To ? across : null;
+
+    private static ShotOffer OfferedForTheHole(
+        LaidHole hole,
+        Lie lie,
+        int left,
+        Choice choice,
+        int rank,
+        IReadOnlyList<Choice> all
+    )
     {
         var isNearest = all.All(c => Math.Abs(c.Carry - left) >= Math.Abs(choice.Carry - left));
-        return Offered(choice) with
+        return Offered(choice, lie) with
         {
             Why =
-                Ahead(hole, left) is { } across ? OnCourseSentences.CarriesAcross.Of(across.Kind)
+                InPlay(hole, left, choice.Carry) is { } across ? OnCourseSentences.CarriesAcross.Of(across.Kind)
                 : LiesInFront(hole) is { } front && rank == 0 ? OnCourseSentences.OverTheFront.Of(front)
                 : hole.Green.Back is { } back && rank == 0 && !isNearest ? OnCourseSentences.ShortOfBack.Of(back)
                 : isNearest ? OnCourseSentences.Nearest.Of()
@@ -328,15 +370,16 @@ public sealed class ShotChoices
         IReadOnlyList<Choice> all,
         bool couldGo
     ) =>
-        Offered(choice) with
+        Offered(choice, lie) with
         {
             Aim =
                 choice.Aim < 0 ? TargetSide.Left
                 : choice.Aim > 0 ? TargetSide.Right
                 : null,
-            OnFairwayOfTen = hole.Fairway is null ? null : (int)Math.Round(10 * choice.OnFairway),
+            // Out of rough or sand nobody knows a share so well.
+            OnFairwayOfTen = hole.Fairway is null || lie is Lie.Rough or Lie.Sand ? null : (int)Math.Round(10 * choice.OnFairway),
             Why =
-                Ahead(hole, left) is { } across
+                InPlay(hole, left, choice.Carry) is { } across
                     ? (choice.Carry < across.From ? OnCourseSentences.StaysShort : OnCourseSentences.CarriesAcross).Of(
                         across.Kind
                     )
@@ -361,21 +404,19 @@ public sealed class ShotChoices
         return worse.Kind is { } kind ? OnCourseSentences.TroubleCosts.Of(kind, worse.Side) : OnCourseSentences.NarrowCosts.Of();
     }
 
-    /// <summary>From a lie that allows no full shot: back to short grass, or on under the branches.</summary>
+    /// <summary>From a lie that allows no full shot: a middle iron, punched low at the widest opening.</summary>
     private IReadOnlyList<ShotOffer> OutOfTrouble()
     {
-        List<ShotOffer> offers = [];
-        if (_laid.Numbers.LastOrDefault(n => n is { Swing: null, Club: >= Club.Iron7 }) is { } shortest)
-            offers.Add(new ShotOffer { With = shortest.Value, Why = OnCourseSentences.ChipOut.Of() });
-        if (_laid.Numbers.FirstOrDefault(n => n.Club is >= Club.Iron5 and <= Club.Iron8) is { } low)
-            offers.Add(new ShotOffer { With = low.Value, Why = OnCourseSentences.Punch.Of() });
-        return offers;
+        var irons = _laid.Numbers.Where(n => n.Swing is null && ToPunchWith.Contains(n.Club));
+        return irons.MinBy(n => Array.IndexOf(ToPunchWith, n.Club)) is { } iron
+            ? [new ShotOffer { With = iron.Value, Why = OnCourseSentences.Punch.Of() }]
+            : [];
     }
 
     /// <summary>
     /// Chips and bunker shots: the wedges that are there, the more lofted first where something lies in between.
     /// </summary>
-    private IReadOnlyList<ShotOffer> AroundTheGreen(LaidHole hole, Lie lie)
+    private IReadOnlyList<ShotOffer> AroundTheGreen(LaidHole hole, Lie lie, int left)
     {
         var wedges = _laid.Numbers.Where(n => n is { Swing: null, Club: >= Club.Iron9 }).OrderBy(n => n.Club).ToList();
         if (wedges.Count == 0)
@@ -386,8 +427,13 @@ public sealed class ShotChoices
         ShotOffer soft = new() { With = lofted.Value, Why = OnCourseSentences.LandsSoft.Of() };
         var low = wedges.FirstOrDefault(n => n.Club >= Club.PitchingWedge) ?? wedges[0];
         ShotOffer runs = new() { With = low.Value, Why = OnCourseSentences.RunsUp.Of() };
-        return low == lofted ? [soft]
-            : hole.Green.Front is not null ? [soft, runs]
-            : [runs, soft];
+        if (low == lofted)
+            return [soft, .. Putting()];
+        return hole.Green.Front is not null ? [soft, runs] : [runs, soft, .. Putting()];
+
+        IEnumerable<ShotOffer> Putting() =>
+            lie == Lie.Fairway && hole.Green.Front is null && left <= PutterYards * _perYard
+                ? [new ShotOffer { With = ShotNumbers.Putter, Why = OnCourseSentences.Putt.Of() }]
+                : [];
     }
 }

@@ -25,6 +25,24 @@ public sealed record ShotNumber
     /// </summary>
     public bool IsUnlike { get; init; }
 
+    /// <summary>
+    /// How far it carries from a lie, in whole units of the play: rough takes 5 % off a wedge, 10 % off an iron and 15 % off a
+    /// wood or a hybrid; a punch out of trees goes half as far. Null where nobody measured.
+    /// </summary>
+    /// <remarks>Source: from memory; 10 % for irons and the half are the product's own.</remarks>
+    public int? CarryFrom(Lie lie) =>
+        Carry is { } carry ? (int)Math.Round(carry * ShareFrom(lie), MidpointRounding.AwayFromZero) : null;
+
+    private double ShareFrom(Lie lie) =>
+        lie switch
+        {
+            Lie.Rough when Club >= Club.PitchingWedge => 0.95,
+            Lie.Rough when Club >= Club.Iron3 => 0.90,
+            Lie.Rough => 0.85,
+            Lie.Recovery => 0.5,
+            _ => 1,
+        };
+
     /// <summary>As it stands on a button.</summary>
     public string InWords() => Swing is { } swing ? $"{Club.InWords()}, {swing.InWords()}" : Club.InWords();
 }
@@ -32,6 +50,9 @@ public sealed record ShotNumber
 /// <summary>What a player's clubs do on a ground: the numbers that choices are made from.</summary>
 public static class ShotNumbers
 {
+    /// <summary>What a putter is recorded as. It can be chosen near a green, and carries nothing.</summary>
+    public static string Putter { get; } = NameOf(Club.Putter);
+
     /// <summary>
     /// Every club of the bag but the putter with its carry, and every part swing of the wedge grid, the longest first; what
     /// nobody measured comes last. Where the bag is not on record, every club without a number.

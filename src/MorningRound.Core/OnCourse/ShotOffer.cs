@@ -16,6 +16,9 @@ public sealed record ShotOffer
     /// <summary>Whether the number was measured under other conditions than these, and is only about right here.</summary>
     public bool IsAbout { get; init; }
 
+    /// <summary>Whether it is played from rough, which takes some of its length.</summary>
+    public bool IsFromRough { get; init; }
+
     /// <summary>Whether it goes for the hole, rather than leaving a distance.</summary>
     public bool IsForTheHole { get; init; }
 
@@ -49,7 +52,10 @@ public sealed record ShotOffer
     {
         if (Carry is not { } number)
             return null;
-        object carry = IsAbout ? OnCourseSentences.MeasuredElsewhere.Of(number) : number;
+        object carry =
+            IsFromRough ? OnCourseSentences.FromRough.Of(number)
+            : IsAbout ? OnCourseSentences.MeasuredElsewhere.Of(number)
+            : number;
         return IsForTheHole ? OnCourseSentences.ToTheHole.Of(carry, difference, unit, side)
             : OnFairwayOfTen is { } often ? OnCourseSentences.LeavesOnFairway.Of(carry, difference, unit, often)
             : OnCourseSentences.Leaves.Of(carry, difference, unit);

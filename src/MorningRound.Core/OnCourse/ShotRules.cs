@@ -49,6 +49,12 @@ public static class ShotRules
     /// <param name="least">The least that is said, in the same unit.</param>
     public static int LeftAfter(int left, int went, int least) => Math.Max(Math.Abs(left - went), least);
 
+    /// <summary>Whether a ball lies in what crosses a hole, its edges included.</summary>
+    /// <param name="hole">The hole.</param>
+    /// <param name="rest">What is left along the line, in tenths of the unit of the play; below zero past the hole.</param>
+    public static bool IsInside(LaidHole hole, int rest) =>
+        hole.Across is { } across && rest >= 10 * (hole.Length - across.To) && rest <= 10 * (hole.Length - across.From);
+
     /// <summary>What a picked up hole counts.</summary>
     public static int PickedUp(int par) => par + PickedUpOverPar;
 }

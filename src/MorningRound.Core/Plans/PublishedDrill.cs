@@ -86,19 +86,23 @@ public sealed record PublishedDrill
                     Protocol = protocol,
                     Seed = seed,
                     Flow = flow,
-                    ComparabilityKey = Drills.ComparabilityKey.Of(
-                        segment.DrillOrCourseId,
-                        protocol,
-                        segment.Drill?.Rung ?? 0,
-                        segment.Drill?.Modifiers ?? Modifiers.None,
-                        segment.Phase
-                    ),
+                    ComparabilityKey = KeyOf(segment, protocol),
                 }
             );
         }
 
         return (drills, errors);
     }
+
+    /// <summary>What results of a drill are compared by in a segment.</summary>
+    internal static string KeyOf(PracticeSegment segment, ScoringProtocol protocol) =>
+        Drills.ComparabilityKey.Of(
+            segment.DrillOrCourseId,
+            protocol,
+            segment.Drill?.Rung ?? 0,
+            segment.Drill?.Modifiers ?? Modifiers.None,
+            segment.Phase
+        );
 
     /// <summary>A seed that fits into a whole number every JSON reader can hold.</summary>
     private static ulong SeedOf(Guid assignmentId, Guid segmentId)

@@ -248,7 +248,7 @@ public sealed record KeptResult
             or Finish.WaterRight
             or Finish.OutRight
             or Finish.RightOfGreen => new(0, 1, 0, 0),
-            Finish.ShortOfGreen => new(0, 0, 1, 0),
+            Finish.ShortOfGreen or Finish.LeftShort => new(0, 0, 1, 0),
             Finish.OverGreen => new(0, 0, 0, 1),
             _ => MissCounts.None,
         };

@@ -3,6 +3,7 @@ using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
+using MorningRound.Core.Plans.Trimming;
 
 namespace MorningRound.Core.Sessions;
 
@@ -351,17 +352,9 @@ public sealed record SessionLog
             var drill = _foreignFlows.Contains(segment.SegmentId)
                 ? null
                 : drills.FirstOrDefault(d => d.SegmentId == segment.SegmentId);
-            // A trimmed drill was over at its own, smaller number, unless it was published before flows read theirs.
-            var count =
-                drill?.Flow.ReadsItsCount() != true
-                    ? null
-                    : _trim?.Kept.FirstOrDefault(k => k.SegmentId == segment.SegmentId)?.Attempts;
             var result = drill is null
                 ? ProtocolResult.NotScored
-                : ((count is { } attempts ? drill.Protocol.WithCount(attempts) : null) ?? drill.Protocol).Score(
-                    segment.Inputs,
-                    drill.Seed
-                );
+                : drill.ProtocolFor(_trim?.Kept).Score(segment.Inputs, drill.Seed);
             return segment with { Result = result, ResultStatus = result.Status, DrillAttempts = result.Attempts };
         }
 

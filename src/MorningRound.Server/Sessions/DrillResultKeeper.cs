@@ -3,6 +3,7 @@ using MorningRound.Core.Drills;
 using MorningRound.Core.Drills.Scoring;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Plans.Checks;
+using MorningRound.Core.Plans.Trimming;
 using MorningRound.Core.Sessions;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Storage;
@@ -70,7 +71,7 @@ public sealed class DrillResultKeeper(MorningRoundDb db, SessionLogReader reader
                         StudentId = row.StudentId,
                         AssignmentId = row.AssignmentId,
                         DrillId = planned.DrillOrCourseId,
-                        ComparabilityKey = drill.ComparabilityKey,
+                        ComparabilityKey = drill.ComparabilityKeyFor(planned, fullest.Trim?.Kept),
                         Rung = planned.Drill?.Rung ?? 0,
                         Area = planned.EffectiveArea,
                         Document = result,

@@ -1,5 +1,6 @@
 using MorningRound.Core.Drills.Flows;
 using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.OnCourse;
 
 namespace MorningRound.Core.Tests.OnCourse;
 
@@ -13,16 +14,45 @@ internal static class HoleGames
 
     /// <summary>Games of holes; none of another drill.</summary>
     public static IEnumerable<IReadOnlyList<DrillInput>> WithEveryAnswer(ScoringProtocol protocol, AttemptFlow flow) =>
-        protocol is not PlayedHoles
+        protocol is not PlayedHoles { Laid: { } laid }
             ? []
-            : from answer in flow
-                .States.Select(s => s.Question)
-                .OfType<FlowQuestionChoice>()
-                .SelectMany(q => q.Options)
-                .Select(o => o.Value)
-                .Distinct()
-            from every in new[] { 1, 2, 3 }
-            select Game(flow, answer, every);
+            : (
+                from answer in flow
+                    .States.Select(s => s.Question)
+                    .OfType<FlowQuestionChoice>()
+                    .SelectMany(q => q.Options)
+                    .Select(o => o.Value)
+                    .Distinct()
+                from every in new[] { 1, 2, 3 }
+                select Game(flow, answer, every)
+            ).Concat(new[] { 0, 1, 2 }.Select(late => OnTheGreen(flow, laid, late)));
+
+    /// <summary>Every hole with its green hit in regulation, or so many strokes later.</summary>
+    private static List<DrillInput> OnTheGreen(AttemptFlow flow, LaidHoles laid, int late)
+    {
+        var walk = FlowWalk.Of(flow);
+        var inputs = new List<DrillInput>();
+        while (walk.State is { } state && inputs.Count < MostInputs)
+        {
+            var attempt = walk.Attempts + 1;
+            var shot = walk.Registers.GetValueOrDefault("shot") + 1;
+            var par = laid.Holes[(int)walk.Registers["hole"]].Par;
+            DrillInput input = state.Question switch
+            {
+                FlowQuestionNumber number => new NumberGiven { Attempt = attempt, Tenths = Math.Max(number.Least, 100) },
+                FlowQuestionChoice { OffersAt: "_wheres" } => new ChoiceMade
+                {
+                    Attempt = attempt,
+                    Value = shot < par - 2 + late ? "fairway" : "green",
+                },
+                var other => new ChoiceMade { Attempt = attempt, Value = ((FlowQuestionChoice)other).Options[0].Value },
+            };
+            inputs.Add(input);
+            walk = walk.Take(input);
+        }
+
+        return inputs;
+    }
 
     /// <summary>
     /// The answer every so many times that it can be given, otherwise the last one that goes on, or what is offered.

@@ -61,7 +61,7 @@ public class HolesTests
     private const string AsPlayed =
         "driver fairway =240 | iron6 green =20 | "
         + "iron6 rightOfGreen =20 | sandWedge holed | "
-        + "driver treesLeft =220 | iron8 fairway =80 | hybrid shortOfGreen =180 | sandWedge green =5 | "
+        + "driver treesLeft =220 | iron8 fairway =80 | hybrid leftShort =20 | sandWedge green =5 | "
         + "driver waterRight =180 | hybrid green =30 | "
         + "driver outLeft | driver fairway =240 | hybrid green =40 | "
         + "iron8 green =10 | "
@@ -173,7 +173,7 @@ public class HolesTests
     {
         var result = GivenHoles.WithTrouble.Score(
             GivenDrills.Inputs(
-                "driver fairway =228 | iron8 green =20 | driver fairway =220 | hybrid fairway =80 | iron6 green =10 |"
+                "driver fairway =228 | iron8 green =20 | driver fairway =220 | hybrid fairway =75 | iron6 green =10 |"
             ),
             1
         );

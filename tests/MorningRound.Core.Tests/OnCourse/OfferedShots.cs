@@ -29,7 +29,8 @@ internal sealed class OfferedShots
     public string? Difference(FlowWalk walk, ProtocolResult scored, IReadOnlyList<DrillInput> taken)
     {
         var last = taken is [.., var l] ? l : null;
-        var before = taken is [.., var b, _] ? b : null;
+        // The club may have been said several answers ago: a fairway in water is asked about again.
+        var with = taken.OfType<ChoiceMade>().LastOrDefault(c => IsClub(c.Value))?.Value;
         if (scored.MisfitAt is not null)
             return null;
         if (walk.State is not { At.Step: var step })
@@ -42,11 +43,13 @@ internal sealed class OfferedShots
         return step switch
         {
             FlowStep.Choose => Choosing(walk, hole, at, lie, left, scored.Counts.GetValueOrDefault("shot"), isWhole),
-            FlowStep.Finish => Finishing(walk, hole, left, last, isWhole),
-            FlowStep.Measure => Measuring(walk, left, last, before),
+            FlowStep.Finish => Finishing(walk, hole, lie, left, with, isWhole),
+            FlowStep.Measure => Measuring(walk, lie, left, last, with),
             _ => Putting(walk, scored),
         };
     }
+
+    private bool IsClub(string value) => value == ShotNumbers.Putter || _laid.Numbers.Any(n => n.Value == value);
 
     private string? Choosing(FlowWalk walk, LaidHole hole, int at, Lie lie, int left, int shot, bool isWhole)
     {
@@ -119,14 +122,12 @@ internal sealed class OfferedShots
         };
 
     /// <summary>A green is offered as a place to finish where the club reaches it, and a fairway where it does not.</summary>
-    private string? Finishing(FlowWalk walk, LaidHole hole, int left, DrillInput? last, bool isWhole)
+    private string? Finishing(FlowWalk walk, LaidHole hole, Lie lie, int left, string? with, bool isWhole)
     {
-        if (last is not ChoiceMade { Value: var with })
-            return "no club was chosen";
-        var carry = _laid.Numbers.Single(n => n.Value == with).Carry;
+        var carry = _laid.Numbers.SingleOrDefault(n => n.Value == with)?.CarryFrom(lie);
         var reaches = isWhole && Reach(carry) >= 10 * left;
         string[] wanted = reaches
-            ? ["green", "shortOfGreen", "leftOfGreen", "rightOfGreen", "overGreen", .. Beside(hole), .. Across(hole), "holed"]
+            ? ["green", "leftShort", "leftOfGreen", "rightOfGreen", "overGreen", .. Beside(hole), .. Across(hole), "holed"]
             : ["fairway", "roughLeft", "roughRight", .. Along(hole), .. Across(hole)];
         var offered = walk.Offers.Select(o => o.Value).ToArray();
         return offered.SequenceEqual(wanted) ? null : $"{string.Join(',', offered)}, not {string.Join(',', wanted)}";
@@ -157,20 +158,27 @@ internal sealed class OfferedShots
     /// <summary>
     /// Where a green was hit or missed a number is proposed that goes by what was left before; otherwise the carry.
     /// </summary>
-    private string? Measuring(FlowWalk walk, int left, DrillInput? last, DrillInput? before)
+    private string? Measuring(FlowWalk walk, Lie lie, int left, DrillInput? last, string? with)
     {
         if (last is not ChoiceMade { Value: var where })
             return "nothing was said";
         int? wanted = where switch
         {
             "green" => 10 * ProposedPutt(left),
-            "leftOfGreen" or "rightOfGreen" or "overGreen" or "greenSand" or "greenWater" => 120,
-            _ => before is ChoiceMade { Value: var with } && _laid.Numbers.Single(n => n.Value == with).Carry is { } carry
-                ? 10 * carry
-                : null,
+            "leftShort" or "leftOfGreen" or "rightOfGreen" or "overGreen" or "greenSand" or "greenWater" => 10 * Beside(left),
+            _ => _laid.Numbers.SingleOrDefault(n => n.Value == with)?.CarryFrom(lie) is { } carry ? 10 * carry : null,
         };
         return walk.Proposed == wanted ? null : $"{walk.Proposed} proposed, not {wanted}";
     }
+
+    private static int Beside(int left) =>
+        left switch
+        {
+            < 10 => 3,
+            < 20 => 5,
+            < 40 => 8,
+            _ => 12,
+        };
 
     private static int ProposedPutt(int left) =>
         left switch

@@ -210,7 +210,7 @@ public class ShotChoicesTests
         Assert.Empty(new ShotChoices(laid).For(laid.Holes[0], Lie.Tee, 368));
         var walk = FlowWalk.Of(holes.Compile(1), Drills.GivenDrills.Inputs("driver fairway"));
         Assert.Null(walk.Proposed);
-        Assert.Equal("went", walk.State!.Name);
+        Assert.Equal(FlowStep.Measure, walk.State!.At!.Step);
 
         // A quick hole is as long as the student's clubs make it, and says what is missing.
         var quick = GivenHoles.Of(new HolesToPlay { Holes = [GivenHoles.QuickOf(4, 90)] }, player);

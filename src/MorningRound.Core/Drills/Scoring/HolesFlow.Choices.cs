@@ -10,10 +10,10 @@ namespace MorningRound.Core.Drills.Scoring;
 internal sealed partial class HolesFlow
 {
     /// <summary>
-    /// Leads to the next club with what is offered for it: by hole from a tee, from trouble always the same, otherwise by hole,
-    /// lie and what is left.
+    /// Leads to the next club with what is offered for it: what was offered before where the tee shot is played again, from
+    /// trouble always the same, otherwise by hole, lie and what is left.
     /// </summary>
-    private IEnumerable<FlowTransition>[] Choosing(IReadOnlyList<int> fromTheTee)
+    private IEnumerable<FlowTransition>[] Choosing()
     {
         var recovery = _clubs.Add(_choices.For(_laid.Holes[0], Lie.Recovery, 1), 1);
         List<IEnumerable<FlowTransition>> transitions =
@@ -26,13 +26,20 @@ internal sealed partial class HolesFlow
         {
             FlowGuard[] lies = [new RegisterIs("lie", (int)lie)];
             FlowGuard[] isFar = [.. lies, new RegisterIs("left", 10 * _choices.MayLayUpFrom)];
-            transitions.AddRange(ByHole(isFar, "_far", _farKinds.Kinds, h => ByDistance(h, lie, _choices.MayLayUpFrom, longest)));
             transitions.AddRange(
-                ByHole(lies, "_near", _nearKinds.Kinds, h => ByDistance(h, lie, ShotRules.LeastLeft, _choices.MayLayUpFrom - 1))
+                ByHole(isFar, "_farKind", _farKinds.Kinds, h => ByDistance(h, lie, _choices.MayLayUpFrom, longest))
+            );
+            transitions.AddRange(
+                ByHole(
+                    lies,
+                    "_nearKind",
+                    _nearKinds.Kinds,
+                    h => ByDistance(h, lie, ShotRules.LeastLeft, _choices.MayLayUpFrom - 1)
+                )
             );
         }
 
-        transitions.Add(Flow.Part(Flow.Always, [Flow.Nth("_offers", "hole", fromTheTee)], Ask));
+        transitions.Add(Flow.Part(Flow.Always, [], Ask));
         return [.. transitions];
     }
 
@@ -103,7 +110,7 @@ internal sealed partial class HolesFlow
         List<int> values = [];
         for (var left = from; left <= to; left++)
         {
-            if (values.Count > 0 && _choices.Judged(left) == _choices.Judged(left - 1))
+            if (values.Count > 0 && _choices.Judged(lie, left) == _choices.Judged(lie, left - 1))
                 continue;
             var list = _clubs.Add(_choices.For(hole, lie, left), left);
             if (values.Count > 0 && values[^1] == list)

@@ -55,11 +55,12 @@ internal sealed partial class HolesFlow
                 "next",
                 "",
                 new FlowQuestionNothing(),
-                Flow.Part([new RegisterIs("hole", Count - 1)], Shown(), IsExpected ? null : "waiting"),
+                Flow.Part([new RegisterIs(AttemptFlow.LeftRegister, -1)], Shown(), IsExpected ? null : "waiting"),
                 Flow.Part(
                     Flow.Always,
                     [
                         .. Shown(),
+                        Flow.Add(AttemptFlow.LeftRegister),
                         Flow.Add("hole"),
                         Flow.Nth("left", "hole", [.. _laid.Holes.Select(h => 10 * h.Length)]),
                         Flow.Set("lie", (int)Lie.Tee),
@@ -69,8 +70,8 @@ internal sealed partial class HolesFlow
                         Flow.Nth("_most", "hole", [.. _laid.Holes.Select(h => ShotRules.PickedUp(h.Par))]),
                         Flow.Nth("_inRegulation", "hole", [.. _laid.Holes.Select(h => h.Par - 2)]),
                         Flow.Nth("_offers", "hole", fromTheTee),
-                        .. OfItsKind("_near", _nearKinds),
-                        .. OfItsKind("_far", _farKinds),
+                        .. OfItsKind("_nearKind", _nearKinds),
+                        .. OfItsKind("_farKind", _farKinds),
                         .. NearestTarget(),
                     ],
                     Ask

@@ -16,13 +16,10 @@ internal sealed partial class HolesFlow
     public static readonly NumberRange Went = new(0, 4_000, 10);
 
     /// <summary>How far from the hole a missed green can be, in tenths.</summary>
-    public static readonly NumberRange FromHole = new(10, 1_000, 10);
+    public static readonly NumberRange FromHole = new(10, 4_000, 10);
 
     /// <summary>How long a putt can be, in tenths of a foot.</summary>
     public static readonly NumberRange PuttFeet = new(10, 1_500, 10);
-
-    /// <summary>How far from the hole a missed green is proposed to be, in tenths.</summary>
-    private const int BesideGreen = 120;
 
     /// <summary>
     /// Up to here, in tenths, a club without a number may reach the green. The product's own.
@@ -40,8 +37,16 @@ internal sealed partial class HolesFlow
     private const string Club = "club";
     private const string Chip = "chip";
     private const string Ask = "ask";
+    private const string Along = "along";
+
+    /// <summary>The register that says on which hole, from 1, a fairway was refused; 0 where none was.</summary>
+    private const string Refused = "_refused";
+
+    private const string WhereDidItGo = "Where did it go?";
 
     private static readonly int[] Nudges = [-100, -50, 50, 100];
+
+    private static readonly int[] SmallNudges = [-50, -10, 10, 50];
 
     private static readonly string[] Lies =
     [
@@ -101,6 +106,7 @@ internal sealed partial class HolesFlow
             .Registers("hole", "teeShots", "fairways", "missedLeft", "missedRight")
             .Register("_offers", fromTheTee[0])
             .Registers("_wheres");
+        _flow.Counted(Count);
         if (!IsWhole)
         {
             _flow.Display($"Hole {{0}}, par {{1}}, {{2}} {Unit}", HoleNumber(), Par, HoleLength);
@@ -129,9 +135,8 @@ internal sealed partial class HolesFlow
                 LieNow
             )
             .Registers("lie", "shot", "strokes", "penalties", "greens", "pickedUp", "over", "par")
-            .Registers("_with", "_carry", "_reach", "_putt", "_abs", "_cost", "_penalty", "_lie")
-            .Register("_beside", BesideGreen)
-            .Registers("_near", "_far")
+            .Registers("_with", "_carry", "_reach", "_putt", "_beside", "_rest", "_abs", "_cost", "_penalty", "_lie")
+            .Registers("_nearKind", "_farKind")
             .Register("_least", 10 * ShotRules.LeastLeft)
             .Register("_isTeeShot", first.Par > 3 ? 1 : 0)
             .Register("_par", first.Par)
@@ -157,7 +162,7 @@ internal sealed partial class HolesFlow
                         Decimals = 1,
                     },
                     Flow.Value("over"),
-                    Flow.Value("_holes")
+                    Flow.Count
                 )
                 .Registers("_shown");
         }
@@ -170,11 +175,13 @@ internal sealed partial class HolesFlow
                     "{0} strokes, {1} of {2} holes out, {3} putts waiting",
                     Flow.Value("strokes"),
                     Flow.Value("over"),
-                    Flow.Value("_holes"),
+                    Flow.Count,
                     Flow.Value("waiting")
                 );
         }
 
+        if (AnyAcross)
+            _flow.Registers("_near", "_far", Refused);
         _flow.Register("_holes", Count);
         AddShots(fromTheTee);
         AddHoleEnds(fromTheTee);
@@ -183,9 +190,10 @@ internal sealed partial class HolesFlow
         return _flow.Offers(_clubs.Lists, _clubs.Notes).Build(first.Par > 3 ? Tee : Club);
     }
 
-    private FlowQuestionChoice Clubs =>
+    private FlowQuestionChoice ClubsAnd(params FlowOption[] others) =>
         new([
             .. _laid.Numbers.Select(n => new FlowOption(n.Value, Capital(n.InWords()))),
+            .. others,
             new FlowOption(PlayedHoles.PickUp, IsWhole ? "Pick up, leave this hole" : "Leave this hole"),
         ])
         {
@@ -216,7 +224,7 @@ internal sealed partial class HolesFlow
         return
         [
             Finish.Green,
-            Finish.ShortOfGreen,
+            Finish.LeftShort,
             Finish.LeftOfGreen,
             Finish.RightOfGreen,
             Finish.OverGreen,
@@ -305,7 +313,7 @@ internal sealed partial class HolesFlow
             .State(
                 Tee,
                 FromTheTee,
-                Clubs,
+                ClubsAnd(),
                 [
                     .. _laid.Numbers.Select(n => Flow.Part(Flow.Choice(n.Value), [], "where")),
                     Flow.Done(Flow.Choice(PlayedHoles.PickUp), [], "next"),
@@ -314,7 +322,7 @@ internal sealed partial class HolesFlow
             .At(0, step: FlowStep.Choose)
             .State(
                 "where",
-                "Where did it go?",
+                WhereDidItGo,
                 Wheres,
                 [.. Enum.GetValues<Finish>().Select(f => Flow.Done(Flow.Choice(NameOf(f)), CountTeeShot(f), "next"))]
             )
@@ -323,8 +331,17 @@ internal sealed partial class HolesFlow
                 "next",
                 "",
                 new FlowQuestionNothing(),
-                Flow.Part([new RegisterIs("hole", Count - 1)], [], null),
-                Flow.Part(Flow.Always, [Flow.Add("hole"), Flow.Add("_wheres"), Flow.Nth("_offers", "hole", fromTheTee)], Tee)
+                Flow.Part([new RegisterIs(AttemptFlow.LeftRegister, -1)], [], null),
+                Flow.Part(
+                    Flow.Always,
+                    [
+                        Flow.Add(AttemptFlow.LeftRegister),
+                        Flow.Add("hole"),
+                        Flow.Add("_wheres"),
+                        Flow.Nth("_offers", "hole", fromTheTee),
+                    ],
+                    Tee
+                )
             );
     }
 
@@ -340,13 +357,17 @@ internal sealed partial class HolesFlow
             }
         )
         {
+            FlowOption[] putter = name == Chip ? [new FlowOption(ShotNumbers.Putter, Capital(Golf.Club.Putter.InWords()))] : [];
             _flow
                 .State(
                     name,
                     prompt,
-                    Clubs,
+                    ClubsAnd(putter),
                     [
                         .. _laid.Numbers.Select((n, i) => Flow.Part(Flow.Choice(n.Value), [Flow.Set("_with", i)], "chosen")),
+                        .. putter.Select(p =>
+                            Flow.Part(Flow.Choice(p.Value), [Flow.Set("_with", _laid.Numbers.Count)], "chosen")
+                        ),
                         Flow.Done(Flow.Choice(PlayedHoles.PickUp), [], "pickedUp"),
                     ]
                 )
@@ -354,25 +375,7 @@ internal sealed partial class HolesFlow
         }
 
         _flow
-            .State(
-                "chosen",
-                "",
-                new FlowQuestionNothing(),
-                Flow.Part(
-                    Flow.Always,
-                    [
-                        Flow.Nth("_carry", "_with", [.. _laid.Numbers.Select(n => n.Carry is { } carry ? 10 * carry : Unknown)]),
-                        Flow.Nth(
-                            "_reach",
-                            "_with",
-                            [.. _laid.Numbers.Select(n => n.Carry is { } carry ? (int)(10 * carry * Reach) : UnknownReaches)]
-                        ),
-                        Flow.SetRegister("_wheres", "hole"),
-                        Flow.Found("_putt", "left", PuttFrom, PuttFeetProposed),
-                    ],
-                    "reach"
-                )
-            )
+            .State("chosen", "", new FlowQuestionNothing(), [.. Chosen()])
             .State(
                 "reach",
                 "",
@@ -380,7 +383,7 @@ internal sealed partial class HolesFlow
                 Flow.Part([new RegisterReaches("_reach", "left")], [Flow.AddRegister("_wheres", "_holes")], "where"),
                 Flow.Part(Flow.Always, [], "where")
             )
-            .State("where", "Where did it go?", Wheres, [.. Enum.GetValues<Finish>().Select(Landing)])
+            .State("where", WhereTo, Wheres, [.. Enum.GetValues<Finish>().Select(Landing)])
             .At(0, step: FlowStep.Finish)
             .State(
                 "went",
@@ -400,9 +403,24 @@ internal sealed partial class HolesFlow
             )
             .At(0, step: FlowStep.Measure)
             .State(
+                Along,
+                "How far did it go?",
+                Asked(Went, "Went", Unit, "_carry"),
+                Flow.Part(
+                    Flow.Always,
+                    [Flow.SetRegister("_rest", "left"), Flow.AddInput("_rest", negative: true), .. WhereItLiesAcross],
+                    "landed"
+                )
+            )
+            .At(0, step: FlowStep.Measure)
+            .State("landed", "", new FlowQuestionNothing(), [.. Landed()])
+            .State(
                 "from",
-                "How far is it from the hole?",
-                Asked(FromHole, "From the hole", Unit, "_beside"),
+                "How far from the hole now?",
+                Asked(FromHole, "From the hole", Unit, "_beside") with
+                {
+                    Nudges = SmallNudges,
+                },
                 Flow.Done(Flow.Always, [.. ShotIsCounted, Flow.SetInput("left")], "after")
             )
             .At(0, step: FlowStep.Measure)
@@ -426,7 +444,7 @@ internal sealed partial class HolesFlow
                 Flow.Part([new RegisterReaches("shot", "_most")], [], "pickedUp"),
                 Flow.Part(Flow.Always, [.. NearestTarget()], "choose")
             )
-            .State("choose", "", new FlowQuestionNothing(), [.. Choosing(fromTheTee)])
+            .State("choose", "", new FlowQuestionNothing(), [.. Choosing()])
             .State(
                 Ask,
                 "",
@@ -445,9 +463,94 @@ internal sealed partial class HolesFlow
     private static FlowQuestionNumber Asked(NumberRange range, string label, string unit, string proposed) =>
         new(label, unit, range.Least, range.Most, range.Step) { Proposed = proposed, Nudges = Nudges };
 
+    /// <summary>
+    /// What a chosen club does from the lie, and where a green in its reach may be missed. A ball in trees is punched, one in
+    /// rough flies less far.
+    /// </summary>
+    private IEnumerable<IEnumerable<FlowTransition>> Chosen()
+    {
+        foreach (var lie in new[] { Lie.Recovery, Lie.Sand, Lie.Rough, Lie.Tee })
+        {
+            var carries = _laid.Numbers.Select(n => n.CarryFrom(lie)).ToList();
+            yield return Flow.Part(
+                lie == Lie.Tee ? Flow.Always : [new RegisterIs("lie", (int)lie)],
+                [
+                    Flow.Nth("_carry", "_with", [.. carries.Select(c => c is { } carry ? 10 * carry : Unknown), Unknown]),
+                    Flow.Nth(
+                        "_reach",
+                        "_with",
+                        [.. carries.Select(c => c is { } carry ? (int)(10 * carry * Reach) : UnknownReaches), UnknownReaches]
+                    ),
+                    Flow.SetRegister("_wheres", "hole"),
+                    Flow.Found("_putt", "left", PuttFrom, PuttFeetProposed),
+                    Flow.Found("_beside", "left", BesideFrom, BesideProposed),
+                    .. AnyAcross ? [Flow.Set(Refused, 0)] : Array.Empty<FlowEffect>(),
+                ],
+                "reach"
+            );
+        }
+    }
+
+    /// <summary>
+    /// A ball on the fairway, once it is known how far it went. Inside what lies across there is none: where it went is asked
+    /// again.
+    /// </summary>
+    private IEnumerable<IEnumerable<FlowTransition>> Landed()
+    {
+        if (AnyAcross)
+            yield return Flow.Part(
+                [new RegisterReaches("_rest", "_far"), new RegisterReaches("_near", "_rest")],
+                [Flow.SetRegister(Refused, "hole"), Flow.Add(Refused)],
+                "where"
+            );
+        yield return Flow.Done(
+            Flow.Always,
+            [
+                .. CountTeeShot(Finish.Fairway),
+                Flow.Add("shot"),
+                Flow.Set("lie", (int)Lie.Fairway),
+                Flow.SetRegister("left", "_rest"),
+                Flow.Max("left", "_rest").Negative(),
+                Flow.Max("left", "_least"),
+            ],
+            "after"
+        );
+    }
+
+    private bool AnyAcross => _laid.Holes.Any(h => h.Across is not null);
+
+    /// <summary>What of a hole is left where what lies across begins and ends, in tenths; of a hole without, nothing between.</summary>
+    private FlowEffect[] WhereItLiesAcross =>
+        AnyAcross
+            ?
+            [
+                Flow.Nth("_near", "hole", [.. _laid.Holes.Select(h => h.Across is { } a ? 10 * (h.Length - a.From) : 0)]),
+                Flow.Nth("_far", "hole", [.. _laid.Holes.Select(h => h.Across is { } a ? 10 * (h.Length - a.To) : 1)]),
+            ]
+            : [];
+
+    /// <summary>Asks where the ball went, and why once more where the answer before was refused.</summary>
+    private FlowText WhereTo =>
+        AnyAcross
+            ? new FlowText(
+                "{0}",
+                [
+                    Flow.Value(Refused) with
+                    {
+                        Words = [WhereDidItGo, .. _laid.Holes.Select(h => HoleWords.NoFairwayIn(h, _laid)?.In() ?? WhereDidItGo)],
+                    },
+                ]
+            )
+            : new FlowText(WhereDidItGo);
+
     private IEnumerable<FlowTransition> Landing(Finish finish)
     {
         var rule = finish.Rule();
+        var said = Flow.Choice(NameOf(finish));
+        if (finish == Finish.Fairway)
+            return Flow.Part(said, [], Along);
+        if (finish == Finish.Holed)
+            return Flow.Done(said, [.. CountTeeShot(finish), Flow.Add("shot")], "holed");
         FlowEffect[] then =
         [
             .. CountTeeShot(finish),
@@ -455,14 +558,13 @@ internal sealed partial class HolesFlow
             Flow.Set("_penalty", rule.Penalty),
             .. rule.Lie is { } lie ? [Flow.Set("_lie", (int)lie)] : Array.Empty<FlowEffect>(),
         ];
-        FlowGuard[] said = Flow.Choice(NameOf(finish));
         return rule.Asked switch
         {
             AskedNumber.Went => Flow.Part(said, then, "went"),
             AskedNumber.FromHole => Flow.Part(said, then, "from"),
             AskedNumber.Putt => Flow.Part(said, then, "putt"),
-            // The ball is in the hole, or the same shot is played again.
-            _ => Flow.Done(said, [.. then, .. StrokesAreCounted], finish == Finish.Holed ? "holed" : "after"),
+            // The same shot is played again.
+            _ => Flow.Done(said, [.. then, .. StrokesAreCounted], "after"),
         };
     }
 
@@ -501,6 +603,12 @@ internal sealed partial class HolesFlow
     /// The proposed first putt, in tenths of a foot: about as far off as shots of the length usually are. The product's own.
     /// </summary>
     private static readonly int[] PuttFeetProposed = [60, 100, 150, 180, 220, 260, 320, 400];
+
+    /// <summary>From these distances on, in tenths, a missed green is proposed to be left further away.</summary>
+    private static readonly int[] BesideFrom = [100, 200, 400];
+
+    /// <summary>How far from the hole a missed green is proposed to be, in tenths. The product's own.</summary>
+    private static readonly int[] BesideProposed = [30, 50, 80, 120];
 
     private static readonly int[] FeetTenths = [.. Enumerable.Range(2, 149).Select(f => 10 * f)];
 

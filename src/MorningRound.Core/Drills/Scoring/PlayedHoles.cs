@@ -45,6 +45,14 @@ public sealed record PlayedHoles : ScoringProtocol
     /// <summary>The tee shots; with whole holes nobody knows before.</summary>
     public override int? PlannedAttempts => IsWhole ? null : ToPlay.Holes.Count;
 
+    /// <summary>The first so many of the holes, as a trimmed session plays them.</summary>
+    public override ScoringProtocol WithCount(int attempts) =>
+        this with
+        {
+            ToPlay = ToPlay with { Holes = [.. ToPlay.Holes.Take(attempts)] },
+            Laid = Laid is { } laid ? laid with { Holes = [.. laid.Holes.Take(attempts)] } : null,
+        };
+
     /// <inheritdoc/>
     public override CountBy CountBy => IsWhole ? CountBy.ExitRule : CountBy.Drill;
 
@@ -171,7 +179,8 @@ public sealed record PlayedHoles : ScoringProtocol
         );
     }
 
-    private static ScorerQuestionChoice ChooseClub(LaidHoles laid) => new([.. laid.Numbers.Select(n => n.Value), PickUp]);
+    private static ScorerQuestionChoice ChooseClub(LaidHoles laid, bool mayPutt = false) =>
+        new([.. laid.Numbers.Select(n => n.Value), .. mayPutt ? [ShotNumbers.Putter] : Array.Empty<string>(), PickUp]);
 
     private static ScorerQuestionChoice SayWhere() => new([.. Enum.GetValues<Finish>().Select(HolesFlow.NameOf)]);
 
@@ -227,7 +236,7 @@ public sealed record PlayedHoles : ScoringProtocol
         Stand();
         while (true)
         {
-            var club = ChooseClub(laid);
+            var club = ChooseClub(laid, mayPutt: lie != Lie.Tee && left < 10 * ShotChoices.ChipUpToIn(laid.Unit));
             yield return club;
             if (club.Answer == PickUp)
             {
@@ -235,21 +244,35 @@ public sealed record PlayedHoles : ScoringProtocol
                 break;
             }
 
-            var where = SayWhere();
-            yield return where;
-            var finish = FinishOf(where);
-            var rule = finish.Rule();
-            if (shots.Count == 0 && hole.Par > 3)
-                CountTeeShot(finish, tally);
             if (shots.Count == 0)
                 cards.Add(card);
+            var isTeeShot = shots.Count == 0 && hole.Par > 3;
             var before = (Lie: lie, Left: left);
+            Finish finish;
+            var went = new ScorerQuestionNumber(HolesFlow.Went);
+            // Inside what lies across there is no fairway: where the ball went is asked again.
+            while (true)
+            {
+                var where = SayWhere();
+                yield return where;
+                finish = FinishOf(where);
+                if (finish != Finish.Fairway)
+                    break;
+                yield return went;
+                if (!ShotRules.IsInside(hole, left - went.Answer))
+                    break;
+                went = new ScorerQuestionNumber(HolesFlow.Went);
+            }
+
+            var rule = finish.Rule();
+            if (isTeeShot)
+                CountTeeShot(finish, tally);
             var feet = 0;
             switch (rule.Asked)
             {
                 case AskedNumber.Went:
-                    var went = new ScorerQuestionNumber(HolesFlow.Went);
-                    yield return went;
+                    if (finish != Finish.Fairway)
+                        yield return went;
                     left = ShotRules.LeftAfter(left, went.Answer, 10 * ShotRules.LeastLeft);
                     break;
                 case AskedNumber.FromHole:

@@ -26,6 +26,8 @@ interface Props {
   hole: DrawnHole;
   /** What is left to the hole; no value draws no ball. */
   left?: number | undefined;
+  /** Where the ball lies, as it was told; no value lies on the line. */
+  lies?: string | undefined;
   /** How far from the tee the next shot is meant to end; places are drawn there. */
   landing?: number | undefined;
   places?: DrawnPlace[];
@@ -79,12 +81,21 @@ const asides: Record<string, number> = {
   outRight: 104,
 };
 
+/** Whether a ball comes to rest at a place of this name and is played from there; out of bounds none is. */
+export const isPlace = (value: string) =>
+  !value.startsWith('out') && (value in asides || /Green$|Across$|^(green|leftShort)$/.test(value));
+
+/** How far beside the line a ball is drawn that lies there: in what is drawn there, short of the edge of the picture. */
+const besideLine = (place: string | undefined) =>
+  place === 'leftOfGreen' ? -52 : place === 'rightOfGreen' ? 52 : Math.min(92, Math.max(-92, asides[place ?? ''] ?? 0));
+
 /** A hole from above, its tee at the bottom: fairway, trouble, green, where the ball lies. */
-export function HoleDrawing({ hole, left, landing, places = [], onPlace, label }: Props) {
+export function HoleDrawing({ hole, left, lies, landing, places = [], onPlace, label }: Props) {
   const id = useId();
   const { at, path, end } = lineOf(hole);
   const share = (fromTee: number) => Math.min(1, Math.max(0, fromTee / Math.max(1, hole.length)));
-  const ball = left === undefined ? undefined : at(share(hole.length - left));
+  const onLine = left === undefined ? undefined : at(share(hole.length - left));
+  const ball = onLine && { x: onLine.x + besideLine(lies), y: onLine.y };
   const hasFairway = hole.par > 3;
   const placeAt = (value: string) => {
     if (value.endsWith('Across') && hole.across) return at(share((hole.across.from + hole.across.to) / 2));
@@ -141,7 +152,7 @@ export function HoleDrawing({ hole, left, landing, places = [], onPlace, label }
       {ball && (
         <>
           <path
-            d={path(share(hole.length - (left ?? 0)), 1)}
+            d={`M${ball.x} ${ball.y}L${end.x} ${end.y}`}
             fill="none"
             stroke={ink}
             strokeWidth="1.5"
@@ -287,7 +298,7 @@ export function GreenDrawing({
           : { x: 82, y: 24 };
   const at: Record<string, { x: number; y: number }> = {
     green: { x: 128, y: 124 },
-    shortOfGreen: { x: 160, y: 194 },
+    leftShort: { x: 160, y: 194 },
     leftOfGreen: { x: 44, y: 112 },
     rightOfGreen: { x: 276, y: 112 },
     overGreen: { x: 160, y: 24 },

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import type { Schemas } from '../../api/client';
 import { lengthUnits } from '../../ui/format';
-import { GreenDrawing, HoleDrawing, type DrawnHole } from '../courses/HoleDrawing';
+import { GreenDrawing, HoleDrawing, isPlace, type DrawnHole } from '../courses/HoleDrawing';
 import type { NewAnswer } from './FlowQuestion';
 import { offersOf, type DrillInput, type Flow, type Walk } from './flow';
 
@@ -42,6 +42,7 @@ const shortWords: Record<string, string> = {
   waterAcross: 'water',
   sandAcross: 'sand',
   shortOfGreen: 'short',
+  leftShort: 'short',
   leftOfGreen: 'left',
   rightOfGreen: 'right',
   overGreen: 'over',
@@ -67,12 +68,18 @@ export function HolePicture({ laid, flow, walk, inputs, onAnswer }: Props) {
   const press = (value: string) => onAnswer?.({ kind: 'choice', value });
   const club = inputs.at(-1);
   const carry = club?.kind === 'choice' ? laid.numbers.find((n) => n.value === club.value)?.carry : undefined;
+  // Where the last ball that was told of lies, once its number was given; a tee shot has none, nor has one played again.
+  const told =
+    (registers.shot ?? 0) > 0
+      ? inputs.findLast((i, at) => i.kind === 'choice' && isPlace(i.value) && at + 1 < inputs.length)
+      : undefined;
   return places.some((p) => p.value === 'green') ? (
     <GreenDrawing hole={drawn} places={places} onPlace={press} label={label} />
   ) : (
     <HoleDrawing
       hole={drawn}
       left={left}
+      lies={told?.kind === 'choice' ? told.value : undefined}
       landing={carry ? hole.length - left + carry : undefined}
       places={places}
       onPlace={press}

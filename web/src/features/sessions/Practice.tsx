@@ -59,10 +59,11 @@ function withTrimmedDrills(session: Session, trim: EntryOf<'trimmed'> | null): S
   return {
     ...session,
     drills: session.drills.map((d) => {
-      const attempts = trim.kept.find((k) => k.segmentId === d.segmentId)?.attempts;
+      const kept = trim.kept.find((k) => k.segmentId === d.segmentId);
+      const attempts = kept?.attempts;
       return {
         ...d,
-        flow: withCount(d.flow, attempts),
+        flow: withCount(d.flow, attempts ?? (d.protocol.kind === 'playedHoles' ? kept?.holes : undefined)),
         plannedAttempts: attempts ?? d.plannedAttempts,
         calls: attempts ? d.calls.slice(0, attempts) : d.calls,
       };

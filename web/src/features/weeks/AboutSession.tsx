@@ -135,6 +135,7 @@ function Choices({ label, children }: { label: string; children: React.ReactNode
 
 function Bring({ bring }: { bring: Schemas['WhatToBring'] }) {
   const things = [
+    bring.wholeBag && 'all your clubs',
     ...bring.clubs.map((c) => clubs[c].toLowerCase()),
     ...bring.equipment.map((e) => equipment[e].toLowerCase()),
     bring.ballsToBuy > 0 && `${count(bring.ballsToBuy, 'range ball')} to buy`,

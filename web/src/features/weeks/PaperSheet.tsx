@@ -212,8 +212,9 @@ function Numbers({ label, least }: { label: string; least: number }) {
   );
 }
 
-function bringInWords({ clubs: named, equipment: things, ballsToBuy, water }: Schemas['WhatToBring']): string {
+function bringInWords({ wholeBag, clubs: named, equipment: things, ballsToBuy, water }: Schemas['WhatToBring']): string {
   const all = [
+    wholeBag && 'all your clubs',
     named.map((c) => clubs[c]).join(', '),
     ...things.map((e) => equipment[e].toLowerCase()),
     ballsToBuy > 0 && `${count(ballsToBuy, 'ball')} to buy`,
