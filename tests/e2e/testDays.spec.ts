@@ -82,8 +82,7 @@ test('a test day is made from a plan for a squad, and what it needs is named', a
   await expect(coach.getByText('Nobody has done it yet')).toBeVisible();
   await coach.getByRole('button', { name: 'Set and publish' }).click();
   await expect(coach.getByRole('status').getByText(/has it in the week|have it in the week/)).toBeVisible();
-  await coach.getByRole('button', { name: 'Take off the list' }).click();
-  await coach.getByRole('button', { name: 'Take off', exact: true }).click();
+  await coach.getByRole('button', { name: 'Delete test day' }).click();
   await expect(coach.getByRole('heading', { name: 'Test days' })).toBeVisible();
   await expect(coach.getByText('Cup putting')).toHaveCount(0);
 });

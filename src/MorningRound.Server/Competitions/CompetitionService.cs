@@ -96,7 +96,13 @@ public sealed class CompetitionService(
 
     /// <summary>The speed of the putting green at home, as it was measured last; null where it never was.</summary>
     private async Task<double?> HomeGreenAsync(Caller caller, CancellationToken cancel) =>
-        (await db.Places.AsNoTracking().Where(p => p.AcademyId == caller.AcademyId).Select(p => p.Document).ToListAsync(cancel))
+        (
+            await db
+                .Places.AsNoTracking()
+                .Where(p => p.AcademyId == caller.AcademyId && p.RemovedAt == null)
+                .Select(p => p.Document)
+                .ToListAsync(cancel)
+        )
             .Where(p => p is { Kind: PlaceKind.PuttingGreen, GreenSpeedFeet: not null })
             .MaxBy(p => p.GreenSpeedOn)
             ?.GreenSpeedFeet;

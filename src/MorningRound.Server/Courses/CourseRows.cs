@@ -6,13 +6,19 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Courses;
 
 /// <summary>A course that an academy plays.</summary>
-public sealed class CourseRow : IDocumentRow<Course>
+public sealed class CourseRow : IDocumentRow<Course>, IRestorableRow
 {
     public Guid AcademyId { get; init; }
 
     public Guid Id { get; init; }
 
     public required Course Document { get; set; }
+
+    public DateTimeOffset? RemovedAt { get; set; }
+
+    public Guid? WrittenBy { get; set; }
+
+    public Guid? RemovedBy { get; set; }
 
     public int Version { get; set; }
 }

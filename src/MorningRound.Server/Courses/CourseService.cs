@@ -48,7 +48,7 @@ public sealed class CourseService(MorningRoundDb db, DomainClock clock)
 
     /// <summary>Takes a course off the list. Plans keep the holes they were made with.</summary>
     public Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel) =>
-        db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel), cancel);
+        db.RemoveAsync(expected, clock.GetUtcNow(), caller.AccountId, Guarded(caller, id, cancel), cancel);
 
     public async Task<CourseFile> ExportAsync(Caller caller, CancellationToken cancel) =>
         CourseFile.Of([.. (await ListAsync(caller, cancel)).Select(c => new ListedCourse { Id = c.Id, Course = c.Course })]);
@@ -56,7 +56,8 @@ public sealed class CourseService(MorningRoundDb db, DomainClock clock)
     /// <summary>Takes over all courses of a file, or none: one error anywhere imports nothing.</summary>
     public async Task<ImportView> ImportAsync(Caller caller, CourseFile file, CancellationToken cancel)
     {
-        var rows = await Rows(caller).ToDictionaryAsync(c => c.Id, cancel);
+        // One that was removed comes back with its file.
+        var rows = await All(caller).ToDictionaryAsync(c => c.Id, cancel);
         var errors = file.Check(rows.Keys);
         if (errors.Count > 0)
             throw ApiProblemException.Invalid(errors);
@@ -74,17 +75,20 @@ public sealed class CourseService(MorningRoundDb db, DomainClock clock)
             AcademyId = caller.AcademyId,
             Id = id,
             Document = course,
+            WrittenBy = caller.AccountId,
         };
 
     private GuardedRow<CourseRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
         new()
         {
             What = "course",
-            Find = () => Rows(caller).SingleOrDefaultAsync(c => c.Id == id, cancel),
+            Find = () => All(caller).SingleOrDefaultAsync(c => c.Id == id, cancel),
             View = row => Task.FromResult<object>(ViewOf(row)),
         };
 
-    private IQueryable<CourseRow> Rows(Caller caller) => db.Courses.Where(c => c.AcademyId == caller.AcademyId);
+    private IQueryable<CourseRow> Rows(Caller caller) => All(caller).Where(c => c.RemovedAt == null);
+
+    private IQueryable<CourseRow> All(Caller caller) => db.Courses.Where(c => c.AcademyId == caller.AcademyId);
 
     private static CourseView ViewOf(CourseRow row) => new(row.Id, row.Version, row.Document);
 }

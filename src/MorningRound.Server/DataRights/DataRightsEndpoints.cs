@@ -47,6 +47,24 @@ public static class DataRightsEndpoints
         );
     }
 
+    /// <summary>What was deleted lately, and can be had back.</summary>
+    public static void MapDeleted(this IEndpointRouteBuilder api)
+    {
+        var deleted = api.MapGroup("/deleted").RequireAuthorization(Policies.Coach).WithTags("Recently deleted");
+        deleted.MapGet(
+            "/",
+            (Caller caller, DeletedService service, CancellationToken cancel) => service.ListAsync(caller, cancel)
+        );
+        deleted.MapPost(
+            "/{kind}/{id:guid}/restore",
+            async (string kind, Guid id, Caller caller, DeletedService service, CancellationToken cancel) =>
+            {
+                await service.RestoreAsync(caller, QueryValues.Named<DeletedKind>(kind, "kind")!.Value, id, cancel);
+                return TypedResults.NoContent();
+            }
+        );
+    }
+
     private static void MapStudents(this IEndpointRouteBuilder rights)
     {
         var students = rights.MapGroup("/students/{studentId:guid}").RequireAuthorization(Policies.Owner);

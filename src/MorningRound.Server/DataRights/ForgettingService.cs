@@ -22,7 +22,8 @@ public sealed class ForgettingService(
     MorningRoundDb db,
     ExportService exports,
     SecurityLog log,
-    IEnumerable<IAccountEnding> endings
+    IEnumerable<IAccountEnding> endings,
+    DeletedService deleted
 )
 {
     private const int MostMentions = 100;
@@ -76,6 +77,7 @@ public sealed class ForgettingService(
         }
 
         await LetGoOfAsync(caller, studentId, accounts, cancel);
+        await DeleteMentionsInDeletedAsync(caller, name, cancel);
         foreach (var table in HangingRows.OfStudents(db))
             await db.Database.ExecuteSqlRawAsync(table.Delete, [caller.AcademyId, new[] { studentId }], cancel);
 
@@ -123,8 +125,7 @@ public sealed class ForgettingService(
     /// <summary>Texts of others with the student's whole name or first name in them, as a word.</summary>
     private async Task<List<Mention>> MentionsAsync(Caller caller, Guid studentId, string name, CancellationToken cancel)
     {
-        var first = name.Split(' ', StringSplitOptions.RemoveEmptyEntries)[0];
-        var word = $@"\m({Regex.Escape(name)}|{Regex.Escape(first)})\M";
+        var word = AsAWord(name);
         var rows = await db
             .Database.SqlQuery<FoundText>(
                 $"""
@@ -139,9 +140,9 @@ public sealed class ForgettingService(
                     UNION ALL SELECT 'TestDay', id, name, name FROM test_days
                         WHERE academy_id = {caller.AcademyId} AND removed_at IS NULL
                     UNION ALL SELECT 'Place', id, document->>'name', document::text FROM places
-                        WHERE academy_id = {caller.AcademyId}
+                        WHERE academy_id = {caller.AcademyId} AND removed_at IS NULL
                     UNION ALL SELECT 'Course', id, document->>'name', document::text FROM courses
-                        WHERE academy_id = {caller.AcademyId}
+                        WHERE academy_id = {caller.AcademyId} AND removed_at IS NULL
                     UNION ALL SELECT 'Student', s.id, s.name, s.coach_note || coalesce(f.document::text, '') FROM students s
                         LEFT JOIN student_files f ON f.academy_id = s.academy_id AND f.student_id = s.id
                         WHERE s.academy_id = {caller.AcademyId} AND s.id <> {studentId}
@@ -164,6 +165,31 @@ public sealed class ForgettingService(
             }),
         ];
     }
+
+    /// <summary>A name, or its first name, as a word of a text.</summary>
+    private static string AsAWord(string name) =>
+        $@"\m({Regex.Escape(name)}|{Regex.Escape(name.Split(' ', StringSplitOptions.RemoveEmptyEntries)[0])})\M";
+
+    /// <summary>
+    /// What was deleted lately and names the student can't be restored any more: its days are over, and with them its text.
+    /// </summary>
+    private async Task DeleteMentionsInDeletedAsync(Caller caller, string name, CancellationToken cancel)
+    {
+        var word = AsAWord(name);
+        foreach (var overdue in Overdue)
+            await db.Database.ExecuteSqlRawAsync(overdue, [caller.AcademyId, word], cancel);
+        await deleted.DeleteOldAsync(cancel);
+    }
+
+    /// <summary>For each table of what can be restored: lets the days of those run out that have a word in them.</summary>
+    private static readonly IReadOnlyList<string> Overdue =
+    [
+        .. new[] { ("plans", "title"), ("programmes", "name"), ("drills", "name"), ("places", "''"), ("courses", "''") }.Select(
+            t =>
+                $"UPDATE {t.Item1} SET removed_at = '-infinity', version = version + 1 WHERE academy_id = {{0}} "
+                + $"AND removed_at IS NOT NULL AND {t.Item2} || ' ' || document::text ~* {{1}}"
+        ),
+    ];
 
     private static string PathOf(MentionKind kind, Guid id) =>
         kind switch

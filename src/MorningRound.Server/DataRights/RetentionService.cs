@@ -34,7 +34,13 @@ public sealed record RetentionChoice(int Years, DateOnly Before, int Sessions, i
 /// their logs, entries and results, rounds, what was said about weeks, and what was decided in them. Files, plans, drills and
 /// programmes stay.
 /// </summary>
-public sealed class RetentionService(MorningRoundDb db, SecurityLog log, DomainClock clock, TimeProvider realClock)
+public sealed class RetentionService(
+    MorningRoundDb db,
+    SecurityLog log,
+    DeletedService deleted,
+    DomainClock clock,
+    TimeProvider realClock
+)
 {
     /// <summary>What can be chosen. Less than a year would take away what a season is compared with.</summary>
     private static readonly int[] Years = [1, 2, 3, 5, 10];
@@ -118,6 +124,7 @@ public sealed class RetentionService(MorningRoundDb db, SecurityLog log, DomainC
                 await log.AddAsync(academy.Id, SecurityEventKind.AgedOut, cancel);
         }
 
+        await deleted.DeleteOldAsync(cancel);
         var usual = now - TimeSpan.FromDays(Academy.UsualSecurityLogDays);
         await db.SecurityEvents.Where(e => e.AcademyId == null && e.At < usual).ExecuteDeleteAsync(cancel);
     }

@@ -7,7 +7,7 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Drills;
 
 /// <summary>A drill of the shelf.</summary>
-public sealed class DrillRow : IRemovableRow
+public sealed class DrillRow : IRestorableRow
 {
     public Guid AcademyId { get; init; }
 
@@ -23,6 +23,10 @@ public sealed class DrillRow : IRemovableRow
 
     /// <summary>Set when the drill was taken off the shelf; plans and logs keep their own copies.</summary>
     public DateTimeOffset? RemovedAt { get; set; }
+
+    public Guid? WrittenBy { get; set; }
+
+    public Guid? RemovedBy { get; set; }
 
     public int Version { get; set; }
 }

@@ -63,6 +63,7 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
                                 Id = id,
                                 Name = drill.Name,
                                 Document = drill,
+                                WrittenBy = caller.AccountId,
                             }
                         ),
                     IsSame = row => StoredDocuments.Same(row.Document, drill),
@@ -75,7 +76,7 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
 
     /// <summary>Takes a drill off the shelf.</summary>
     public Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel) =>
-        db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel), cancel);
+        db.RemoveAsync(expected, clock.GetUtcNow(), caller.AccountId, Guarded(caller, id, cancel), cancel);
 
     private GuardedRow<DrillRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
         new()
@@ -126,10 +127,12 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
                         Id = id,
                         Name = drill.Name,
                         Document = drill,
+                        // The starting shelf is nobody's.
+                        WrittenBy = caller.AccountId == Guid.Empty ? null : caller.AccountId,
                     }
                 );
             Write(row, drill);
-            row.RemovedAt = null;
+            (row.RemovedAt, row.RemovedBy) = (null, null);
             row.Version++;
         }
 

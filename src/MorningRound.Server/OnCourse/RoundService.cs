@@ -88,7 +88,7 @@ public sealed class RoundService(MorningRoundDb db, DomainClock clock) : ILostSt
     public Task RemoveAsync(Caller caller, Guid studentId, Guid id, RowVersion expected, CancellationToken cancel)
     {
         caller.EnsureCanAccess(studentId, "student");
-        return db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, studentId, id, cancel), cancel);
+        return db.RemoveAsync(expected, clock.GetUtcNow(), caller.AccountId, Guarded(caller, studentId, id, cancel), cancel);
     }
 
     /// <summary>All rounds of a student, oldest first.</summary>

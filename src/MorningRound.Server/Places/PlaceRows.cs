@@ -6,13 +6,19 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Places;
 
 /// <summary>A ground of an academy.</summary>
-public sealed class PlaceRow : IDocumentRow<Place>
+public sealed class PlaceRow : IDocumentRow<Place>, IRestorableRow
 {
     public Guid AcademyId { get; init; }
 
     public Guid Id { get; init; }
 
     public required Place Document { get; set; }
+
+    public DateTimeOffset? RemovedAt { get; set; }
+
+    public Guid? WrittenBy { get; set; }
+
+    public Guid? RemovedBy { get; set; }
 
     public int Version { get; set; }
 }

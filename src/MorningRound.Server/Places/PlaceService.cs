@@ -57,13 +57,18 @@ public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
         await db.RemoveAsync(
             expected,
             clock.GetUtcNow(),
+            caller.AccountId,
             Guarded(caller, id, cancel) with
             {
-                Find = async () => (rows = await Rows(caller).ToListAsync(cancel)).SingleOrDefault(p => p.Id == id),
-                Change = _ =>
+                Find = async () => (rows = await All(caller).ToListAsync(cancel)).SingleOrDefault(p => p.Id == id),
+                Change = row =>
                 {
                     foreach (var other in rows.Where(p => p.Document.Walks.Any(w => w.Place == id)))
                     {
+                        // The walk goes with the place, and comes back with it.
+                        var walk = other.Document.Walks.First(w => w.Place == id);
+                        if (row.Document.Walks.All(w => w.Place != other.Id))
+                            row.Document = row.Document with { Walks = [.. row.Document.Walks, walk with { Place = other.Id }] };
                         other.Document = other.Document with { Walks = [.. other.Document.Walks.Where(w => w.Place != id)] };
                         other.Version++;
                     }
@@ -77,7 +82,7 @@ public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
         new()
         {
             What = "place",
-            Find = () => Rows(caller).SingleOrDefaultAsync(p => p.Id == id, cancel),
+            Find = () => All(caller).SingleOrDefaultAsync(p => p.Id == id, cancel),
             View = row => Task.FromResult<object>(ViewOf(row)),
         };
 
@@ -87,7 +92,8 @@ public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
     /// <summary>Takes over all places of a file, or none: one error anywhere imports nothing.</summary>
     public async Task<ImportView> ImportAsync(Caller caller, PlaceFile file, CancellationToken cancel)
     {
-        var rows = await Rows(caller).ToDictionaryAsync(p => p.Id, cancel);
+        // One that was removed comes back with its file.
+        var rows = await All(caller).ToDictionaryAsync(p => p.Id, cancel);
         var errors = file.Check(rows.Keys, clock.Today(caller.TimeZone));
         if (errors.Count > 0)
             throw ApiProblemException.Invalid(errors);
@@ -105,9 +111,12 @@ public sealed class PlaceService(MorningRoundDb db, DomainClock clock)
             AcademyId = caller.AcademyId,
             Id = id,
             Document = place,
+            WrittenBy = caller.AccountId,
         };
 
-    private IQueryable<PlaceRow> Rows(Caller caller) => db.Places.Where(p => p.AcademyId == caller.AcademyId);
+    private IQueryable<PlaceRow> Rows(Caller caller) => All(caller).Where(p => p.RemovedAt == null);
+
+    private IQueryable<PlaceRow> All(Caller caller) => db.Places.Where(p => p.AcademyId == caller.AcademyId);
 
     private static PlaceView ViewOf(PlaceRow row) => new(row.Id, row.Version, row.Document);
 }

@@ -21,7 +21,7 @@ public enum PlanKind
 }
 
 /// <summary>A plan of an academy.</summary>
-public sealed class PlanRow : IRemovableRow
+public sealed class PlanRow : IRestorableRow
 {
     public Guid AcademyId { get; init; }
 
@@ -50,6 +50,10 @@ public sealed class PlanRow : IRemovableRow
 
     /// <summary>Set when the plan was taken off the list; what was assigned from it stays.</summary>
     public DateTimeOffset? RemovedAt { get; set; }
+
+    public Guid? WrittenBy { get; set; }
+
+    public Guid? RemovedBy { get; set; }
 
     public int Version { get; set; }
 

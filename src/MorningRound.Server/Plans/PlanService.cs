@@ -104,7 +104,12 @@ public sealed class PlanService(MorningRoundDb db, DomainClock clock)
                 expected,
                 Guarded(caller, id, cancel) with
                 {
-                    Create = () => Task.FromResult(PlanRow.New(caller.AcademyId, id, plan, clock.GetUtcNow())),
+                    Create = () =>
+                    {
+                        var row = PlanRow.New(caller.AcademyId, id, plan, clock.GetUtcNow());
+                        row.WrittenBy = caller.AccountId;
+                        return Task.FromResult(row);
+                    },
                     IsSame = row => StoredDocuments.Same(row.Document, plan),
                     Change = row =>
                     {
@@ -119,7 +124,7 @@ public sealed class PlanService(MorningRoundDb db, DomainClock clock)
 
     /// <summary>Takes a plan off the list. What was assigned from it stays as it is.</summary>
     public Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel) =>
-        db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel), cancel);
+        db.RemoveAsync(expected, clock.GetUtcNow(), caller.AccountId, Guarded(caller, id, cancel), cancel);
 
     /// <summary>What is done on a test day stays as it is, or nobody could be set beside the first time.</summary>
     private static void EnsureNoTest(PlanRow row)

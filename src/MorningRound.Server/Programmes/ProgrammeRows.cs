@@ -9,7 +9,7 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.Programmes;
 
 /// <summary>A programme of an academy. What standings need of it stands in columns.</summary>
-public sealed class ProgrammeRow : IRemovableRow
+public sealed class ProgrammeRow : IRestorableRow
 {
     public Guid AcademyId { get; init; }
 
@@ -28,6 +28,10 @@ public sealed class ProgrammeRow : IRemovableRow
     public required string GoalMeasure { get; set; }
 
     public DateTimeOffset? RemovedAt { get; set; }
+
+    public Guid? WrittenBy { get; set; }
+
+    public Guid? RemovedBy { get; set; }
 
     public int Version { get; set; }
 

@@ -85,6 +85,7 @@ public sealed class ProgrammeService(MorningRoundDb db, DomainClock clock, Progr
                                 Name = "",
                                 Document = programme,
                                 GoalMeasure = "",
+                                WrittenBy = caller.AccountId,
                             },
                     IsSame = row => StoredDocuments.Same(row.Document, programme),
                     Change = row => row.Write(programme),
@@ -97,7 +98,7 @@ public sealed class ProgrammeService(MorningRoundDb db, DomainClock clock, Progr
 
     /// <summary>Takes a programme off the list; it runs for nobody any more. What was set from it stays.</summary>
     public Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel) =>
-        db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel), cancel);
+        db.RemoveAsync(expected, clock.GetUtcNow(), caller.AccountId, Guarded(caller, id, cancel), cancel);
 
     /// <summary>A programme while it is written: its weeks as they would be. Nothing is stored.</summary>
     public async Task<ProgrammeDrawing> DrawAsync(Caller caller, Programme programme, CancellationToken cancel)

@@ -126,6 +126,11 @@ public sealed record SessionCard : IVersioned
     /// </summary>
     public required bool KeptAfterTakenOut { get; init; }
 
+    /// <summary>
+    /// What its coach had changed in it while it was practised as it stood before, a sentence each; empty where nothing was.
+    /// </summary>
+    public required IReadOnlyList<string> ChangedMeanwhile { get; init; }
+
     /// <summary>Whether two devices kept it together.</summary>
     public required bool FromTwoDevices { get; init; }
 
@@ -164,6 +169,7 @@ public sealed record SessionCard : IVersioned
             HowMuchUnknown = row.Listing.HowMuchUnknown,
             IsLesson = row.Listing.IsLesson,
             KeptAfterTakenOut = row.TakenOutAt is not null,
+            ChangedMeanwhile = row.Notes.ChangedMeanwhile,
             FromTwoDevices = row.Listing.FromTwoDevices,
         };
     }

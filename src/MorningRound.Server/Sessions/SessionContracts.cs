@@ -186,8 +186,18 @@ public sealed record LogEnd(int LastSequence, int AgreesUpTo);
 /// <param name="KeptAfterTakenOut">
 /// Whether the session had been taken out of the week, so that this is kept as own practice.
 /// </param>
+/// <param name="ChangedMeanwhile">
+/// What the coach changed while it was practised as it stood before, a sentence each; what was practised counts. Empty where
+/// nothing was.
+/// </param>
 /// <param name="FromTwoDevices">Whether another device keeps a log of the same session too.</param>
-public sealed record AppendView(int LastSequence, LogView Log, bool KeptAfterTakenOut, bool FromTwoDevices);
+public sealed record AppendView(
+    int LastSequence,
+    LogView Log,
+    bool KeptAfterTakenOut,
+    IReadOnlyList<string> ChangedMeanwhile,
+    bool FromTwoDevices
+);
 
 /// <summary>Practice that nobody set, as it is to stand in a student's week.</summary>
 public sealed record OwnPracticeInput

@@ -68,7 +68,7 @@ public sealed class SessionLogService(
         );
         if (added.Count > 0)
         {
-            if (assignment.TakenOutAt is not null)
+            if (assignment.TakenOutAt is not null && !await FulfilsReplacementAsync(caller, assignment, cancel))
                 assignment.Requirement = Requirement.Own;
             RefuseTooMuch(log, added, input.Entries);
             await AddAsync(caller, log, others, written, assignment, added, cancel);
@@ -90,8 +90,39 @@ public sealed class SessionLogService(
             log.LastSequence,
             LogView.Of(log, assignment.Document),
             assignment.TakenOutAt is not null,
+            assignment.Notes.ChangedMeanwhile,
             log.ContinuesLogId is not null || others.Any(l => l.ContinuesLogId == logId)
         );
+    }
+
+    /// <summary>
+    /// A session that was practised as it stood before its coach changed it counts in the place of the changed one, which gives
+    /// way. Not where the changed one was begun as well, or is gone.
+    /// </summary>
+    /// <returns>Whether it does.</returns>
+    private async Task<bool> FulfilsReplacementAsync(Caller caller, AssignmentRow practised, CancellationToken cancel)
+    {
+        var changed = practised;
+        while (changed is { TakenOutAt: not null, Notes.ReplacedBy: { } next })
+            changed = await db.LockAssignmentAsync(caller.AcademyId, next, cancel);
+        if (changed is not { TakenOutAt: null, HasLog: false } || changed.StudentId != practised.StudentId)
+            return false;
+        (practised.Monday, practised.Day) = (changed.Monday, changed.Day);
+        (practised.Requirement, practised.Order) = (changed.Requirement, changed.Order);
+        (practised.Excuse, practised.SaidNoTime) = (changed.Excuse, changed.SaidNoTime);
+        practised.TakenOutAt = null;
+        practised.Version = changed.Version + 1;
+        practised.Notes = practised.Notes with
+        {
+            ReplacedBy = null,
+            Changes = changed.Notes.Changes,
+            ChangedMeanwhile = [.. PlanDifference.Of(practised.Document, changed.Document).Select(d => d.In())],
+        };
+        practised.ChangedAt = changed.ChangedAt;
+        changed.TakenOutAt = clock.GetUtcNow();
+        changed.Notes = changed.Notes with { ReplacedBy = practised.Id };
+        changed.Version++;
+        return true;
     }
 
     private static IReadOnlyList<Guid> DrillsIn(IEnumerable<SessionEntry> entries) =>

@@ -72,6 +72,12 @@ public sealed record SessionNotes
     /// <summary>The session that stands in its place since its text was changed; null where none does.</summary>
     public Guid? ReplacedBy { get; init; }
 
+    /// <summary>
+    /// What its coach had changed in it while it was practised as it stood before, a sentence each: what was practised counts, and
+    /// the changed session gave way. Empty where nothing was.
+    /// </summary>
+    public IReadOnlyList<string> ChangedMeanwhile { get; init; } = [];
+
     /// <summary>What changed since it was published, oldest first.</summary>
     public IReadOnlyList<SessionChange> Changes { get; init; } = [];
 

@@ -56,6 +56,7 @@ public static class MorningRoundServer
         api.MapReview();
         api.MapExports();
         api.MapDataRights();
+        api.MapDeleted();
         app.MapCalendarFeed();
         app.MapHealth();
         app.MapOpenApi().AllowAnonymous();

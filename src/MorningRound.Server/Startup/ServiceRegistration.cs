@@ -135,6 +135,7 @@ internal static class ServiceRegistration
             .AddScoped<AcademyArchiveService>()
             .AddScoped<AcademyArrival>()
             .AddScoped<RetentionService>()
+            .AddScoped<DeletedService>()
             .AddPeriodicWork<RetentionClock>(configuration);
 
         services.Configure<JsonOptions>(options => CoreJson.ApplyToOutside(options.SerializerOptions));

@@ -36,6 +36,13 @@ internal static class DocumentImports
                 db.Add(row);
                 added++;
             }
+            else if (row is IRestorableRow { RemovedAt: not null } removed)
+            {
+                (removed.RemovedAt, removed.RemovedBy) = (null, null);
+                row.Document = document;
+                row.Version++;
+                added++;
+            }
             else if (!StoredDocuments.Same(row.Document, document))
             {
                 row.Document = document;

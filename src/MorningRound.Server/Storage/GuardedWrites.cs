@@ -16,6 +16,23 @@ public interface IRemovableRow : IVersionedRow
     DateTimeOffset? RemovedAt { get; set; }
 }
 
+/// <summary>A removable row that can be had back for a while, by an owner, by whoever wrote it and by whoever removed it.</summary>
+public interface IRestorableRow : IRemovableRow
+{
+    /// <summary>So many days a removed row can be had back.</summary>
+    const int KeptDays = 30;
+
+    Guid AcademyId { get; }
+
+    Guid Id { get; }
+
+    /// <summary>The account that made it; null in what was made before that was kept, or by nobody.</summary>
+    Guid? WrittenBy { get; set; }
+
+    /// <summary>The account that removed it; null while it is there.</summary>
+    Guid? RemovedBy { get; set; }
+}
+
 /// <summary>One row that somebody writes, as far as the guarded write has to know.</summary>
 internal sealed record GuardedRow<TRow>
     where TRow : class, IVersionedRow
@@ -93,6 +110,7 @@ internal static class GuardedWrites
         this MorningRoundDb db,
         RowVersion expected,
         DateTimeOffset now,
+        Guid by,
         GuardedRow<TRow> guarded,
         CancellationToken cancel
     )
@@ -107,6 +125,8 @@ internal static class GuardedWrites
                 throw ApiProblemException.Stale(await guarded.View(row));
             guarded.Change(row);
             row.Version++;
+            if (row is IRestorableRow restorable)
+                restorable.RemovedBy = by;
             if (row is IRemovableRow removable)
                 removable.RemovedAt = now;
             else

@@ -109,7 +109,7 @@ public sealed class SquadService(MorningRoundDb db, DomainClock clock)
 
     /// <summary>Takes a squad away. Its students and what was set for them stay.</summary>
     public Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel) =>
-        db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel), cancel);
+        db.RemoveAsync(expected, clock.GetUtcNow(), caller.AccountId, Guarded(caller, id, cancel), cancel);
 
     private GuardedRow<SquadRow> Guarded(Caller caller, Guid id, CancellationToken cancel) =>
         new()

@@ -7,7 +7,7 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.TestDays;
 
 /// <summary>A test day. What is done on it is the plan of the same id.</summary>
-public sealed class TestDayRow : IRemovableRow
+public sealed class TestDayRow : IRestorableRow
 {
     public Guid AcademyId { get; init; }
 
@@ -23,6 +23,10 @@ public sealed class TestDayRow : IRemovableRow
 
     /// <summary>Set when it was taken off the list; its sessions and results stay.</summary>
     public DateTimeOffset? RemovedAt { get; set; }
+
+    public Guid? WrittenBy { get; set; }
+
+    public Guid? RemovedBy { get; set; }
 
     public int Version { get; set; }
 

@@ -197,6 +197,7 @@ public sealed class TestDayService(
                         Id = id,
                         Name = "",
                         Students = [],
+                        WrittenBy = caller.AccountId,
                     };
                 },
                 IsSame = row =>
@@ -221,7 +222,7 @@ public sealed class TestDayService(
 
     /// <summary>Takes a test day off the list. What was set and done stays.</summary>
     public Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel) =>
-        db.RemoveAsync(expected, clock.GetUtcNow(), Guarded(caller, id, cancel), cancel);
+        db.RemoveAsync(expected, clock.GetUtcNow(), caller.AccountId, Guarded(caller, id, cancel), cancel);
 
     /// <summary>
     /// Sets it for everybody on a day, published at once; whoever something keeps is named, and has it as a draft. The same day

@@ -104,6 +104,7 @@ public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, Stu
     ) =>
         [
             .. from session in sessions
+            orderby session.Id
             let days = Enumerable
                 .Range(0, 7)
                 .Select(n => week.Monday.Plus(n))

@@ -109,7 +109,7 @@ public sealed class WeekChangesService(
     }
 
     /// <summary>What was excused, taken out or put back changes how much of a week was done.</summary>
-    private async Task RefreshStandingsAsync(Caller caller, IReadOnlyList<Guid> sessions, CancellationToken cancel)
+    internal async Task RefreshStandingsAsync(Caller caller, IReadOnlyList<Guid> sessions, CancellationToken cancel)
     {
         if (sessions.Count == 0)
             return;

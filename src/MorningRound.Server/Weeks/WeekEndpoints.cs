@@ -88,8 +88,20 @@ public static class WeekEndpoints
         );
         assignments.MapPut(
             "/{id:guid}/excuse",
-            (Guid id, ExcuseInput input, RowVersion expected, Caller caller, WeekService service, CancellationToken cancel) =>
-                service.ExcuseAsync(caller, id, input.Excuse, expected, cancel)
+            async (
+                Guid id,
+                ExcuseInput input,
+                RowVersion expected,
+                Caller caller,
+                WeekService service,
+                WeekChangesService changes,
+                CancellationToken cancel
+            ) =>
+            {
+                var card = await service.ExcuseAsync(caller, id, input.Excuse, expected, cancel);
+                await changes.RefreshStandingsAsync(caller, [id], cancel);
+                return card;
+            }
         );
         assignments.MapPut(
             "/{id:guid}/steps",
@@ -117,9 +129,17 @@ public static class WeekEndpoints
         );
         assignments.MapDelete(
             "/{id:guid}",
-            async (Guid id, RowVersion expected, Caller caller, WeekService service, CancellationToken cancel) =>
+            async (
+                Guid id,
+                RowVersion expected,
+                Caller caller,
+                WeekService service,
+                WeekChangesService changes,
+                CancellationToken cancel
+            ) =>
             {
                 await service.RemoveAsync(caller, id, expected, cancel);
+                await changes.RefreshStandingsAsync(caller, [id], cancel);
                 return TypedResults.NoContent();
             }
         );

@@ -107,6 +107,18 @@ public class RightsMatrixTests
 
         public Guid Drill => Put("drills", School.Drill());
 
+        public Guid DeletedDrill =>
+            Made(
+                "deleted drill",
+                async () =>
+                {
+                    var id = Guid.CreateVersion7();
+                    await school.Coach.PutAsync($"/api/drills/{id}", School.Drill());
+                    await school.Coach.DeleteAsync($"/api/drills/{id}", version: 1);
+                    return id;
+                }
+            );
+
         public Guid Squad => Put("squads", new { name = "Squad", members = Array.Empty<Guid>() });
 
         public Guid Competition =>
@@ -903,6 +915,13 @@ public class RightsMatrixTests
             "/api/students/{studentId:guid}/guardians/{accountId:guid}",
             i => ($"/api/students/{i.Student}/guardians/{i.Account}", null),
             [401, 404, 404, 403, 403, 404, 403]
+        ),
+        new("GET", "/api/deleted/", _ => ("/api/deleted", null), CoachesOfAny),
+        new(
+            "POST",
+            "/api/deleted/{kind}/{id:guid}/restore",
+            i => ($"/api/deleted/drill/{i.DeletedDrill}/restore", null),
+            [401, 204, 204, 403, 403, 404, 403]
         ),
         new(
             "GET",

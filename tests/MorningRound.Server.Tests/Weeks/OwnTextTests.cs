@@ -106,7 +106,7 @@ public sealed class OwnTextTests(OneSchool one) : IClassFixture<OneSchool>, IAsy
     }
 
     [Fact]
-    public async Task A_phone_that_practised_the_old_text_without_a_signal_loses_nothing()
+    public async Task What_a_phone_practised_of_the_old_text_counts_in_the_place_of_the_changed_one_and_the_student_is_told()
     {
         var id = await _school.PublishedSessionAsync();
         await SaveAsync(id, Titled(await OpenAsync(id), "Another"), 2);
@@ -116,11 +116,13 @@ public sealed class OwnTextTests(OneSchool one) : IClassFixture<OneSchool>, IAsy
             School.Entry(1, "settled", 10, ("segmentId", School.First), ("outcome", "done")),
             School.Entry(2, "finished", 11)
         );
-        Assert.Equal((HttpStatusCode.OK, true), (sent.Status, sent.Get<bool>("keptAfterTakenOut")));
-        Assert.Equal(
-            ["Another", "Half an hour"],
-            (await WeekAsync(_school.Student)).Select(c => c!["title"]!.ToString()).Order()
-        );
+        Assert.Equal((HttpStatusCode.OK, false), (sent.Status, sent.Get<bool>("keptAfterTakenOut")));
+        Assert.Equal(["It is called “Another” now."], sent.Body!["changedMeanwhile"]!.AsArray().Select(c => c!.ToString()));
+        var card = Assert.Single(await WeekAsync(_school.Student))!;
+        Assert.Equal(("Half an hour", "must"), (card["title"]!.ToString(), card["requirement"]!.ToString()));
+        Assert.Equal("It is called “Another” now.", Assert.Single(card["changedMeanwhile"]!.AsArray())!.ToString());
+        // Whoever opens the changed one gets the one that was practised.
+        Assert.Equal(id, (await OpenAsync(id))["assignmentId"]!.GetValue<Guid>());
     }
 
     [Fact]

@@ -37,6 +37,7 @@ export const guardianKeys = {
 export const dataRightsKeys = {
   of: (studentId: string) => ['data-rights', studentId] as const,
   retention: ['data-rights', 'retention'] as const,
+  deleted: ['data-rights', 'deleted'] as const,
 };
 
 export const placeKeys = { all: ['places'] as const };

@@ -5795,6 +5795,77 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/deleted': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DeletedThing'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/deleted/{kind}/{id}/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          kind: string;
+          id: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -5844,6 +5915,7 @@ export interface components {
       lastSequence: number;
       log: components['schemas']['LogView'];
       keptAfterTakenOut: boolean;
+      changedMeanwhile: string[];
       fromTwoDevices: boolean;
     };
     /** @enum {string} */
@@ -6361,6 +6433,19 @@ export interface components {
       change?: null | components['schemas']['WeekChange'];
     };
     /** @enum {string} */
+    DeletedKind: 'plan' | 'programme' | 'drill' | 'place' | 'course' | 'testDay';
+    DeletedThing: {
+      kind: components['schemas']['DeletedKind'];
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: date-time */
+      deletedAt: string;
+      deletedBy: string;
+      /** Format: date-time */
+      until: string;
+    };
+    /** @enum {string} */
     DemoPerson: 'coach' | 'student' | 'guardian';
     DemoSignIn: {
       as: components['schemas']['DemoPerson'];
@@ -6800,7 +6885,8 @@ export interface components {
       | 'greenSand'
       | 'greenWater'
       | 'holed'
-      | 'unplayable';
+      | 'unplayable'
+      | 'leftShort';
     /** @enum {string} */
     FlowChange: 'set' | 'add' | 'max';
     FlowEffect: {
@@ -9068,6 +9154,7 @@ export interface components {
       howMuchUnknown: number;
       isLesson: boolean;
       keptAfterTakenOut: boolean;
+      changedMeanwhile: string[];
       fromTwoDevices: boolean;
     };
     SessionChange: {
@@ -9421,6 +9508,7 @@ export interface components {
       beganAs?: null | string;
       /** Format: uuid */
       replacedBy?: null | string;
+      changedMeanwhile?: string[];
       changes?: components['schemas']['SessionChange'][];
     };
     SessionOnDay: {
@@ -10250,6 +10338,8 @@ export interface components {
       /** Format: int32 */
       ballsToBuy: number;
       water: boolean;
+      /** @default false */
+      wholeBag: boolean;
     };
     WindowBound: {
       what: string;

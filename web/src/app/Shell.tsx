@@ -5,13 +5,14 @@ import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-route
 import { startSending } from '../features/sessions/sending';
 import { dayName } from '../ui/format';
 import { onDemand } from '../ui/onDemand';
+import { DeletedMessage } from '../ui/deleted';
 import { Key, Loading, ErrorNotice } from '../ui/states';
 import { useKeys } from './keys';
 import { homes } from './homes';
 import { Mark } from './Mark';
 import { NotHere } from './NotHere';
 import { useOutdoor } from './outdoor';
-import { isSigningOut, PersonContext, useSignIn, useSignOut, type Person, type Session } from './signIn';
+import { asOfNow, isSigningOut, PersonContext, useSignIn, useSignOut, type Person, type Session } from './signIn';
 import { useKeptPerson } from './useKeptPerson';
 
 const KeysDialog = onDemand(() => import('./KeysDialog').then((m) => m.KeysDialog));
@@ -25,7 +26,9 @@ export function Shell() {
   const kept = useKeptPerson();
   const { pathname } = useLocation();
   const mayBeKept = session.data === undefined || pathname.startsWith('/practice/');
-  const person = session.data?.person ?? (mayBeKept ? kept?.person : undefined);
+  const heard = session.data?.person;
+  // The server's day holds while it answers; without a signal the day goes on by itself.
+  const person = heard ? (session.error ? asOfNow(heard) : heard) : mayBeKept ? kept?.person : undefined;
   if (isSigningOut()) return <Navigate replace to="/sign-in" />;
   if (person) return <SignedIn session={session.data} person={person} />;
   if (session.isPending || !kept)
@@ -48,6 +51,11 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
   const { pathname } = useLocation();
   const isPractising = pathname.startsWith('/practice/');
   useEffect(() => startSending(person.accountId), [person.accountId]);
+  useEffect(() => {
+    if (person.role !== 'student') return;
+    const begun = import('../features/weeks/waitingChanges').then((m) => m.startSendingChanges(person.accountId));
+    return () => void begun.then((stop) => stop());
+  }, [person.accountId, person.role]);
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <Box
@@ -87,6 +95,7 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
           )}
         </PersonContext>
       </Box>
+      {!isPractising && <DeletedMessage />}
       <Box
         component="footer"
         className="no-print"
@@ -115,7 +124,7 @@ const begins = (...addresses: string[]) => new RegExp(`^/(${addresses.join('|')}
 /** Pages of coaches and of students, by how their addresses begin; what is in neither list is for both. */
 const coachesPages = begins(
   ...['tee-line', 'students', 'courses', 'places', 'drills', 'plans', 'programmes', 'week', 'test-days'],
-  ...['people', 'goals', 'walk', 'sessions/[^/]+/bench'],
+  ...['people', 'goals', 'walk', 'deleted', 'sessions/[^/]+/bench'],
 );
 const studentsPages = begins(...['my-week', 'my-file', 'my-progress', 'my-rounds', 'my-report', 'my-competitions']);
 

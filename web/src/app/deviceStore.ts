@@ -20,7 +20,12 @@ export interface KeptLog {
   count: number;
   sent: number;
   /** What the server said of it that the student should know. */
-  told: { keptAfterTakenOut: boolean; fromTwoDevices: boolean };
+  told: {
+    keptAfterTakenOut: boolean;
+    /** No value in what was kept before it was told. */
+    changedMeanwhile?: readonly string[];
+    fromTwoDevices: boolean;
+  };
   /** What was answered about the session and not yet handed in, so that a reload finds it. */
   ratingDraft: RatingDraft | null;
   isFinished: boolean;
@@ -55,11 +60,26 @@ interface KeptPerson {
   clockOffset: number;
 }
 
+/** What a student said of a session of the week without a signal: it waits on this device until it can be sent. */
+export interface WaitingChange {
+  /** One waits of each kind for a session; the later one takes the place of the earlier. */
+  id: string;
+  accountId: string;
+  assignmentId: string;
+  title: string;
+  /** The version of the session that it was said of. */
+  version: number;
+  said: { kind: 'move'; day: string } | { kind: 'cannot'; reason: Schemas['CannotReason'] | null };
+  /** Why the server would not take it; nothing while it waits. */
+  refused: string | null;
+  at: number;
+}
+
 /** A log that began by itself, and of which the server has said nothing. */
 export const unbranched = {
   continues: null,
   generation: 0,
-  told: { keptAfterTakenOut: false, fromTwoDevices: false },
+  told: { keptAfterTakenOut: false, changedMeanwhile: [] as readonly string[], fromTwoDevices: false },
   ratingDraft: null,
 };
 
@@ -73,6 +93,7 @@ class DeviceStore extends Dexie {
   entries!: Table<KeptEntry, [string, number]>;
   answers!: Table<KeptAnswer, string>;
   people!: Table<KeptPerson, string>;
+  changes!: Table<WaitingChange, string>;
 
   constructor() {
     super('morning-round');
@@ -92,6 +113,7 @@ class DeviceStore extends Dexie {
             Object.assign(log, { ...unbranched, ...log });
           }),
       );
+    this.version(3).stores({ changes: 'id, accountId' });
   }
 }
 

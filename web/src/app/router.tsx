@@ -181,6 +181,7 @@ export const router = createBrowserRouter([
                 path: '/people/data',
                 lazy: () => named(import('../features/dataRights/AcademyDataPage'), 'AcademyDataPage'),
               },
+              { path: '/deleted', lazy: () => named(import('../features/dataRights/DeletedPage'), 'DeletedPage') },
               {
                 path: '/people/log',
                 lazy: () => named(import('../features/accounts/SecurityLogPage'), 'SecurityLogPage'),

@@ -2,6 +2,7 @@ import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { answer, api, Problem, type Schemas } from '../api/client';
 import { signInKeys } from '../api/queryKeys';
+import { isoWeek, mondayOf } from '../ui/weekdays';
 import { localStore } from './localStore';
 
 export type Session = Schemas['SignInView'];
@@ -43,6 +44,20 @@ let clockOffset: number | undefined;
 
 /** Now, by the job's clock as far as this device knows. */
 export const domainNow = () => Date.now() + (clockOffset ?? 0);
+
+/**
+ * A person with the day and the week it is by now, as far as this device knows the job's clock: without a signal Monday comes all
+ * the same.
+ */
+export function asOfNow(person: Person): Person {
+  const today = new Intl.DateTimeFormat('en-CA', {
+    timeZone: person.timeZone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).format(domainNow());
+  return today > person.today ? { ...person, today, week: isoWeek(mondayOf(today)) } : person;
+}
 
 /** Takes the clock of the last time somebody was signed in, until the server says what time it is. */
 export function rememberClock(offset: number | undefined) {

@@ -44,9 +44,12 @@ export function useCachedQuery<T>(queryKey: readonly string[], ask: () => Promis
 }
 
 /** Keeps answers on this device that nobody looks at yet; what is older than so many minutes is asked for again. */
-export function useKept<T>(answers: { queryKey: readonly string[]; ask: () => Promise<T> }[], freshMinutes = 1) {
+export function useKept<T>(
+  answers: { queryKey: readonly string[]; ask: () => Promise<T> }[],
+  freshMinutes = 1,
+): (T | undefined)[] {
   const { accountId } = usePerson();
-  useQueries({
+  return useQueries({
     queries: answers.map(({ queryKey, ask }) => ({
       queryKey,
       queryFn: async () => {
@@ -56,5 +59,5 @@ export function useKept<T>(answers: { queryKey: readonly string[]; ask: () => Pr
       },
       staleTime: freshMinutes * 60_000,
     })),
-  });
+  }).map((query) => query.data);
 }

@@ -367,10 +367,22 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("document");
 
+                    b.Property<DateTimeOffset?>("RemovedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed_at");
+
+                    b.Property<Guid?>("RemovedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removed_by");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("integer")
                         .HasColumnName("version");
+
+                    b.Property<Guid?>("WrittenBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("written_by");
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_courses");
@@ -409,6 +421,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("removed_at");
 
+                    b.Property<Guid?>("RemovedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removed_by");
+
                     b.Property<DateTimeOffset>("UpdatedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("updated_at");
@@ -417,6 +433,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .IsConcurrencyToken()
                         .HasColumnType("integer")
                         .HasColumnName("version");
+
+                    b.Property<Guid?>("WrittenBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("written_by");
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_drills");
@@ -510,10 +530,22 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("document");
 
+                    b.Property<DateTimeOffset?>("RemovedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed_at");
+
+                    b.Property<Guid?>("RemovedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removed_by");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("integer")
                         .HasColumnName("version");
+
+                    b.Property<Guid?>("WrittenBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("written_by");
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_places");
@@ -566,6 +598,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("removed_at");
 
+                    b.Property<Guid?>("RemovedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removed_by");
+
                     b.Property<string>("Title")
                         .IsRequired()
                         .HasMaxLength(120)
@@ -580,6 +616,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .IsConcurrencyToken()
                         .HasColumnType("integer")
                         .HasColumnName("version");
+
+                    b.Property<Guid?>("WrittenBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("written_by");
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_plans");
@@ -652,6 +692,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("removed_at");
 
+                    b.Property<Guid?>("RemovedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removed_by");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("integer")
@@ -660,6 +704,10 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<int>("Weeks")
                         .HasColumnType("integer")
                         .HasColumnName("weeks");
+
+                    b.Property<Guid?>("WrittenBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("written_by");
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_programmes");
@@ -1785,6 +1833,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("removed_at");
 
+                    b.Property<Guid?>("RemovedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removed_by");
+
                     b.PrimitiveCollection<Guid[]>("Students")
                         .IsRequired()
                         .HasColumnType("uuid[]")
@@ -1794,6 +1846,10 @@ namespace MorningRound.Server.Storage.Migrations
                         .IsConcurrencyToken()
                         .HasColumnType("integer")
                         .HasColumnName("version");
+
+                    b.Property<Guid?>("WrittenBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("written_by");
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_test_days");

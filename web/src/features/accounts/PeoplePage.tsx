@@ -19,6 +19,7 @@ import {
   usePeople,
   useRevokeInvitation,
 } from './peopleQueries';
+import { DeletedLink } from '../../ui/deleted';
 
 type PeopleView = Schemas['PeopleView'];
 type Staff = Schemas['StaffView'];
@@ -38,6 +39,7 @@ function People() {
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', flexWrap: 'wrap', gap: 1, mt: 3, mb: 2 }}>
         <PageHeading sx={{ mr: 'auto' }}>People</PageHeading>
+        <DeletedLink />
         <Button component={Link} to="/people/data" variant="outlined">
           What is kept
         </Button>

@@ -97,10 +97,12 @@ export function CourseForm({ id, view, onSaved, onGone }: Props) {
         />
         {view ? (
           <Button
-            onClick={() => remove.mutate({ id, version: view.version }, { onSuccess: () => onGone() })}
+            onClick={() =>
+              remove.mutate({ id, name: view.course.name, version: view.version }, { onSuccess: () => onGone() })
+            }
             disabled={remove.isPending}
           >
-            Take off the list
+            Delete course
           </Button>
         ) : (
           <Button onClick={onGone}>Cancel</Button>

@@ -11,6 +11,7 @@ import { PageHeading } from '../../ui/PageHeading';
 import { Empty, ErrorNotice, Key, Loading } from '../../ui/states';
 import { CourseForm } from './CourseForm';
 import { useCourses, useRefreshCourses } from './queries';
+import { DeletedLink } from '../../ui/deleted';
 
 /** The courses of the academy: which there are, and the one in hand drawn hole by hole. */
 export function CoursesPage() {
@@ -27,6 +28,7 @@ export function CoursesPage() {
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 3, mb: 1.5, flexWrap: 'wrap' }}>
         <PageHeading sx={{ mr: 'auto' }}>Courses</PageHeading>
         <Link to="/places">Places</Link>
+        <DeletedLink />
         <FileButtons
           fileName="courses.json"
           download={() => answer(api.GET('/api/courses/file'))}

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { courseKeys } from '../../api/queryKeys';
+import { sayDeleted } from '../../ui/deleted';
 
 export type Course = Schemas['Course'];
 export type Hole = Schemas['Hole'];
@@ -25,9 +26,12 @@ export function useSaveCourse(id: string) {
 export function useRemoveCourse() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, version }: { id: string; version: number }) =>
+    mutationFn: ({ id, version }: { id: string; name: string; version: number }) =>
       answer(api.DELETE('/api/courses/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: courseKeys.all }),
+    onSuccess: (_, { id, name }) => {
+      sayDeleted('course', id, name);
+      return queries.invalidateQueries({ queryKey: courseKeys.all });
+    },
   });
 }
 

@@ -52,10 +52,13 @@ export function DrillPage() {
         <Box className="no-print" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <Button
             onClick={() =>
-              remove.mutate({ id, version: view.data.version }, { onSuccess: () => void navigate('/drills') })
+              remove.mutate(
+                { id, name: drill.name, version: view.data.version },
+                { onSuccess: () => void navigate('/drills') },
+              )
             }
           >
-            Take off the shelf
+            Delete drill
           </Button>
           <Button component={Link} to={`/drills/new?from=${id}`} variant="outlined">
             Make a copy

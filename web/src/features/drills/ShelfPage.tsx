@@ -11,6 +11,7 @@ import { PageHeading } from '../../ui/PageHeading';
 import { Key } from '../../ui/states';
 import type { Search } from './queries';
 import { Shelf } from './Shelf';
+import { DeletedLink } from '../../ui/deleted';
 
 /** All drills of the academy, to be found by what the coach has in hand. */
 export function ShelfPage() {
@@ -25,6 +26,7 @@ export function ShelfPage() {
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 3, mb: 2, flexWrap: 'wrap' }}>
         <PageHeading sx={{ mr: 'auto' }}>Drill shelf</PageHeading>
+        <DeletedLink />
         <FileButtons
           fileName="drills.json"
           download={() => answer(api.GET('/api/drills/file'))}

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { drillKeys } from '../../api/queryKeys';
+import { sayDeleted } from '../../ui/deleted';
 
 export type Drill = Schemas['Drill'];
 export type Protocol = Schemas['ScoringProtocol'];
@@ -67,8 +68,11 @@ export function useSaveDrill(id: string) {
 export function useRemoveDrill() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, version }: { id: string; version: number }) =>
+    mutationFn: ({ id, version }: { id: string; name: string; version: number }) =>
       answer(api.DELETE('/api/drills/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: drillKeys.shelves }),
+    onSuccess: (_, { id, name }) => {
+      sayDeleted('drill', id, name);
+      return queries.invalidateQueries({ queryKey: drillKeys.shelves });
+    },
   });
 }

@@ -161,7 +161,7 @@ export function RoundForm({ studentId, id, view, courses, today, onDone }: Props
         </Button>
         {view && (
           <Button
-            onClick={() => remove.mutate({ id, version: view.version }, { onSuccess: () => onDone() })}
+            onClick={() => remove.mutate(view, { onSuccess: () => onDone() })}
             disabled={remove.isPending}
             sx={{ ml: 'auto' }}
           >

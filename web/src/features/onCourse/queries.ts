@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { roundKeys, studentKeys } from '../../api/queryKeys';
+import { sayRemoved } from '../../ui/deleted';
 
 export type Round = Schemas['Round'];
 export type RoundHole = Schemas['RoundHole'];
@@ -41,13 +42,13 @@ export function useSaveRound(studentId: string, id: string) {
 export function useRemoveRound(studentId: string) {
   const refresh = useRefreshRounds(studentId);
   return useMutation({
-    mutationFn: ({ id, version }: { id: string; version: number }) =>
-      answer(
-        api.DELETE('/api/rounds/{studentId}/{id}', {
-          params: { path: { studentId, id } },
-          headers: changesVersion(version),
-        }),
-      ),
+    mutationFn: async ({ id, version, round }: RoundView) => {
+      const path = { params: { path: { studentId, id } } };
+      await answer(api.DELETE('/api/rounds/{studentId}/{id}', { ...path, headers: changesVersion(version) }));
+      sayRemoved(round.course || 'Round', () =>
+        answer(api.PUT('/api/rounds/{studentId}/{id}', { ...path, body: round, headers: newRow })),
+      );
+    },
     onSuccess: refresh,
   });
 }

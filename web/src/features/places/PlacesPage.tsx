@@ -13,6 +13,7 @@ import { Empty, Key, Loading, ErrorNotice } from '../../ui/states';
 import { bearingInWords, facingInWords } from './direction';
 import { PlaceForm } from './PlaceForm';
 import { usePlaces, useRefreshPlaces, useRemovePlace } from './queries';
+import { DeletedLink } from '../../ui/deleted';
 
 type PlaceView = Schemas['PlaceView'];
 
@@ -29,6 +30,7 @@ export function PlacesPage({ drawing }: { drawing: (place: PlaceView) => ReactNo
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 3, mb: 2, flexWrap: 'wrap' }}>
         <PageHeading sx={{ mr: 'auto' }}>Places</PageHeading>
+        <DeletedLink />
         <Link to="/courses">Courses</Link>
         <FileButtons
           fileName="places.json"
@@ -135,7 +137,9 @@ function About({
         <Typography variant="h2" sx={{ mr: 'auto' }}>
           {place.name}
         </Typography>
-        <Button onClick={() => remove.mutate({ id: view.id, version: view.version })}>Remove this place</Button>
+        <Button onClick={() => remove.mutate({ id: view.id, name: place.name, version: view.version })}>
+          Delete place
+        </Button>
         <Button variant="outlined" onClick={onEdit}>
           Change
         </Button>

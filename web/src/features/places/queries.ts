@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { placeKeys } from '../../api/queryKeys';
+import { sayDeleted } from '../../ui/deleted';
 
 export type Place = Schemas['Place'];
 
@@ -24,9 +25,12 @@ export function useSavePlace(id: string) {
 export function useRemovePlace() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, version }: { id: string; version: number }) =>
+    mutationFn: ({ id, version }: { id: string; name: string; version: number }) =>
       answer(api.DELETE('/api/places/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: placeKeys.all }),
+    onSuccess: (_, { id, name }) => {
+      sayDeleted('place', id, name);
+      return queries.invalidateQueries({ queryKey: placeKeys.all });
+    },
   });
 }
 

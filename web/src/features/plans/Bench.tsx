@@ -146,7 +146,7 @@ export function Bench({ onFor, SetFor, above, ...props }: BenchProps & BenchSlot
             onSet: () => setIsSetting(true),
             onRemove: () =>
               remove.mutate(
-                { id: props.id, version: bench.version ?? 0 },
+                { id: props.id, name: plan.title, version: bench.version ?? 0 },
                 { onSuccess: () => void navigate('/plans') },
               ),
           }

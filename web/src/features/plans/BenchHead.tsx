@@ -44,7 +44,7 @@ export function BenchHead({ bench, onDraftOne, ofPlan }: Props) {
         {bench.isSaved && ofPlan && (
           <>
             <Button onClick={ofPlan.onRemove} disabled={bench.isDirty}>
-              Remove this plan
+              Delete plan
             </Button>
             <Button variant="outlined" disabled={bench.isDirty} onClick={ofPlan.onSet}>
               Set for students

@@ -11,6 +11,7 @@ import { areas, count, dayName, minutes } from '../../ui/format';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, ErrorNotice, Key, Loading } from '../../ui/states';
 import { usePlans, type PlanOrder } from './queries';
+import { DeletedLink } from '../../ui/deleted';
 
 const orders: Record<PlanOrder, string> = {
   changed: 'changed last',
@@ -34,6 +35,7 @@ export function PlansPage() {
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mt: 3, mb: 2 }}>
         <PageHeading>Plans</PageHeading>
+        <DeletedLink />
         <Button component={Link} to="/programmes" sx={{ ml: 'auto' }}>
           Programmes
         </Button>

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { planKeys } from '../../api/queryKeys';
 import type { Plan } from './benchState';
+import { sayDeleted } from '../../ui/deleted';
 
 /** In which order plans are listed. */
 export type PlanOrder = 'changed' | 'used' | 'minutes' | 'title';
@@ -109,8 +110,11 @@ export function useSavePlan(id: string) {
 export function useRemovePlan() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, version }: { id: string; version: number }) =>
+    mutationFn: ({ id, version }: { id: string; name: string; version: number }) =>
       answer(api.DELETE('/api/plans/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: planKeys.lists }),
+    onSuccess: (_, { id, name }) => {
+      sayDeleted('plan', id, name);
+      return queries.invalidateQueries({ queryKey: planKeys.lists });
+    },
   });
 }

@@ -99,10 +99,13 @@ function Editor({ id, start, version, runs }: Props) {
               <Button
                 disabled={draft.isDirty}
                 onClick={() =>
-                  remove.mutate({ id, version: draft.version ?? 0 }, { onSuccess: () => void navigate('/programmes') })
+                  remove.mutate(
+                    { id, name: programme.name, version: draft.version ?? 0 },
+                    { onSuccess: () => void navigate('/programmes') },
+                  )
                 }
               >
-                Remove it
+                Delete programme
               </Button>
               <Button variant="outlined" disabled={draft.isDirty} onClick={() => setIsStarting(true)}>
                 Start it for somebody

@@ -7,6 +7,7 @@ import { PageHeading } from '../../ui/PageHeading';
 import { Empty, ErrorNotice, Key, Loading } from '../../ui/states';
 import { runInWords } from './runs';
 import { useProgrammes } from './queries';
+import { DeletedLink } from '../../ui/deleted';
 
 /** The programmes of the academy, and for whom they run. */
 export function ProgrammesPage() {
@@ -17,6 +18,7 @@ export function ProgrammesPage() {
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', flexWrap: 'wrap', columnGap: 2, mt: 3, mb: 2 }}>
         <PageHeading>Programmes</PageHeading>
+        <DeletedLink />
         <Button component={Link} to="/plans" sx={{ ml: 'auto' }}>
           Plans
         </Button>

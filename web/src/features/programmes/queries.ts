@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { programmeKeys, weekViews } from '../../api/queryKeys';
+import { sayDeleted } from '../../ui/deleted';
 
 export type Programme = Schemas['Programme'];
 export type Slot = Schemas['ProgrammeSlot'];
@@ -49,9 +50,10 @@ export const useSaveProgramme = (id: string) =>
   );
 
 export const useRemoveProgramme = () =>
-  useProgrammeChange(({ id, version }: { id: string; version: number }) =>
-    answer(api.DELETE('/api/programmes/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
-  );
+  useProgrammeChange(async ({ id, name, version }: { id: string; name: string; version: number }) => {
+    await answer(api.DELETE('/api/programmes/{id}', { params: { path: { id } }, headers: changesVersion(version) }));
+    sayDeleted('programme', id, name);
+  });
 
 /** Starts a programme for somebody, or ends it. */
 export const useSaveRun = () =>

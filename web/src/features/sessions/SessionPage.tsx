@@ -51,6 +51,11 @@ export function SessionPage() {
             {isCoach ? 'the student’s own' : 'your own'} practice.
           </Typography>
         )}
+        {card.changedMeanwhile.length > 0 && (
+          <Typography sx={{ mt: 0.5, color: 'text.secondary' }}>
+            Practised as it was before {isCoach ? 'you' : 'your coach'} changed it. {card.changedMeanwhile.join(' ')}
+          </Typography>
+        )}
         {session.plan.successTest && (
           <Typography sx={{ color: 'text.secondary' }}>Success test: {session.plan.successTest}</Typography>
         )}

@@ -65,6 +65,8 @@ export function SyncNews({ log }: { log: RunningLog }) {
   const news = [
     log.told.keptAfterTakenOut &&
       'Your coach had taken this session out of the week. What you do is kept as practice of your own, and your coach is told.',
+    log.told.changedMeanwhile?.length &&
+      `Your coach changed this session after you began. What you do counts. ${log.told.changedMeanwhile.join(' ')}`,
     log.told.fromTwoDevices
       ? 'This session is practised on two devices. Both are kept; of each part the fuller one counts.'
       : log.continues && 'You go on here from another device. Both are kept; of each part the fuller one counts.',

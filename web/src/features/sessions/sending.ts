@@ -212,7 +212,11 @@ async function send(log: KeptLog, entries: readonly Entry[]): Promise<Problem | 
       // Not how far the log goes there: what lies beyond can be another device's, or of a page that forgot it.
       sent: log.sent + entries.length,
       problem: null,
-      told: { keptAfterTakenOut: view.keptAfterTakenOut, fromTwoDevices: view.fromTwoDevices },
+      told: {
+        keptAfterTakenOut: view.keptAfterTakenOut,
+        changedMeanwhile: view.changedMeanwhile,
+        fromTwoDevices: view.fromTwoDevices,
+      },
     });
     return undefined;
   } catch (e) {

@@ -197,23 +197,24 @@ function Next({ view }: { view: TestView }) {
   );
 }
 
-/** Takes it off the list, asking once. */
+/** Deletes it; its results and sessions stay, and so does the way back. */
 function Remove({ view }: { view: TestView }) {
   const remove = useRemoveTestDay(view.id);
   const navigate = useNavigate();
-  const [asks, setAsks] = useState(false);
-  if (!asks) return <Button onClick={() => setAsks(true)}>Take off the list</Button>;
   return (
-    <Box role="group" aria-label="Take off the list" sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-      {remove.error ? remove.error.message : 'Results and sessions stay. Take it off?'}
+    <>
+      {remove.error && <ErrorNotice error={remove.error} />}
       <Button
-        variant="outlined"
         disabled={remove.isPending}
-        onClick={() => remove.mutate(view.version, { onSuccess: () => void navigate('/test-days') })}
+        onClick={() =>
+          remove.mutate(
+            { name: view.test.name, version: view.version },
+            { onSuccess: () => void navigate('/test-days') },
+          )
+        }
       >
-        Take off
+        Delete test day
       </Button>
-      <Button onClick={() => setAsks(false)}>Keep</Button>
-    </Box>
+    </>
   );
 }

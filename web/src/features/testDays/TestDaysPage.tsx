@@ -9,6 +9,7 @@ import { PageHeading } from '../../ui/PageHeading';
 import { SessionStrip } from '../../ui/SessionStrip';
 import { Empty, ErrorNotice, Loading } from '../../ui/states';
 import { useTestDays } from './queries';
+import { DeletedLink } from '../../ui/deleted';
 
 const TestDayDialog = onDemand(() => import('./TestDayDialog').then((m) => m.TestDayDialog));
 
@@ -20,6 +21,7 @@ export function TestDaysPage() {
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', flexWrap: 'wrap', columnGap: 2, mt: 3, mb: 2 }}>
         <PageHeading>Test days</PageHeading>
+        <DeletedLink />
         <Typography sx={{ color: 'text.secondary' }}>the same drills every so many weeks, then against now</Typography>
         <Button variant="contained" onClick={() => setIsMaking(true)} sx={{ ml: 'auto' }}>
           New test day

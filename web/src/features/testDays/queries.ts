@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, changesVersion, newRow, type Schemas } from '../../api/client';
 import { testDayKeys, weekViews } from '../../api/queryKeys';
 import { useCachedQuery } from '../../app/useCachedQuery';
+import { sayDeleted } from '../../ui/deleted';
 
 export type TestView = Schemas['TestDayView'];
 
@@ -37,9 +38,10 @@ export const useSaveTestDay = (id: string) =>
   );
 
 export const useRemoveTestDay = (id: string) =>
-  useTestDayChange((version: number) =>
-    answer(api.DELETE('/api/test-days/{id}', { params: { path: { id } }, headers: changesVersion(version) })),
-  );
+  useTestDayChange(async ({ name, version }: { name: string; version: number }) => {
+    await answer(api.DELETE('/api/test-days/{id}', { params: { path: { id } }, headers: changesVersion(version) }));
+    sayDeleted('testDay', id, name);
+  });
 
 export const useSetTestDay = (id: string) =>
   useTestDayChange((day: string) =>

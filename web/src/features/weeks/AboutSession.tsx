@@ -4,9 +4,11 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { clubs, count, dayName, equipment, keysOf, minutes } from '../../ui/format';
+import type { WaitingChange } from '../../app/deviceStore';
 import { phases } from '../../ui/phases';
 import { ErrorNotice } from '../../ui/states';
-import { useCannot, useMove, type Card } from './queries';
+import { useSaid, useWaiting, type Card } from './queries';
+import { dropChange } from './waitingChanges';
 
 const reasons: Record<Schemas['CannotReason'], string> = {
   ill: 'Ill',
@@ -27,14 +29,13 @@ interface Props {
 /** What a session holds, why it is on its day, what to bring, and what to do when the day does not suit. */
 export function AboutSession({ card, days, isOpen }: Props) {
   const [asks, setAsks] = useState<'move' | 'cannot'>();
-  const move = useMove();
-  const cannot = useCannot();
+  const say = useSaid();
+  const waiting = useWaiting(card.assignmentId);
   // An answer that arrives late does not close what was asked since.
   const answered = (question: typeof asks) => setAsks((now) => (now === question ? undefined : now));
   const said = card.excuse !== null || card.saidNoTime;
-  const error = move.error ?? cannot.error;
   // A second change is made from the session as the first one left it, or it would be refused as a stranger's.
-  const isBusy = move.isPending || cannot.isPending;
+  const isBusy = say.isPending;
   return (
     <Box component="details" sx={{ mt: 1, '& summary': { cursor: 'pointer', fontWeight: 620, py: 1.75 } }}>
       <summary>What it holds, what to bring</summary>
@@ -63,7 +64,7 @@ export function AboutSession({ card, days, isOpen }: Props) {
             </Act>
           )}
           {said ? (
-            <Act onPress={() => cannot.mutate({ card, reason: null })} isBusy={isBusy}>
+            <Act onPress={() => say.mutate({ card, said: { kind: 'cannot', reason: null } })} isBusy={isBusy}>
               I can after all
             </Act>
           ) : (
@@ -81,7 +82,7 @@ export function AboutSession({ card, days, isOpen }: Props) {
           {days.map((day) => (
             <Act
               key={day}
-              onPress={() => move.mutate({ card, day }, { onSuccess: () => answered('move') })}
+              onPress={() => say.mutate({ card, said: { kind: 'move', day } }, { onSuccess: () => answered('move') })}
               isBusy={isBusy}
             >
               {dayName(day)}
@@ -94,7 +95,9 @@ export function AboutSession({ card, days, isOpen }: Props) {
           {keysOf(reasons).map((reason) => (
             <Act
               key={reason}
-              onPress={() => cannot.mutate({ card, reason }, { onSuccess: () => answered('cannot') })}
+              onPress={() =>
+                say.mutate({ card, said: { kind: 'cannot', reason } }, { onSuccess: () => answered('cannot') })
+              }
               isBusy={isBusy}
             >
               {reasons[reason]}
@@ -102,10 +105,26 @@ export function AboutSession({ card, days, isOpen }: Props) {
           ))}
         </Choices>
       )}
-      {error && <ErrorNotice error={error} />}
+      {waiting.map((change) => (
+        <Box key={change.id} role="status" sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1 }}>
+          <span>
+            {change.refused ? `Couldn’t change it: ${change.refused}` : `Waiting to be sent: ${waitingWords(change)}.`}
+          </span>
+          <Act onPress={() => void dropChange(change.id)}>{change.refused ? 'Close' : 'Undo'}</Act>
+        </Box>
+      ))}
+      {say.error && <ErrorNotice error={say.error} />}
     </Box>
   );
 }
+
+/** What waits to be sent, in words. */
+const waitingWords = ({ said }: WaitingChange) =>
+  said.kind === 'move'
+    ? `move to ${dayName(said.day)}`
+    : said.reason === null
+      ? 'you can after all'
+      : `you can’t make it, ${reasons[said.reason].toLowerCase()}`;
 
 const act = { minHeight: 56, borderRadius: 28 } as const;
 

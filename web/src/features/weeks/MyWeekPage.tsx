@@ -12,6 +12,7 @@ import {
   heardAt,
   minutes,
   percent,
+  plusDays,
   requirements,
   statuses,
 } from '../../ui/format';
@@ -25,17 +26,25 @@ import { Unsent } from '../sessions/Unsent';
 import { ProgrammeLine } from '../programmes/ProgrammeLine';
 import { AboutSession } from './AboutSession';
 import { WeekWord } from './WeekWord';
-import { useKeepWarmUps, useLooked, useMyWeek, type Card } from './queries';
+import { useKeepWarmUps, useKeepWeek, useLooked, useMyWeek, useRefreshWhenSent, type Card } from './queries';
 
 /** The student's week: what to practise, today first. */
 export function MyWeekPage() {
   const person = usePerson();
-  const [week, setWeek] = useState(person.week);
+  const [chosen, setChosen] = useState<string>();
+  // On Monday the new week stands there, unless another one was asked for.
+  const week = chosen ?? person.week;
   const here = useLogsHere();
   const view = useMyWeek(person.studentId ?? '', week);
+  // Next week is kept as this one is, so that Monday needs no signal.
+  const isThisWeek = week === person.week;
+  const nextWeek = useKeepWeek(person.studentId ?? '', isThisWeek ? view.data?.next : undefined);
   useKeepSessions(
-    week === person.week ? (view.data?.sessions ?? []).filter(canPractise).map((s) => s.assignmentId) : [],
+    isThisWeek
+      ? [...(view.data?.sessions ?? []), ...(nextWeek?.sessions ?? [])].filter(canPractise).map((s) => s.assignmentId)
+      : [],
   );
+  useRefreshWhenSent();
   useKeepWarmUps(person.studentId ?? '');
   if (view.isPending) return <Loading what="your week" />;
   if (!view.data)
@@ -46,11 +55,12 @@ export function MyWeekPage() {
       />
     );
   const { sessions, completion, previous, next, openPain, programmes } = view.data;
-  const isThisWeek = week === person.week;
   return (
     <>
       <PageHeading sx={{ mt: 2 }}>
-        {isThisWeek ? 'My week' : `Week of ${dayName(view.data.monday).slice(4)}`}
+        {isThisWeek
+          ? 'My week'
+          : `${dayName(view.data.monday).slice(4)} to ${dayName(plusDays(view.data.monday, 6)).slice(4)}`}
       </PageHeading>
       {completion.fraction !== null && (
         <Typography sx={{ color: 'text.secondary' }}>
@@ -108,10 +118,10 @@ export function MyWeekPage() {
         </Button>
       </Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 3 }}>
-        <Button onClick={() => setWeek(previous)} sx={{ minHeight: 56 }}>
+        <Button onClick={() => setChosen(previous)} sx={{ minHeight: 56 }}>
           Week before
         </Button>
-        <Button onClick={() => setWeek(next)} sx={{ minHeight: 56 }}>
+        <Button onClick={() => setChosen(next)} sx={{ minHeight: 56 }}>
           Week after
         </Button>
       </Box>

@@ -212,7 +212,13 @@ function Numbers({ label, least }: { label: string; least: number }) {
   );
 }
 
-function bringInWords({ wholeBag, clubs: named, equipment: things, ballsToBuy, water }: Schemas['WhatToBring']): string {
+function bringInWords({
+  wholeBag,
+  clubs: named,
+  equipment: things,
+  ballsToBuy,
+  water,
+}: Schemas['WhatToBring']): string {
   const all = [
     wholeBag && 'all your clubs',
     named.map((c) => clubs[c]).join(', '),

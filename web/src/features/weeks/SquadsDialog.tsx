@@ -13,6 +13,7 @@ import { Checkbox } from '../../ui/Checkbox';
 import { Field } from '../../ui/Field';
 import { count } from '../../ui/format';
 import { ErrorNotice, Loading } from '../../ui/states';
+import { sayRemoved } from '../../ui/deleted';
 
 type Squad = Schemas['SquadView'];
 
@@ -71,7 +72,18 @@ function ChangeSquad({ squad, onDone }: { squad: Squad; onDone: () => void }) {
     ...done,
   });
   const remove = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/squads/{id}', { ...path, headers: changesVersion(squad.version) })),
+    mutationFn: async () => {
+      await answer(api.DELETE('/api/squads/{id}', { ...path, headers: changesVersion(squad.version) }));
+      sayRemoved(squad.name, () =>
+        answer(
+          api.PUT('/api/squads/{id}', {
+            ...path,
+            body: { name: squad.name, members: squad.members },
+            headers: newRow,
+          }),
+        ),
+      );
+    },
     ...done,
   });
   const error = save.error ?? remove.error;
@@ -103,7 +115,7 @@ function ChangeSquad({ squad, onDone }: { squad: Squad; onDone: () => void }) {
       <DialogActions>
         {squad.version > 0 && (
           <Button onClick={() => remove.mutate()} sx={{ mr: 'auto' }}>
-            Take the squad away
+            Delete squad
           </Button>
         )}
         <Button onClick={onDone}>Cancel</Button>

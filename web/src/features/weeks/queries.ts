@@ -1,13 +1,24 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { answer, api, changesVersion, type Schemas } from '../../api/client';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect } from 'react';
+import { answer, api, type Schemas } from '../../api/client';
 import { weekKeys, weekViews } from '../../api/queryKeys';
+import { deviceStore, orNothing, type WaitingChange } from '../../app/deviceStore';
+import { usePerson } from '../../app/signIn';
 import { useCachedQuery, useKept } from '../../app/useCachedQuery';
+import { onChangesSent, sendOrKeep } from './waitingChanges';
 
 export type Week = Schemas['WeekView'];
 export type Card = Schemas['SessionCard'];
 
 const getWeek = (studentId: string, week: string) =>
   answer(api.GET('/api/weeks/{week}/students/{studentId}', { params: { path: { week, studentId } } }));
+
+/** Keeps a week on this device that nobody looks at yet, and gives it back once it is there. */
+export const useKeepWeek = (studentId: string, week: string | undefined) =>
+  useKept(
+    week === undefined ? [] : [{ queryKey: weekKeys.one(studentId, week), ask: () => getWeek(studentId, week) }],
+  )[0];
 
 /** A student's own week, which is also there without a signal. */
 export const useMyWeek = (studentId: string, week: string) =>
@@ -65,34 +76,36 @@ export const useLatestText = () =>
 export function useWeekChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
   const queries = useQueryClient();
   return useMutation({
+    // Without a signal a call fails at once; it must not wait for one.
+    networkMode: 'always',
     mutationFn,
     onSettled: () => Promise.all(weekViews.map((queryKey) => queries.invalidateQueries({ queryKey }))),
   });
 }
 
-/** Moves a session of the student's own week. */
-export const useMove = () =>
-  useWeekChange(({ card, day }: { card: Card; day: string }) =>
-    answer(
-      api.PUT('/api/weeks/assignments/{id}/day', {
-        params: { path: { id: card.assignmentId } },
-        body: { day },
-        headers: changesVersion(card.version),
-      }),
-    ),
+/** Says of a session of the student's own week that it moves, or that it cannot be; without a signal that waits. */
+export function useSaid() {
+  const { accountId } = usePerson();
+  return useWeekChange(({ card, said }: { card: Card; said: WaitingChange['said'] }) =>
+    sendOrKeep(accountId, card, said),
   );
+}
 
-/** Says that the student cannot hold a session, or with no reason that they can after all. */
-export const useCannot = () =>
-  useWeekChange(({ card, reason }: { card: Card; reason: Schemas['CannotReason'] | null }) =>
-    answer(
-      api.PUT('/api/weeks/assignments/{id}/cannot', {
-        params: { path: { id: card.assignmentId } },
-        body: { reason },
-        headers: changesVersion(card.version),
-      }),
-    ),
+/** What waits on this device to be sent of a session, and what was refused. */
+export const useWaiting = (assignmentId: string) =>
+  useLiveQuery(
+    async () => (await orNothing(deviceStore.changes.where('id').startsWith(assignmentId).toArray())) ?? [],
+    [assignmentId],
+  ) ?? [];
+
+/** The weeks are asked for again once something that waited was sent. */
+export function useRefreshWhenSent() {
+  const queries = useQueryClient();
+  useEffect(
+    () => onChangesSent(() => weekViews.forEach((queryKey) => void queries.invalidateQueries({ queryKey }))),
+    [queries],
   );
+}
 
 /** Says that the student has seen what changed in a week. */
 export const useLooked = (week: string) =>
