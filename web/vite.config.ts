@@ -17,6 +17,7 @@ const coachParts = [
   'DrillDialog',
   'DrillEditorPage',
   'DrillPage',
+  'DeletedPage',
   'HandOverDialog',
   'HolesFields',
   'GoalsPage',

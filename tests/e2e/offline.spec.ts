@@ -259,3 +259,24 @@ test('signing out with unsent work keeps it for the one it belongs to', async ({
   await allSent(phone);
   await middleman.kill();
 });
+
+test('what is said of a session without a signal waits, is sent once there is one, and next week is here meanwhile', async ({
+  page: coach,
+  browser,
+}) => {
+  const phone = await onPhone(browser, { serviceWorkers: 'allow' });
+  await studentWithSession(coach, phone, 'Wanda Wartet');
+  await phone.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await expect(phone.getByTestId('ready')).toHaveText('Ready without a signal.');
+  await phone.context().setOffline(true);
+  await phone.getByText('What it holds, what to bring').first().click();
+  await phone.getByRole('button', { name: 'I cannot' }).click();
+  await phone.getByRole('button', { name: 'Ill', exact: true }).click();
+  await expect(phone.getByText('Waiting to be sent: you can’t make it, ill.')).toBeVisible();
+  await phone.getByRole('button', { name: 'Week after' }).click();
+  await expect(phone.getByText('Nothing is set for this week')).toBeVisible();
+  await phone.context().setOffline(false);
+  await phone.goto('/my-week');
+  await expect(phone.getByText('excused: ill')).toBeVisible({ timeout: 20_000 });
+  await expect(phone.getByText('Waiting to be sent')).toHaveCount(0);
+});

@@ -1,6 +1,7 @@
 import './app/fonts.css';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
+import { keepApplication } from './app/offline';
 import { sans, serif } from './app/theme';
 
 /** How long the first picture waits for its letters, in milliseconds; on a worse network it comes in the device's own. */
@@ -15,6 +16,6 @@ if (root)
     createRoot(root).render(<App />),
   );
 
-// Keeps the application itself on the device. A new version waits until every tab of the old one is closed, so that nobody's
-// practice is interrupted.
-if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  // Where a browser keeps no application, everything works with a signal.
+  void keepApplication().catch(() => undefined);

@@ -1,3 +1,4 @@
+using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Sessions;
 using MorningRound.Core.Weeks;
@@ -109,6 +110,9 @@ public sealed record SessionCard : IVersioned
     /// <summary>The day it was first practised; null before that.</summary>
     public required DateOnly? PractisedOn { get; init; }
 
+    /// <summary>Whether it needs a range; what is done at home or on a putting green does not.</summary>
+    public required bool NeedsRange { get; init; }
+
     /// <summary>Whether anything was practised of it.</summary>
     public required bool HasLog { get; init; }
 
@@ -164,6 +168,7 @@ public sealed record SessionCard : IVersioned
             Completion = Completed.Of(session.Completion, row.Listing),
             Strip = row.Listing.Strip,
             PractisedOn = row.PractisedOn,
+            NeedsRange = row.Listing.Bring?.BallsToBuy > 0 || row.Listing.Place is null or PlaceKind.Range,
             HasLog = row.HasLog,
             Pain = row.Listing.Pain,
             HowMuchUnknown = row.Listing.HowMuchUnknown,

@@ -25,6 +25,10 @@ public sealed record MoveDays(Guid AssignmentId, IReadOnlyList<DateOnly> Days);
 /// <param name="Reason">None takes it back.</param>
 public sealed record CannotInput(CannotReason? Reason);
 
+/// <summary>What came of excusing sessions.</summary>
+/// <param name="Sessions">How many were excused.</param>
+public sealed record ExcusedView(int Sessions);
+
 /// <summary>What students do with their own weeks: move a session, say that they cannot, see what changed.</summary>
 public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, StudentFileService files)
 {
@@ -91,6 +95,59 @@ public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, Stu
                 cancel
             )
         );
+    }
+
+    /// <summary>More sessions on days away are not excused at once.</summary>
+    private const int MostOnDaysAway = 100;
+
+    /// <summary>The published sessions to come that stand on days on which the student cannot, and are not excused.</summary>
+    public async Task<IReadOnlyList<SessionCard>> OnDaysAwayAsync(Caller caller, Guid studentId, CancellationToken cancel)
+    {
+        var today = clock.Today(caller.TimeZone);
+        return [.. (await RowsOnDaysAwayAsync(caller, studentId, cancel)).Select(r => SessionCard.Of(r, today))];
+    }
+
+    /// <summary>Excuses them: away. Doing it twice is doing it once.</summary>
+    public async Task<int> ExcuseDaysAwayAsync(Caller caller, Guid studentId, CancellationToken cancel)
+    {
+        while (true)
+        {
+            var rows = await RowsOnDaysAwayAsync(caller, studentId, cancel);
+            foreach (var row in rows)
+            {
+                row.Excuse = Excuse.Away;
+                row.Version++;
+            }
+
+            if (await db.SavedAsync(cancel))
+                return rows.Count;
+        }
+    }
+
+    private async Task<List<AssignmentRow>> RowsOnDaysAwayAsync(Caller caller, Guid studentId, CancellationToken cancel)
+    {
+        caller.EnsureCanAccess(studentId, "student");
+        var today = clock.Today(caller.TimeZone);
+        var absences = (await files.FileAsync(caller, studentId, cancel)).Own.Absences.Where(a => a.LastDay >= today).ToList();
+        if (absences.Count == 0)
+            return [];
+        var (first, last) = (absences.Min(a => a.FirstDay), absences.Max(a => a.LastDay));
+        var rows = await db
+            .Assignments.Where(a =>
+                a.AcademyId == caller.AcademyId
+                && a.StudentId == studentId
+                && a.PublishedAt != null
+                && a.Excuse == null
+                && !a.HasLog
+                && a.Day >= today
+                && a.Day >= first
+                && a.Day <= last
+            )
+            .OrderBy(a => a.Day)
+            .ThenBy(a => a.Id)
+            .Take(MostOnDaysAway)
+            .ToListAsync(cancel);
+        return rows.FindAll(r => absences.Exists(a => a.Contains(r.Day!.Value)));
     }
 
     /// <summary>

@@ -2,6 +2,7 @@ using MorningRound.Core.Calendar;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Weeks;
 
@@ -78,6 +79,30 @@ public static class WeekEndpoints
                 StudentWeekService service,
                 CancellationToken cancel
             ) => service.CannotAsync(caller, id, input.Reason, expected, cancel)
+        );
+
+        var away = weeks.MapGroup("/students/{studentId:guid}/days-away");
+        away.MapGet(
+            "/",
+            (Guid studentId, Caller caller, StudentWeekService service, CancellationToken cancel) =>
+                service.OnDaysAwayAsync(caller, studentId, cancel)
+        );
+        away.MapPost(
+            "/excuse",
+            async (
+                Guid studentId,
+                Caller caller,
+                StudentWeekService service,
+                IStandings standings,
+                DomainClock clock,
+                CancellationToken cancel
+            ) =>
+            {
+                var excused = await service.ExcuseDaysAwayAsync(caller, studentId, cancel);
+                if (excused > 0)
+                    await standings.RefreshAsync(caller.AcademyId, studentId, clock.Today(caller.TimeZone), cancel);
+                return new ExcusedView(excused);
+            }
         );
 
         var assignments = weeks.MapGroup("/assignments").RequireAuthorization(Policies.Coach);

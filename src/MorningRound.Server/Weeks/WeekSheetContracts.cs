@@ -69,6 +69,9 @@ public sealed record SheetRow
     /// <summary>The days of this week on which the student cannot.</summary>
     public required IReadOnlyList<DateOnly> Away { get; init; }
 
+    /// <summary>The days of this week that have no room for one more session.</summary>
+    public required IReadOnlyList<DateOnly> Full { get; init; }
+
     /// <summary>Competitions that touch this week, arrival included.</summary>
     public required IReadOnlyList<SheetCompetition> Competitions { get; init; }
 

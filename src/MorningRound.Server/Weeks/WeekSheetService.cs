@@ -7,6 +7,7 @@ using MorningRound.Core.Sessions;
 using MorningRound.Core.Students;
 using MorningRound.Core.Weeks;
 using MorningRound.Core.Weeks.Checking;
+using MorningRound.Core.Weeks.Placing;
 using MorningRound.Server.Accounts;
 using MorningRound.Server.Hosting;
 using MorningRound.Server.OnCourse;
@@ -293,6 +294,13 @@ public sealed class WeekSheetService(
             [
                 .. Enumerable.Range(0, 7).Select(n => week.Monday.Plus(n)).Where(d => file.Own.Absences.Any(a => a.Contains(d))),
             ],
+            Full = FullDays.Of(
+                week,
+                file.Own.Windows,
+                file.Own.Absences,
+                file.Own.Competitions,
+                [.. sessions.Select(s => s.Day).OfType<DateOnly>()]
+            ),
             Competitions =
             [
                 .. file

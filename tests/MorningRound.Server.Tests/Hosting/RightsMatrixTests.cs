@@ -916,6 +916,18 @@ public class RightsMatrixTests
             i => ($"/api/students/{i.Student}/guardians/{i.Account}", null),
             [401, 404, 404, 403, 403, 404, 403]
         ),
+        new(
+            "GET",
+            "/api/weeks/students/{studentId:guid}/days-away/",
+            i => ($"/api/weeks/students/{i.Student}/days-away", null),
+            OwnAndCoaches
+        ),
+        new(
+            "POST",
+            "/api/weeks/students/{studentId:guid}/days-away/excuse",
+            i => ($"/api/weeks/students/{i.Student}/days-away/excuse", null),
+            OwnAndCoaches
+        ),
         new("GET", "/api/deleted/", _ => ("/api/deleted", null), CoachesOfAny),
         new(
             "POST",

@@ -143,6 +143,24 @@ public sealed class OwnTextTests(OneSchool one) : IClassFixture<OneSchool>, IAsy
     }
 
     [Fact]
+    public async Task What_stands_on_days_away_is_offered_and_excused_once()
+    {
+        var id = await _school.PublishedSessionAsync();
+        var path = $"/api/weeks/students/{_school.StudentId}/days-away";
+        Assert.Empty((await _school.Student.GetAsync(path)).Body!.AsArray());
+        var day = Assert.Single(await WeekAsync(_school.Student))!["day"]!.GetValue<string>();
+        await _school.WriteFileAsync(
+            _school.StudentId,
+            new { own = new { absences = new[] { new { firstDay = day, lastDay = day } } } }
+        );
+        var found = (await _school.Student.GetAsync(path)).Body!.AsArray();
+        Assert.Equal(id, Assert.Single(found)!["assignmentId"]!.GetValue<Guid>());
+        Assert.Equal(1, (await _school.Student.PostAsync($"{path}/excuse")).Get<int>("sessions"));
+        Assert.Equal("away", Assert.Single(await WeekAsync(_school.Student))!["excuse"]!.GetValue<string>());
+        Assert.Equal(0, (await _school.Coach.PostAsync($"{path}/excuse")).Get<int>("sessions"));
+    }
+
+    [Fact]
     public async Task Two_coaches_at_once_make_one_session_of_it()
     {
         var id = await _school.PublishedSessionAsync();

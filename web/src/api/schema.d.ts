@@ -3955,6 +3955,80 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/weeks/students/{studentId}/days-away': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionCard'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/weeks/students/{studentId}/days-away/excuse': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          studentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ExcusedView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/weeks/assignments/{id}': {
     parameters: {
       query?: never;
@@ -6758,6 +6832,10 @@ export interface components {
     ExcuseInput: {
       excuse: null | components['schemas']['Excuse'];
     };
+    ExcusedView: {
+      /** Format: int32 */
+      sessions: number;
+    };
     ExitRule:
       | components['schemas']['ExitRuleAfterMinutes']
       | components['schemas']['ExitRuleAfterBalls']
@@ -9148,6 +9226,7 @@ export interface components {
       strip: components['schemas']['StripSegment'][];
       /** Format: date */
       practisedOn: null | string;
+      needsRange: boolean;
       hasLog: boolean;
       pain: string[];
       /** Format: int32 */
@@ -9676,6 +9755,7 @@ export interface components {
       hurt: string[];
       times: components['schemas']['PracticeWindow'][];
       away: string[];
+      full: string[];
       competitions: components['schemas']['SheetCompetition'][];
       sessions: components['schemas']['SessionCard'][];
       planChanged: string[];

@@ -11,6 +11,7 @@ import { useKeys } from './keys';
 import { homes } from './homes';
 import { Mark } from './Mark';
 import { NotHere } from './NotHere';
+import { useKeptApplication } from './offline';
 import { useOutdoor } from './outdoor';
 import { asOfNow, isSigningOut, PersonContext, useSignIn, useSignOut, type Person, type Session } from './signIn';
 import { useKeptPerson } from './useKeptPerson';
@@ -53,7 +54,7 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
   useEffect(() => startSending(person.accountId), [person.accountId]);
   useEffect(() => {
     if (person.role !== 'student') return;
-    const begun = import('../features/weeks/waitingChanges').then((m) => m.startSendingChanges(person.accountId));
+    const begun = sendingOf(person.accountId);
     return () => void begun.then((stop) => stop());
   }, [person.accountId, person.role]);
   return (
@@ -70,6 +71,7 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
         Skip to the page
       </Box>
       {!isPractising && (isCoach ? <CoachBar person={person} /> : <PhoneBar person={person} />)}
+      {!isPractising && <NewVersion />}
       {session?.demo?.isStale && (
         <Box role="status" sx={{ px: 3, py: 1, bgcolor: 'glow', color: '#2b1a06', fontSize: 15 }}>
           This demo was laid out for {dayName(session.demo.madeFor)} and has grown old. Renew it with{' '}
@@ -115,6 +117,24 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
     </Box>
   );
 }
+
+/** That a newer version of the application is there. Never during practice. */
+function NewVersion() {
+  const { renew } = useKeptApplication();
+  if (!renew) return null;
+  return (
+    <Box role="status" sx={{ px: 3, py: 0.5, bgcolor: 'background.paper', fontSize: 15 }}>
+      A new version is ready.{' '}
+      <Button onClick={renew} sx={{ minHeight: 44 }}>
+        Reload
+      </Button>
+    </Box>
+  );
+}
+
+/** Sends what a student said of sessions without a signal; fetched apart, since most have nothing waiting. */
+const sendingOf = (accountId: string) =>
+  import('../features/weeks/waitingChanges').then((m) => m.startSendingChanges(accountId));
 
 /** What a guardian can open. */
 const guardiansPages = ['/my-children', '/account'];

@@ -66,10 +66,12 @@ const StudentGuardians = onDemand(() =>
   import('../features/guardians/StudentGuardians').then((m) => m.StudentGuardians),
 );
 
-/** A student's file, and who answers for a minor. */
+const DaysAwayOffer = onDemand(() => import('../features/weeks/DaysAwayOffer').then((m) => m.DaysAwayOffer));
+
+/** A student's file, who answers for a minor, and what of the weeks falls on days away. */
 async function file() {
   const { FilePage } = await import('../features/students/FilePage');
-  return { element: <FilePage Guardians={StudentGuardians} /> };
+  return { element: <FilePage Guardians={StudentGuardians} DaysAway={DaysAwayOffer} /> };
 }
 
 export const router = createBrowserRouter([
@@ -108,7 +110,7 @@ export const router = createBrowserRouter([
                 lazy: () => named(import('../features/onCourse/RoundsPage'), 'RoundsPage'),
               },
               { path: '/my-rounds', lazy: () => named(import('../features/onCourse/RoundsPage'), 'RoundsPage') },
-              { path: '/my-file', lazy: () => named(import('../features/students/FilePage'), 'FilePage') },
+              { path: '/my-file', lazy: file },
               { path: '/courses', lazy: () => named(import('../features/courses/CoursesPage'), 'CoursesPage') },
               { path: '/places', lazy: () => named(import('../features/plans/GroundsPage'), 'GroundsPage') },
               { path: '/drills', lazy: () => named(import('../features/drills/ShelfPage'), 'ShelfPage') },

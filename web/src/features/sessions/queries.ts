@@ -23,9 +23,11 @@ export const useJudged = (assignmentId: string) =>
 export const useSessionToPractise = (assignmentId: string) =>
   useCachedQuery(sessionKeys.one(assignmentId), () => getSession(assignmentId));
 
-/** Keeps sessions on this device with all that practising needs, before anybody is out of reach. */
-export const useKeepSessions = (assignmentIds: string[]) =>
-  useKept(assignmentIds.map((id) => ({ queryKey: sessionKeys.one(id), ask: () => getSession(id) })));
+/** Keeps sessions on this device with all that practising needs, before anybody is out of reach. Says whether all are here. */
+export function useKeepSessions(assignmentIds: string[]): boolean {
+  const kept = useKept(assignmentIds.map((id) => ({ queryKey: sessionKeys.one(id), ask: () => getSession(id) })));
+  return kept.every((session) => session !== undefined);
+}
 
 /** What the server already has of a log that is not finished; asked for only when the phone has nothing of its own. */
 export const useEntries = (logId: string | undefined) =>

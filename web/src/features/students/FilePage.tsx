@@ -27,8 +27,11 @@ type FileView = Schemas['StudentFileView'];
 /** What stands in a file about a student's guardians; a feature above this one shows it. */
 export type GuardiansPart = React.ComponentType<{ studentId: string; name: string }>;
 
+/** What of the weeks falls on days away; it is put together with the file by the router. */
+export type DaysAwayPart = React.ComponentType<{ studentId: string; version: number }>;
+
 /** A student's file: as the coach keeps it, and as the student sees it and keeps their own part. */
-export function FilePage({ Guardians }: { Guardians?: GuardiansPart }) {
+export function FilePage({ Guardians, DaysAway }: { Guardians?: GuardiansPart; DaysAway?: DaysAwayPart }) {
   const { id } = useParams();
   const person = usePerson();
   const studentId = id ?? person.studentId ?? '';
@@ -46,6 +49,7 @@ export function FilePage({ Guardians }: { Guardians?: GuardiansPart }) {
       view={file.data}
       name={student.data?.name ?? ''}
       Guardians={Guardians}
+      DaysAway={DaysAway}
       title={person.role === 'student' ? 'My file' : `${student.data?.name ?? ''}: file`}
       back={person.role === 'student' ? undefined : `/students/${studentId}`}
     />
@@ -68,9 +72,10 @@ interface FormProps {
   title: string;
   back: string | undefined;
   Guardians: GuardiansPart | undefined;
+  DaysAway: DaysAwayPart | undefined;
 }
 
-function FileForm({ view, name, title, back, Guardians }: FormProps) {
+function FileForm({ view, name, title, back, Guardians, DaysAway }: FormProps) {
   const queries = useQueryClient();
   const [current, setCurrent] = useState(view);
   const draft = useLocalDraft(`file-${view.studentId}`, view.file, view.version);
@@ -161,6 +166,7 @@ function FileForm({ view, name, title, back, Guardians }: FormProps) {
           />
         )}
         <Box>
+          {DaysAway && <DaysAway studentId={view.studentId} version={current.version} />}
           <OwnFields
             title={current.canChangeAll ? 'What the student keeps' : 'What is mine to keep'}
             own={file.own ?? {}}

@@ -21,6 +21,11 @@ export function DayActs({
   onClose,
 }: DayActsProps & { anchor: HTMLElement; onClose: () => void }) {
   const cards = looseOn(rows, day);
+  // What is done at home or on a putting green stays: it needs no range.
+  const moving = cards.filter((card) => card.needsRange);
+  /** Those of whom something would come to a day that has no room for it. */
+  const withoutRoom = (to: string) =>
+    rows.filter((row) => row.full.includes(to) && row.sessions.some((s) => moving.includes(s))).map((row) => row.name);
   const days = Array.from({ length: 7 }, (_, i) => plusDays(sheet.monday, i)).filter(
     (d) => d !== day && d >= sheet.today,
   );
@@ -36,20 +41,33 @@ export function DayActs({
           Range closed or storm: excuse {count(cards.length, 'session')}
         </MenuItem>
       )}
-      {cards.length > 0 &&
-        days.map((to) => (
-          <MenuItem
-            key={to}
-            onClick={act(() =>
-              actions.move(
-                cards.map((card) => moveTo(card, to)),
-                cards,
-              ),
-            )}
-          >
-            Move {count(cards.length, 'session')} to {dayName(to)}
-          </MenuItem>
-        ))}
+      {moving.length > 0 && moving.length < cards.length && (
+        <MenuItem disabled>
+          {count(cards.length - moving.length, 'session')} without a range{' '}
+          {cards.length - moving.length === 1 ? 'stays' : 'stay'}
+        </MenuItem>
+      )}
+      {moving.length > 0 &&
+        days.map((to) => {
+          const full = withoutRoom(to);
+          const noRoom = full.length > 0 && `no room for ${full.join(', ')}`;
+          return (
+            <MenuItem
+              key={to}
+              sx={{ whiteSpace: 'normal' }}
+              onClick={act(() =>
+                actions.move(
+                  moving.map((card) => moveTo(card, to)),
+                  moving,
+                  (n) => `Moved ${count(n, 'session')} to ${dayName(to)}${noRoom ? `: ${noRoom}` : ''}.`,
+                ),
+              )}
+            >
+              Move {count(moving.length, 'session')} to {dayName(to)}
+              {noRoom && ` (${noRoom})`}
+            </MenuItem>
+          );
+        })}
     </Menu>
   );
 }

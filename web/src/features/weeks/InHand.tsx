@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { onDemand } from '../../ui/onDemand';
 import { findingLevels } from '../../ui/findingLevels';
-import { areas, count, dayName, excuses, minutes, statuses } from '../../ui/format';
+import { areas, count, dayName, excuses, keysOf, minutes, statuses } from '../../ui/format';
 import { ProgrammeLine } from '../programmes/ProgrammeLine';
 import { dayOf, setAndUsual, type Card, type Row } from './sheet';
 import type { Desk } from './useDesk';
@@ -41,6 +41,7 @@ export function InHand({ desk, isBeside = false }: Props) {
           )}
           {day === null ? (isBeside ? 'Any day' : 'any day') : dayName(day)}
         </Typography>
+        {desk.selected.length > 1 && <Selected desk={desk} />}
         {card ? <Session key={card.assignmentId} card={card} desk={desk} row={row} /> : <Nothing row={row} day={day} />}
         {row.programmes.map((standing) => (
           <ProgrammeLine key={standing.runId} standing={standing}>
@@ -159,6 +160,25 @@ function Session({ card, desk, row }: { card: Card; desk: Desk; row: Row }) {
         )}
       </Box>
     </>
+  );
+}
+
+/** What is done with all that is selected. */
+function Selected({ desk: { selected, actions } }: { desk: Desk }) {
+  const open = selected.filter((card) => card.isPublished && card.excuse === null);
+  return (
+    <Box role="group" aria-label="Selected sessions" sx={{ mb: 0.5 }}>
+      {count(selected.length, 'session')} selected
+      {open.length > 0 && (
+        <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', ml: -1.25 }}>
+          {keysOf(excuses).map((why) => (
+            <Button key={why} disabled={actions.isBusy} onClick={() => void actions.excuse(open, why)}>
+              Excuse {count(open.length, 'session')}: {excuses[why].toLowerCase()}
+            </Button>
+          ))}
+        </Box>
+      )}
+    </Box>
   );
 }
 

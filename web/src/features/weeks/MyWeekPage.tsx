@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useKeptApplication } from '../../app/offline';
 import { usePerson } from '../../app/signIn';
 import {
   count,
@@ -39,7 +40,8 @@ export function MyWeekPage() {
   // Next week is kept as this one is, so that Monday needs no signal.
   const isThisWeek = week === person.week;
   const nextWeek = useKeepWeek(person.studentId ?? '', isThisWeek ? view.data?.next : undefined);
-  useKeepSessions(
+  const { isHere } = useKeptApplication();
+  const areKept = useKeepSessions(
     isThisWeek
       ? [...(view.data?.sessions ?? []), ...(nextWeek?.sessions ?? [])].filter(canPractise).map((s) => s.assignmentId)
       : [],
@@ -71,6 +73,11 @@ export function MyWeekPage() {
       {view.asOf !== undefined && (
         <Typography role="status" sx={{ mt: 0.5, fontSize: 15 }}>
           No connection. This is the week as it was on {heardAt(view.asOf)}.
+        </Typography>
+      )}
+      {isThisWeek && isHere && areKept && view.asOf === undefined && (
+        <Typography data-testid="ready" sx={{ mt: 0.5, fontSize: 15, color: 'text.secondary' }}>
+          Ready without a signal.
         </Typography>
       )}
       {openPain.length > 0 && (

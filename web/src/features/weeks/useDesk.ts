@@ -150,6 +150,8 @@ export function useDesk({ sheet, week, whose, isOld, clips, onCopy, onWeek, star
     /** The row and the session in hand. */
     row,
     inHand,
+    /** The sessions of the selection that are not begun. */
+    selected: selected.map((s) => s.card),
     take: (card: Card) => setTaken(card.assignmentId),
     carried: new Set(carried?.held.map((h) => h.card.assignmentId)),
     drop: (card: Card, from: Cell, to: Cell) => letGo([{ card, row: from.row }], from, to),
