@@ -73,8 +73,8 @@ public sealed record SessionNotes
     public Guid? ReplacedBy { get; init; }
 
     /// <summary>
-    /// What its coach had changed in it while it was practised as it stood before, a sentence each: what was practised counts, and
-    /// the changed session gave way. Empty where nothing was.
+    /// What its coach had changed in it while it was practised as it stood before, a sentence each: what was practised counts,
+    /// and the changed session gave way. Empty where nothing was.
     /// </summary>
     public IReadOnlyList<string> ChangedMeanwhile { get; init; } = [];
 

@@ -16,7 +16,9 @@ public interface IRemovableRow : IVersionedRow
     DateTimeOffset? RemovedAt { get; set; }
 }
 
-/// <summary>A removable row that can be had back for a while, by an owner, by whoever wrote it and by whoever removed it.</summary>
+/// <summary>
+/// A removable row that can be had back for a while, by an owner, by whoever wrote it and by whoever removed it.
+/// </summary>
 public interface IRestorableRow : IRemovableRow
 {
     /// <summary>So many days a removed row can be had back.</summary>

@@ -519,7 +519,9 @@ internal sealed partial class HolesFlow
 
     private bool AnyAcross => _laid.Holes.Any(h => h.Across is not null);
 
-    /// <summary>What of a hole is left where what lies across begins and ends, in tenths; of a hole without, nothing between.</summary>
+    /// <summary>
+    /// What of a hole is left where what lies across begins and ends, in tenths; of a hole without, nothing between.
+    /// </summary>
     private FlowEffect[] WhereItLiesAcross =>
         AnyAcross
             ?

@@ -6,7 +6,8 @@ namespace MorningRound.Core.Plans.Trimming;
 public static class TrimmedDrill
 {
     /// <summary>
-    /// How a drill is scored: a trimmed one was over at its own, smaller number, unless it was published before flows read theirs.
+    /// How a drill is scored: a trimmed one was over at its own, smaller number, unless it was published before flows read
+    /// theirs.
     /// </summary>
     /// <param name="drill">The drill as it was published.</param>
     /// <param name="kept">What trimming left of the session; null where it was not trimmed.</param>
