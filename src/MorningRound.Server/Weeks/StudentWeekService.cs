@@ -30,7 +30,7 @@ public sealed record CannotInput(CannotReason? Reason);
 public sealed record ExcusedView(int Sessions);
 
 /// <summary>What students do with their own weeks: move a session, say that they cannot, see what changed.</summary>
-public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, StudentFileService files)
+public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, StudentFileService files, StudentService students)
 {
     /// <summary>
     /// Moves a session of the student's own inside its week, into a time of theirs. It stays one session, and the coach sees that
@@ -127,6 +127,7 @@ public sealed class StudentWeekService(MorningRoundDb db, DomainClock clock, Stu
     private async Task<List<AssignmentRow>> RowsOnDaysAwayAsync(Caller caller, Guid studentId, CancellationToken cancel)
     {
         caller.EnsureCanAccess(studentId, "student");
+        await students.EnsureExistsAsync(caller, studentId, cancel);
         var today = clock.Today(caller.TimeZone);
         var absences = (await files.FileAsync(caller, studentId, cancel)).Own.Absences.Where(a => a.LastDay >= today).ToList();
         if (absences.Count == 0)

@@ -102,6 +102,7 @@ public sealed class DeletedTests : IAsyncLifetime
     {
         var plan = await _school.SavePlanAsync();
         var session = await _school.SetAsync(plan);
+        await _school.PublishAsync();
         await _school.Coach.DeleteAsync($"/api/plans/{plan}", version: 1);
         await AgeAsync("plans", plan, 31);
         var before = (await _school.Coach.GetAsync($"/api/sessions/{session}")).Body!["card"]!["title"]!.GetValue<string>();

@@ -42,6 +42,13 @@ export function makeTheme(isOutdoor: boolean): Theme {
   const c = isOutdoor ? outdoor : light;
   const border = `${isOutdoor ? 2 : 1}px solid ${c.line}`;
   return createTheme({
+    // A number is a size at the browser's usual letters, and follows what somebody sets there.
+    unstable_sxConfig: {
+      fontSize: {
+        themeKey: 'typography',
+        transform: (value: unknown) => (typeof value === 'number' ? `${value / 16}rem` : (value as string)),
+      },
+    },
     palette: {
       primary: { main: c.ink, contrastText: c.paper },
       secondary: { main: c.dawn, contrastText: '#ffffff' },

@@ -40,6 +40,25 @@ const guides: Protocol['kind'][] = [
   'playedHoles',
 ];
 
+/** On a phone a picture leaves room for the answers above the bar. */
+const lowPicture = {
+  '@media (max-width: 619px)': { '& svg': { maxHeight: 'max(120px, calc(100dvh - 490px))' } },
+  '@media (max-height: 480px)': { '& svg': { maxHeight: 'calc(100dvh - 150px)' } },
+} as const;
+
+/** A phone on its side has the picture at the left and the question at the right. */
+const onItsSide = {
+  '@media (max-height: 480px) and (orientation: landscape)': {
+    display: 'grid',
+    gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)',
+    columnGap: 2,
+    alignContent: 'start',
+    '& > *': { gridColumn: 2 },
+    '& > [data-picture]': { gridColumn: 1, gridRow: '1 / span 8' },
+    '&:not(:has(> [data-picture])) > *': { gridColumn: '1 / -1' },
+  },
+} as const;
+
 /** Walks any drill: asks what the flow asks, draws where it stands, shows what it counts. */
 export function FlowRun(props: Props) {
   const {
@@ -86,10 +105,12 @@ export function FlowRun(props: Props) {
     if (standsFirst && walk.taken > 0) top.current?.scrollIntoView({ block: 'start' });
   }, [standsFirst, walk.taken]);
   return (
-    <Box data-testid="flow" ref={top} sx={{ scrollMarginTop: 72 }}>
+    <Box data-testid="flow" ref={top} sx={{ scrollMarginTop: 72, ...onItsSide }}>
       {standsFirst && !hidesCounts && counts}
       {(!hidesCounts || guides.includes(protocol.kind)) && (
-        <DrillPicture {...{ protocol, flow, walk, inputs, calls, isLeftHanded }} onAnswer={give} />
+        <Box data-picture sx={lowPicture}>
+          <DrillPicture {...{ protocol, flow, walk, inputs, calls, isLeftHanded }} onAnswer={give} />
+        </Box>
       )}
       {walk.said && (
         <Typography

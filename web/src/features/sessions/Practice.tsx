@@ -8,6 +8,7 @@ import { Link, useLocation } from 'react-router';
 import { usePerson } from '../../app/signIn';
 import { Field } from '../../ui/Field';
 import { SessionStrip } from '../../ui/SessionStrip';
+import { hiddenOnItsSide, hiddenOnLow } from './lowScreens';
 import { Loading } from '../../ui/states';
 import { planFrom, type Plan, type Segment } from '../plans/benchState';
 import { After } from './After';
@@ -284,7 +285,7 @@ export function Practice({ session, onServer }: Props) {
     );
 
   return (
-    <Box sx={{ pt: 1.5, maxWidth: 620, mx: 'auto' }}>
+    <Box sx={{ pt: 1.5, maxWidth: 620, mx: 'auto', '@media (max-height: 480px)': { pt: 0, maxWidth: 900 } }}>
       <Box
         sx={{
           display: 'flex',
@@ -314,9 +315,11 @@ export function Practice({ session, onServer }: Props) {
       </Box>
       <SyncProblem log={log} isOver={isOver} />
       <SyncNews log={log} />
-      <SessionStrip segments={strip} label="This session" />
+      <Box sx={hasBegun && !isOver && current && !endsByPain ? hiddenOnItsSide : {}}>
+        <SessionStrip segments={strip} label="This session" />
+      </Box>
       {hasBegun && !isOver && current && !endsByPain && (
-        <Typography data-testid="purpose" sx={{ mt: 0.75, fontSize: 15 }}>
+        <Typography data-testid="purpose" sx={{ mt: 0.75, fontSize: 15, ...hiddenOnLow }}>
           {plan.purpose}
         </Typography>
       )}

@@ -18,6 +18,7 @@ import { hiddenAt } from './hiding';
 import { ballsOf, secondsOf, stateOf, type LogState, type NewEntry } from './log';
 import type { Session } from './queries';
 import { useSteady } from './useSteady';
+import { hiddenOnLow, nameBesideClock } from './lowScreens';
 
 interface Props {
   session: Session;
@@ -96,8 +97,8 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
   };
 
   return (
-    <Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
+    <Box sx={nameBesideClock}>
+      <Box data-name sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
         {segment.kind === 'practice' && <PhaseSign phase={segment.phase} named />}
         <StepHeading sx={{ fontSize: '1.4rem' }}>{segment.title}</StepHeading>
         {segment.kind === 'practice' && (
@@ -113,12 +114,12 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
       {showsHow && segment.kind === 'practice' && <HowItIsDone session={session} segment={segment} />}
       {segment.instruction && <Typography sx={{ mt: 0.5 }}>{segment.instruction}</Typography>}
       {cue && (
-        <Typography sx={{ mt: 0.5 }}>
+        <Typography sx={{ mt: 0.5, ...hiddenOnLow }}>
           <b>Think of:</b> {cue}
         </Typography>
       )}
 
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: isHoles ? -0.5 : 0.5 }}>
+      <Box data-clock sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mt: isHoles ? -0.5 : 0.5 }}>
         <Box
           sx={{ fontSize: isHoles ? 20 : 34, fontWeight: 620, lineHeight: 1, letterSpacing: '-0.02em' }}
           role="timer"
@@ -214,6 +215,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
               gridTemplateColumns: 'minmax(96px, auto) 1fr',
               gap: 1,
               height: barHeight,
+              '@media (max-height: 480px)': { height: 64 },
               alignItems: 'center',
             }}
           >
