@@ -46,7 +46,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
   const phone = await onPhone(browser, { serviceWorkers: 'allow' });
   await studentWithSession(coach, phone, 'Nora Funkloch');
   await phone.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  // Nothing but the week was opened, with what was said about it: the session and the warm-ups were fetched beforehand.
+  // Nothing but the week was opened, with what was said about it: the session, next week and the warm-ups were fetched beforehand.
   await expect
     .poll(() =>
       phone.evaluate(
@@ -60,7 +60,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
           }),
       ),
     )
-    .toBe(4);
+    .toBe(5);
   await phone.context().setOffline(true);
   const refused: string[] = [];
   phone.on('console', (line) => line.text().includes('Content Security Policy') && refused.push(line.text()));

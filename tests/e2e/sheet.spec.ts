@@ -180,7 +180,9 @@ test('a plan is put in from the drawer, made each one’s own, and another coach
   await expect(cell(page, 1, 7).locator('.chip')).toHaveCount(1);
 });
 
-test('one act excuses everybody’s day or moves it, and is taken back', async ({ page }) => {
+test('one act excuses everybody’s day, a moved one leaves what needs no range, and it is taken back', async ({
+  page,
+}) => {
   await comeIn(page, 'coach');
   const squad = await squadOf(page, 'Storm', 2, '2026-W38');
   await page.goto(`/week?week=2026-W38&squad=${squad}`);
@@ -188,10 +190,9 @@ test('one act excuses everybody’s day or moves it, and is taken back', async (
   await page.keyboard.press('g');
   await expect(status(page)).toHaveText(/^Placed 4.sessions/);
   await page.getByRole('button', { name: 'Mon 14 Sept: move or excuse everybody’s' }).click();
-  await page.getByRole('menuitem', { name: /Move 2.sessions to Sat 19 Sept/ }).click();
-  await expect(status(page)).toHaveText(/^Moved 2.sessions/);
-  await expect(cell(page, 0, 6).locator('.chip')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Sat 19 Sept: move or excuse everybody’s' }).click();
+  // Putts and chips need no range: a day that moves leaves them.
+  await expect(page.getByRole('menuitem', { name: /2.sessions without a range stay/ })).toBeVisible();
+  await expect(page.getByRole('menuitem', { name: /^Move/ })).toHaveCount(0);
   await page.getByRole('menuitem', { name: /excuse 2.sessions/ }).click();
   await expect(page.locator('.chip.excused')).toHaveCount(2);
   await page.getByRole('button', { name: /^Undo/ }).click();

@@ -84,5 +84,6 @@ test('a test day is made from a plan for a squad, and what it needs is named', a
   await expect(coach.getByRole('status').getByText(/has it in the week|have it in the week/)).toBeVisible();
   await coach.getByRole('button', { name: 'Delete test day' }).click();
   await expect(coach.getByRole('heading', { name: 'Test days' })).toBeVisible();
-  await expect(coach.getByText('Cup putting')).toHaveCount(0);
+  await expect(coach.getByRole('main').getByText('Cup putting')).toHaveCount(0);
+  await expect(coach.getByTestId('deleted')).toContainText('“Cup putting” deleted.');
 });

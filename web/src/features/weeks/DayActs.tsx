@@ -41,7 +41,7 @@ export function DayActs({
           Range closed or storm: excuse {count(cards.length, 'session')}
         </MenuItem>
       )}
-      {moving.length > 0 && moving.length < cards.length && (
+      {moving.length < cards.length && (
         <MenuItem disabled>
           {count(cards.length - moving.length, 'session')} without a range{' '}
           {cards.length - moving.length === 1 ? 'stays' : 'stay'}
