@@ -1,12 +1,13 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { useQueryClient } from '@tanstack/react-query';
-import { useState, useSyncExternalStore } from 'react';
+import { useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { onDemand } from './onDemand';
+
+/** Fetched once something is deleted: most pages never show it. */
+const Message = onDemand(() => import('./DeletedMessage').then((m) => m.Message));
 
 /** Something that was just deleted, and how it is had back. */
-interface Deleted {
+export interface Deleted {
   name: string;
   undo: () => Promise<unknown>;
 }
@@ -38,59 +39,7 @@ export const sayRemoved = (name: string, undo: () => Promise<unknown>) => show({
 /** The message about what was deleted last. One for the whole application. */
 export function DeletedMessage() {
   const deleted = useSyncExternalStore(subscribe, () => last);
-  return deleted ? <Message key={deleted.name} deleted={deleted} /> : null;
-}
-
-function Message({ deleted }: { deleted: Deleted }) {
-  const queries = useQueryClient();
-  const [state, setState] = useState<'deleted' | 'restoring' | 'restored'>('deleted');
-  const [error, setError] = useState<string>();
-  const undo = async () => {
-    setState('restoring');
-    setError(undefined);
-    try {
-      await deleted.undo();
-      setState('restored');
-      await queries.invalidateQueries();
-    } catch (thrown) {
-      setState('deleted');
-      setError(thrown instanceof Error ? thrown.message : 'Couldn’t restore it. Try again.');
-    }
-  };
-  return (
-    <Box
-      role="status"
-      data-testid="deleted"
-      className="no-print"
-      sx={{
-        position: 'fixed',
-        left: 16,
-        bottom: 16,
-        zIndex: 20,
-        maxWidth: 'calc(100vw - 32px)',
-        display: 'flex',
-        alignItems: 'center',
-        gap: 1,
-        pl: 2,
-        pr: 1,
-        py: 0.75,
-        borderRadius: 2,
-        bgcolor: 'text.primary',
-        color: 'background.paper',
-        boxShadow: 3,
-      }}
-    >
-      <span>{error ?? `“${deleted.name}” ${state === 'restored' ? 'restored' : 'deleted'}.`}</span>
-      {state !== 'restored' && (
-        <Button color="inherit" disabled={state === 'restoring'} onClick={() => void undo()} sx={{ fontWeight: 700 }}>
-          Undo
-        </Button>
-      )}
-      <Button color="inherit" aria-label="Close this message" onClick={() => show(undefined)} sx={{ minWidth: 44 }}>
-        ×
-      </Button>
-    </Box>
-  );
+  return deleted ? <Message key={deleted.name} deleted={deleted} onClose={() => show(undefined)} /> : null;
 }
 
 /** The way to what was deleted lately. */
