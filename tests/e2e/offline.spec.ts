@@ -46,7 +46,7 @@ test('in the middle of a drill the signal goes: the application loads, the drill
   const phone = await onPhone(browser, { serviceWorkers: 'allow' });
   await studentWithSession(coach, phone, 'Nora Funkloch');
   await phone.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  // Nothing but the week was opened, with what was said about it: the session, next week and the warm-ups were fetched beforehand.
+  // Nothing but the week was opened, with what was said about it: the session, next week and the warm-ups were fetched too.
   await expect
     .poll(() =>
       phone.evaluate(
