@@ -21,6 +21,9 @@ test('a course that was deleted comes back by Undo, and from the list of what wa
 
   await tab.click();
   await page.getByRole('button', { name: 'Delete course' }).click();
+  // The same thing deleted once more is said once more, with its way back.
+  await expect(message).toContainText('“Ferry pitch” deleted.');
+  await expect(message.getByRole('button', { name: 'Undo' })).toBeVisible();
   await page.getByRole('button', { name: 'Close this message' }).click();
   await page.getByRole('link', { name: 'Recently deleted' }).click();
   const row = page.getByRole('listitem').filter({ hasText: 'Ferry pitch' });

@@ -50,6 +50,9 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
     /// <summary>More of one kind are not listed at once; the newest are.</summary>
     public const int MostOfAKind = 100;
 
+    /// <summary>Of so many the text goes at once; the rest with the next time.</summary>
+    private const int Batch = 200;
+
     /// <summary>What the caller can restore, the latest first.</summary>
     public async Task<IReadOnlyList<DeletedThing>> ListAsync(Caller caller, CancellationToken cancel)
     {
@@ -138,13 +141,25 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
                 && !tests.Any(t => t.AcademyId == p.AcademyId && t.Id == p.Id)
             )
             .ExecuteDeleteAsync(cancel);
-        foreach (var plan in await db.Plans.Where(p => p.RemovedAt < since && p.Title != "").ToListAsync(cancel))
+        foreach (
+            var plan in await db
+                .Plans.Where(p => p.RemovedAt < since && p.Title != "")
+                .OrderBy(p => p.RemovedAt)
+                .Take(Batch)
+                .ToListAsync(cancel)
+        )
         {
             plan.Write(new SessionPlan { Title = "", Segments = [] }, plan.UpdatedAt);
             plan.Version++;
         }
 
-        foreach (var programme in await db.Programmes.Where(p => p.RemovedAt < since && p.Name != "").ToListAsync(cancel))
+        foreach (
+            var programme in await db
+                .Programmes.Where(p => p.RemovedAt < since && p.Name != "")
+                .OrderBy(p => p.RemovedAt)
+                .Take(Batch)
+                .ToListAsync(cancel)
+        )
         {
             programme.Write(
                 new Programme

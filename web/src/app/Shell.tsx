@@ -5,7 +5,7 @@ import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-route
 import { startSending } from '../features/sessions/sending';
 import { dayName } from '../ui/format';
 import { onDemand } from '../ui/onDemand';
-import { DeletedMessage } from '../ui/deleted';
+import { DeletedMessage, forgetDeleted } from '../ui/deleted';
 import { Key, Loading, ErrorNotice } from '../ui/states';
 import { useKeys } from './keys';
 import { homes } from './homes';
@@ -52,6 +52,7 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
   const { pathname } = useLocation();
   const isPractising = pathname.startsWith('/practice/');
   useEffect(() => startSending(person.accountId), [person.accountId]);
+  useEffect(() => forgetDeleted, [person.accountId]);
   useEffect(() => {
     if (person.role !== 'student') return;
     const begun = sendingOf(person.accountId);

@@ -8,11 +8,14 @@ const Message = onDemand(() => import('./DeletedMessage').then((m) => m.Message)
 
 /** Something that was just deleted, and how it is had back. */
 export interface Deleted {
+  /** Another one for every deletion: the same thing deleted twice is said twice. */
+  number: number;
   name: string;
   undo: () => Promise<unknown>;
 }
 
 let last: Deleted | undefined;
+let deletions = 0;
 const listeners = new Set<() => void>();
 
 function show(deleted: Deleted | undefined) {
@@ -31,15 +34,18 @@ export const restore = (kind: Schemas['DeletedKind'], id: string) =>
 
 /** Says that something was deleted, with the way back. It is said until it is closed or something else is deleted. */
 export const sayDeleted = (kind: Schemas['DeletedKind'], id: string, name: string) =>
-  show({ name, undo: () => restore(kind, id) });
+  sayRemoved(name, () => restore(kind, id));
 
 /** Likewise for what keeps no row of its own: it is made anew, under the same id. */
-export const sayRemoved = (name: string, undo: () => Promise<unknown>) => show({ name, undo });
+export const sayRemoved = (name: string, undo: () => Promise<unknown>) => show({ number: ++deletions, name, undo });
+
+/** What one person deleted is said to nobody else who signs in here. */
+export const forgetDeleted = () => show(undefined);
 
 /** The message about what was deleted last. One for the whole application. */
 export function DeletedMessage() {
   const deleted = useSyncExternalStore(subscribe, () => last);
-  return deleted ? <Message key={deleted.name} deleted={deleted} onClose={() => show(undefined)} /> : null;
+  return deleted ? <Message key={deleted.number} deleted={deleted} onClose={forgetDeleted} /> : null;
 }
 
 /** The way to what was deleted lately. */

@@ -75,7 +75,7 @@ export function MyWeekPage() {
           No connection. This is the week as it was on {heardAt(view.asOf)}.
         </Typography>
       )}
-      {isThisWeek && isHere && areKept && view.asOf === undefined && (
+      {isThisWeek && isHere && areKept && nextWeek !== undefined && view.asOf === undefined && (
         <Typography data-testid="ready" sx={{ mt: 0.5, fontSize: 15, color: 'text.secondary' }}>
           Ready without a signal.
         </Typography>

@@ -75,6 +75,9 @@ async function sendAll(accountId: string) {
   if (any) sent.dispatchEvent(new Event('sent'));
 }
 
+/** After this long a server that would not answer is tried again, in milliseconds. */
+const tryAgainAfter = 60_000;
+
 /** Sends one person's waiting changes now, and again whenever there may be a signal. Gives back how to stop. */
 export function startSendingChanges(accountId: string): () => void {
   let isBusy = false;
@@ -87,9 +90,11 @@ export function startSendingChanges(accountId: string): () => void {
     if (document.visibilityState === 'visible') send();
   };
   send();
+  const again = setInterval(send, tryAgainAfter);
   window.addEventListener('online', send);
   document.addEventListener('visibilitychange', looked);
   return () => {
+    clearInterval(again);
     window.removeEventListener('online', send);
     document.removeEventListener('visibilitychange', looked);
   };
