@@ -60,6 +60,11 @@ public sealed record GoalStanding(
 /// <param name="LastOn">The day of its last result; null in what was written before that was kept.</param>
 public sealed record PlateauStanding(string Drill, string Text, DateOnly? LastOn = null);
 
+/// <summary>A drill with enough comparable results for a trend.</summary>
+/// <param name="LastOn">The day of its last result.</param>
+/// <param name="IsBetter">Whether it goes the better way.</param>
+public sealed record DrillTrend(DateOnly LastOn, bool IsBetter);
+
 /// <summary>How much of a week was done.</summary>
 /// <param name="Monday">The week's Monday.</param>
 /// <param name="Share">0 to 1; null where nothing counted.</param>
@@ -84,11 +89,16 @@ public sealed record Standing
     /// <summary>The drill that has stood still the longest; null where none does.</summary>
     public PlateauStanding? Plateau { get; init; }
 
-    /// <summary>Drills with enough comparable results for a trend.</summary>
-    public int JudgedDrills { get; init; }
+    /// <summary>The drills with enough comparable results for a trend, each with the day of its last.</summary>
+    public IReadOnlyList<DrillTrend> Trends { get; init; } = [];
 
-    /// <summary>Those that go the better way.</summary>
-    public int BetterDrills { get; init; }
+    /// <summary>Those of them with a result in the last four weeks.</summary>
+    [JsonIgnore]
+    public int JudgedDrills { get; private init; }
+
+    /// <summary>Those of these that go the better way.</summary>
+    [JsonIgnore]
+    public int BetterDrills { get; private init; }
 
     /// <summary>How much was done of the weeks up to that in which it was worked out, that one as far as it had come.</summary>
     public IReadOnlyList<WeekShare> DoneShares { get; init; } = [];
@@ -113,7 +123,7 @@ public sealed record Standing
     [JsonIgnore]
     public bool IsEffortWithoutResult => DoneShare >= HonestFrom && JudgedDrills > 0 && BetterDrills == 0;
 
-    /// <summary>What results add up to on a day.</summary>
+    /// <summary>What results add up to when they are worked out; read through <see cref="On"/>, which says it of a day.</summary>
     /// <param name="quantity">The goal; null without one.</param>
     /// <param name="results">The results of the last months, in any order.</param>
     /// <param name="doneShares">How much was done of this week so far and of the four before it.</param>
@@ -132,12 +142,11 @@ public sealed record Standing
         {
             Goal = quantity is null ? null : GoalStanding.Of(GoalProgress.Of(quantity, results, today)),
             Plateau = PlateauIn(results, today),
-            JudgedDrills = trends.Count,
-            BetterDrills = trends.Count(c => c.Trend.IsBetter == true),
+            Trends = [.. trends.Select(c => new DrillTrend(c.Dots[^1].Day, c.Trend.IsBetter == true))],
             DoneShares = doneShares,
             Monday = IsoWeek.Of(today).Monday,
             LoadRatio = loadRatio,
-        }.On(today);
+        };
     }
 
     /// <summary>
@@ -151,8 +160,11 @@ public sealed record Standing
             .Range(1, Weeks)
             .Select(back => DoneShares.FirstOrDefault(s => s.Monday == week.Plus(-back).Monday)?.Share)
             .ToList();
+        var recent = Trends.Where(t => IsRecent(t.LastOn, today)).ToList();
         return this with
         {
+            JudgedDrills = recent.Count,
+            BetterDrills = recent.Count(t => t.IsBetter),
             DoneShare = shares.Any(s => s is null) ? null : shares.Average(),
             Plateau = IsRecent(Plateau?.LastOn, today) ? Plateau : null,
             Goal =

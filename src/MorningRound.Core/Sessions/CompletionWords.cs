@@ -19,8 +19,14 @@ public static class CompletionWords
     /// <param name="doneMinutes">Planned minutes of what was done.</param>
     /// <param name="publishedMinutes">All minutes of practice that were set, pauses apart.</param>
     public static Message Stopped(StopReason reason, double doneMinutes, int publishedMinutes) =>
-        (reason == StopReason.Pain ? SessionSentences.StoppedForPain : SessionSentences.StoppedUnwell).Of(
-            doneMinutes,
-            publishedMinutes
-        );
+        (
+            reason switch
+            {
+                StopReason.Pain => SessionSentences.StoppedForPain,
+                StopReason.Unwell => SessionSentences.StoppedUnwell,
+                StopReason.Thunder => SessionSentences.StoppedForThunder,
+                StopReason.Rain => SessionSentences.StoppedForRain,
+                _ => SessionSentences.StoppedForWind,
+            }
+        ).Of(doneMinutes, publishedMinutes);
 }

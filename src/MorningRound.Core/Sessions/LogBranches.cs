@@ -26,6 +26,7 @@ public static class LogBranches
             MendedPain = [.. branches.SelectMany(b => b.MendedPain).Distinct()],
             FollowUps = branches.Select(b => b.FollowUps).FirstOrDefault(f => f.Count > 0) ?? [],
             Unwell = branches.Select(b => b.Unwell).FirstOrDefault(u => u is not null),
+            Weather = branches.Select(b => b.Weather).FirstOrDefault(w => w is not null),
             Rating = branches.Select(b => b.Rating).Where(r => r is not null).MaxBy(r => r!.At),
             RatedAfterwards = branches.Any(b => b.RatedAfterwards),
             Ready = branches.Select(b => b.Ready).FirstOrDefault(r => r is not null),

@@ -41,7 +41,7 @@ public record CompletionFigures
     /// <summary>Whether every segment that counts was done whole.</summary>
     public required bool IsWhole { get; init; }
 
-    /// <summary>Whether pain or feeling unwell ended it while something was left to do. It has no percentage then.</summary>
+    /// <summary>Whether pain, feeling unwell or the weather ended it while something was left to do. It has no percentage then.</summary>
     public bool IsStopped { get; init; }
 
     /// <summary>0 to 1; null when nothing is left that counts, and where the session was stopped.</summary>
@@ -56,6 +56,15 @@ public enum StopReason
 
     /// <summary>Feeling unwell.</summary>
     Unwell,
+
+    /// <summary>Thunder.</summary>
+    Thunder,
+
+    /// <summary>Rain.</summary>
+    Rain,
+
+    /// <summary>Wind.</summary>
+    Wind,
 }
 
 /// <summary>
@@ -104,12 +113,20 @@ public sealed record SessionCompletion : CompletionFigures
             IsWhole =
                 !isStopped && counting.Sum(c => c.segment.Minutes) > 0 && counting.All(c => c.done.Completion.Fraction >= 1),
             IsStopped = isStopped,
-            StoppedFor =
-                !isStopped ? null
-                : logs.Any(l => l.EndedByPain) ? StopReason.Pain
-                : StopReason.Unwell,
+            StoppedFor = isStopped ? ReasonOf(logs) : null,
         };
     }
+
+    /// <summary>What ended it: what is felt comes before the weather.</summary>
+    private static StopReason ReasonOf(IReadOnlyCollection<SessionLog> logs) =>
+        logs.Any(l => l.EndedByPain) ? StopReason.Pain
+        : logs.Any(l => l.Unwell is not null) ? StopReason.Unwell
+        : logs.Select(l => l.Weather).FirstOrDefault(w => w is not null) switch
+        {
+            BadWeather.Rain => StopReason.Rain,
+            BadWeather.Wind => StopReason.Wind,
+            _ => StopReason.Thunder,
+        };
 
     /// <summary>Whether a segment is measured by attempts: it has a protocol that takes them, and is no warm-up.</summary>
     public static bool CountsAttempts(PracticeSegment segment) =>

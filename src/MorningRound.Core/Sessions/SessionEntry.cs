@@ -25,6 +25,7 @@ namespace MorningRound.Core.Sessions;
 [JsonDerivedType(typeof(PainMended), "painMended")]
 [JsonDerivedType(typeof(PainFollowedUp), "painFollowedUp")]
 [JsonDerivedType(typeof(UnwellReported), "unwell")]
+[JsonDerivedType(typeof(StoppedByWeather), "weather")]
 [JsonDerivedType(typeof(TagsMended), "tagsMended")]
 [JsonDerivedType(typeof(SessionRated), "rated")]
 [JsonDerivedType(typeof(LessonNoted), "lessonNoted")]
@@ -233,6 +234,26 @@ public enum Unwell
 
     /// <summary>Overheated.</summary>
     Overheated,
+}
+
+/// <summary>The weather ended the session. What was not begun counts for nothing.</summary>
+public sealed record StoppedByWeather : SessionEntry
+{
+    /// <summary>What it was.</summary>
+    public required BadWeather Weather { get; init; }
+}
+
+/// <summary>Weather in which nobody practises on.</summary>
+public enum BadWeather
+{
+    /// <summary>Thunder or lightning: everybody leaves.</summary>
+    Thunder,
+
+    /// <summary>Rain.</summary>
+    Rain,
+
+    /// <summary>Wind.</summary>
+    Wind,
 }
 
 /// <summary>What was tapped about one attempt was not right, or was forgotten. Replaces the attempt's tags.</summary>

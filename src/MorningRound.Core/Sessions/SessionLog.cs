@@ -114,6 +114,9 @@ public sealed record SessionLog
     /// <summary>Whether the student felt unwell, and how; the first said counts.</summary>
     public Unwell? Unwell { get; init; }
 
+    /// <summary>The weather that ended the session; null where none did, the first said counts.</summary>
+    public BadWeather? Weather { get; init; }
+
     /// <summary>Whether the rating was given or changed after the session was finished.</summary>
     public bool RatedAfterwards { get; init; }
 
@@ -132,8 +135,8 @@ public sealed record SessionLog
     /// <summary>Whether reported pain ended the session.</summary>
     public bool EndedByPain => Pain.Any(p => PainRule.EndsSession(p.Level, p.Sharp));
 
-    /// <summary>Whether pain or feeling unwell ended the session.</summary>
-    public bool EndedForCare => EndedByPain || Unwell is not null;
+    /// <summary>Whether pain, feeling unwell or the weather ended the session.</summary>
+    public bool EndedForCare => EndedByPain || Unwell is not null || Weather is not null;
 
     /// <summary>
     /// Reads a log's entries in the order of their numbers, whatever order they come in. Clocks that run backwards add no
@@ -217,6 +220,7 @@ public sealed record SessionLog
         private DateTimeOffset _seen;
         private TimeSpan _stretch;
         private Unwell? _unwell;
+        private BadWeather? _weather;
         private bool _ratedAfterwards;
         private bool _clockLeftRunning;
 
@@ -299,6 +303,10 @@ public sealed record SessionLog
                     _unwell ??= unwell.Feeling;
                     StopClock();
                     break;
+                case StoppedByWeather stopped:
+                    _weather ??= stopped.Weather;
+                    StopClock();
+                    break;
                 case SessionOpened opened:
                     _recording = opened.Recording;
                     break;
@@ -334,6 +342,7 @@ public sealed record SessionLog
                 MendedPain = [.. _pain.Where(p => _mended.ContainsKey(p.Sequence)).Select(p => new MendedPain(p, Mended(p)))],
                 FollowUps = _followUps,
                 Unwell = _unwell,
+                Weather = _weather,
                 RatedAfterwards = _ratedAfterwards,
                 ClockLeftRunning = _clockLeftRunning,
                 Rating = _rating,

@@ -15,6 +15,12 @@ internal static class SessionSentences
         "session.stoppedUnwell",
         "Stopped, feeling unwell, after {0:0} of {1} min"
     );
+    public static readonly Sentence StoppedForThunder = new(
+        "session.stoppedForThunder",
+        "Stopped for thunder after {0:0} of {1} min"
+    );
+    public static readonly Sentence StoppedForRain = new("session.stoppedForRain", "Stopped for rain after {0:0} of {1} min");
+    public static readonly Sentence StoppedForWind = new("session.stoppedForWind", "Stopped for wind after {0:0} of {1} min");
 
     public static readonly Sentence StopForToday = new(
         "session.stopForToday",

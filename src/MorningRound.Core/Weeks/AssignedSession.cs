@@ -48,8 +48,8 @@ public enum SessionStatus
     /// <summary>Some of it was done.</summary>
     PartDone,
 
-    /// <summary>Pain, or feeling unwell, ended it before all of it was done. What was left counts for nothing.</summary>
-    EndedByPain,
+    /// <summary>Pain, feeling unwell or the weather ended it before all of it was done. What was left counts for nothing.</summary>
+    Stopped,
 
     /// <summary>It was trimmed beforehand, and what was left of it was done: not a failure.</summary>
     Trimmed,
@@ -95,7 +95,7 @@ public sealed record AssignedSession
     public SessionStatus StatusOn(DateOnly today)
     {
         if (Excuse is null && Completion.IsStopped)
-            return SessionStatus.EndedByPain;
+            return SessionStatus.Stopped;
         if (Excuse is not null || (HasLog && Completion.PlannedMinutes == 0))
             return SessionStatus.Excused;
         if (HasLog && !IsFinished && today <= Due)

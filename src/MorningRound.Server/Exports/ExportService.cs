@@ -207,7 +207,7 @@ public sealed class ExportService(MorningRoundDb db, DomainClock clock)
                 a.HasLog,
                 a.IsFinished,
                 a.IsTrimmed,
-                a.EndedByPain,
+                a.IsStopped,
                 a.PlannedMinutes,
                 a.DoneMinutes,
                 a.ReportedMinutes,
@@ -234,7 +234,7 @@ public sealed class ExportService(MorningRoundDb db, DomainClock clock)
                     DoneMinutes = a.DoneMinutes,
                     ReportedMinutes = a.ReportedMinutes,
                     IsWhole = a.IsWhole,
-                    IsStopped = a.EndedByPain,
+                    IsStopped = a.IsStopped,
                 },
             };
             yield return new SessionLine(

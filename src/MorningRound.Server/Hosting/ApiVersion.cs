@@ -7,5 +7,5 @@ internal static class ApiVersion
     /// One more whenever an answer changes so that a client of the release before would misread one that it kept: a field with
     /// another name or meaning, not a new one. Clients drop what they kept in another version.
     /// </summary>
-    public const int Current = 3;
+    public const int Current = 4;
 }

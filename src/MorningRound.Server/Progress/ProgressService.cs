@@ -222,7 +222,7 @@ public sealed class ProgressService(
                             a.HasLog,
                             a.IsFinished,
                             a.IsTrimmed,
-                            a.EndedByPain,
+                            a.IsStopped,
                             a.PlannedMinutes,
                             a.DoneMinutes,
                             a.ReportedMinutes,
@@ -260,7 +260,7 @@ public sealed class ProgressService(
                             DoneMinutes = s.DoneMinutes,
                             ReportedMinutes = s.ReportedMinutes,
                             IsWhole = s.IsWhole,
-                            IsStopped = s.EndedByPain,
+                            IsStopped = s.IsStopped,
                         },
                     }
                 )),

@@ -86,8 +86,29 @@ internal sealed class ReviewMappings
         return content;
     }
 
+    /// <summary>
+    /// Counts of drills did not say when the drills were last practised: by the week in which they were counted at the latest.
+    /// And a goal whose day was past when it was worked out said so in its text, which is said when it is read.
+    /// </summary>
+    private static JsonNode WithDatedTrends(JsonNode content)
+    {
+        const string Overdue = " Past due date.";
+        var standing = content.AsObject();
+        if (standing["goal"]?["text"]?.GetValue<string>() is { } text && text.EndsWith(Overdue, StringComparison.Ordinal))
+            standing["goal"]!["text"] = text[..^Overdue.Length];
+        var (judged, better) = (Count("judgedDrills"), Count("betterDrills"));
+        standing["trends"] = new JsonArray([
+            .. Enumerable
+                .Range(0, judged)
+                .Select(n => new JsonObject { ["lastOn"] = standing["monday"]!.DeepClone(), ["isBetter"] = n < better }),
+        ]);
+        return standing;
+
+        int Count(string name) => standing.Remove(name, out var count) ? count!.GetValue<int>() : 0;
+    }
+
     internal static DocumentFormat<Standing> StandingFormat { get; } =
-        new("standing", WithoutUndatedShare) { IsReadAgain = true };
+        new("standing", WithoutUndatedShare, WithDatedTrends) { IsReadAgain = true };
 
     internal static DocumentFormat<WeekChange> ChangeFormat { get; } = new("week-change");
 

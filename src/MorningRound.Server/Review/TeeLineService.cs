@@ -184,7 +184,7 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
                         DoneMinutes = a.DoneMinutes,
                         ReportedMinutes = a.ReportedMinutes,
                         IsWhole = a.IsWhole,
-                        IsStopped = a.EndedByPain,
+                        IsStopped = a.IsStopped,
                     },
                 }
             ))
@@ -241,7 +241,7 @@ public sealed class TeeLineService(MorningRoundDb db, DomainClock clock, Student
                 a.DoneMinutes,
                 a.ReportedMinutes,
                 a.IsWhole,
-                a.EndedByPain,
+                a.IsStopped,
                 a.Listing
             ))
             .ToListAsync(cancel);

@@ -43,7 +43,7 @@ internal static class AssignmentColumns
         row.HasLog = read.Count > 0;
         row.IsFinished = read.Any(l => l.FinishedAt is not null);
         row.IsTrimmed = read.Any(l => l.Trim is not null);
-        row.EndedByPain = completion.IsStopped;
+        row.IsStopped = completion.IsStopped;
         row.CompletionRules = CompletionRules;
         row.PractisedOn = logs.Count == 0 ? null : logs.Min(l => l.Day);
         row.Listing = SessionListing.Of(row.Document, completion, read, logs.Any(l => l.ContinuesLogId is not null));

@@ -105,7 +105,7 @@ public sealed class AssignmentRow : IVersionedRow
 
     public bool IsTrimmed { get; set; }
 
-    public bool EndedByPain { get; set; }
+    public bool IsStopped { get; set; }
 
     /// <summary>The day it was first practised; null before that.</summary>
     public DateOnly? PractisedOn { get; set; }

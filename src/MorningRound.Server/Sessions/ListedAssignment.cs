@@ -58,7 +58,7 @@ public sealed record ListedAssignment
 
     public required bool IsTrimmed { get; init; }
 
-    public required bool EndedByPain { get; init; }
+    public required bool IsStopped { get; init; }
 
     public required DateOnly? PractisedOn { get; init; }
 
@@ -93,7 +93,7 @@ public sealed record ListedAssignment
             HasLog = row.HasLog,
             IsFinished = row.IsFinished,
             IsTrimmed = row.IsTrimmed,
-            EndedByPain = row.EndedByPain,
+            IsStopped = row.IsStopped,
             PractisedOn = row.PractisedOn,
             Listing = row.Listing,
         };
@@ -119,7 +119,7 @@ public sealed record ListedAssignment
                 DoneMinutes = DoneMinutes,
                 ReportedMinutes = ReportedMinutes,
                 IsWhole = IsWhole,
-                IsStopped = EndedByPain,
+                IsStopped = IsStopped,
             },
         };
 }

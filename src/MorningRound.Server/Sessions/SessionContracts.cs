@@ -92,6 +92,8 @@ public sealed record LogView
 
     public required Unwell? Unwell { get; init; }
 
+    public required BadWeather? Weather { get; init; }
+
     public required SessionReadied? Ready { get; init; }
 
     public required SessionRated? Rating { get; init; }
@@ -135,6 +137,7 @@ public sealed record LogView
             Pain = log.Pain,
             MendedPain = log.MendedPain,
             Unwell = log.Unwell,
+            Weather = log.Weather,
             Ready = log.Ready,
             Rating = log.Rating,
             RatedAfterwards = log.RatedAfterwards,

@@ -52,6 +52,7 @@ public sealed class SquadLoads(MorningRoundDb db)
                     return new PracticeLately(
                         Load.Of([.. g.Select(l => new LoadedSession(l.Day, l.Minutes, l.Effort))], week.Monday, today),
                         before.Count == 0 ? null : before.Sum(l => l.Minutes) / Weeks,
+                        UsualDays.Of(g.Select(l => l.Day), finished),
                         [.. g.Where(l => l.Pain is not null).Select(l => new PainOnDay(l.Day, l.Pain!))]
                     );
                 }
@@ -62,5 +63,6 @@ public sealed class SquadLoads(MorningRoundDb db)
 /// <summary>What one student practised lately.</summary>
 /// <param name="Load">The load of a week and of the four before it.</param>
 /// <param name="UsualMinutes">Minutes a week, the mean of those four; null where nothing was practised.</param>
+/// <param name="UsualDays">Days of practice in a week, of those four; null where too few of them had any.</param>
 /// <param name="Pain">Pain that was told of, however long ago.</param>
-public sealed record PracticeLately(Load Load, double? UsualMinutes, IReadOnlyList<PainOnDay> Pain);
+public sealed record PracticeLately(Load Load, double? UsualMinutes, int? UsualDays, IReadOnlyList<PainOnDay> Pain);

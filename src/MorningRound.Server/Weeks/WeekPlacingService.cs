@@ -49,9 +49,10 @@ public sealed class WeekPlacingService(
             var read = await texts.OfAsync(caller, rows, cancel);
             foreach (var one in squad)
             {
-                var context = one.Context with { Load = lately.GetValueOrDefault(one.Id)?.Load.ForPlanning() };
+                var practised = lately.GetValueOrDefault(one.Id);
+                var context = one.Context with { Load = practised?.Load.ForPlanning() };
                 var own = rows.Where(r => r.StudentId == one.Id).ToList();
-                var placed = Place(own, week, context, read, clock.Today(caller.TimeZone));
+                var placed = Place(own, week, context, practised?.UsualDays, read, clock.Today(caller.TimeZone));
                 if (!await db.SavedAsync(cancel))
                     break;
                 weeks.Add(
@@ -68,6 +69,7 @@ public sealed class WeekPlacingService(
         List<AssignmentRow> own,
         IsoWeek week,
         PlanContext context,
+        int? usualDays,
         IReadOnlyDictionary<Guid, DraftText> read,
         DateOnly today
     )
@@ -83,6 +85,7 @@ public sealed class WeekPlacingService(
                 Times = context.Student!.Own.Windows,
                 Absences = context.Student.Own.Absences,
                 Competitions = context.Student.Own.Competitions,
+                UsualDays = usualDays,
                 Sessions = [.. free.Select(FactsOf)],
                 Standing =
                 [

@@ -147,7 +147,7 @@ public class AttentionTests
                 {
                     Plateau = new PlateauStanding("A drill", "held", Today),
                     DoneShares = Shares(0.9),
-                    JudgedDrills = 2,
+                    Trends = Trends(2, 0),
                 },
             },
             Today
@@ -174,15 +174,13 @@ public class AttentionTests
             ReasonFor(
                 Quiet with
                 {
-                    Standing = new Standing
-                    {
-                        DoneShares = Shares(done),
-                        JudgedDrills = judged,
-                        BetterDrills = better,
-                    },
+                    Standing = new Standing { DoneShares = Shares(done), Trends = Trends(judged, better) },
                 }
             ) == AttentionReason.EffortWithoutResult
         );
+
+    private static DrillTrend[] Trends(int judged, int better) =>
+        [.. Enumerable.Range(0, judged).Select(n => new DrillTrend(Today, n < better))];
 
     private static WeekShare[] Shares(double share) =>
         [.. Enumerable.Range(1, 4).Select(back => new WeekShare(IsoWeek.Of(Today).Plus(-back).Monday, share))];
@@ -193,7 +191,7 @@ public class AttentionTests
         var standing = new Standing
         {
             DoneShares = Shares(0.9),
-            JudgedDrills = 2,
+            Trends = Trends(2, 0),
             Plateau = new PlateauStanding("A drill", "held", Today),
             Goal = new GoalStanding(
                 "start line",
@@ -218,6 +216,8 @@ public class AttentionTests
         var later = Today.AddDays(63);
         var read = standing.On(later);
         Assert.Equal((null, null, null), (read.DoneShare, read.Plateau, read.LoadIn(IsoWeek.Of(later))));
+        // Drills without a result for four weeks are judged no more.
+        Assert.Equal((2, 0), (standing.On(Today.AddDays(27)).JudgedDrills, standing.On(Today.AddDays(28)).JudgedDrills));
         Assert.Equal("Now 70 %. Past due date.", read.Goal!.Text);
         var reasons = Attention.At(Quiet with { Standing = standing }, later).Reasons.Select(r => r.Reason).ToList();
         Assert.DoesNotContain(AttentionReason.GoalMet, reasons);

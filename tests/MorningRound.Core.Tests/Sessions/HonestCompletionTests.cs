@@ -231,9 +231,48 @@ public class HonestCompletionTests
             HasLog = true,
             IsFinished = true,
         };
-        Assert.Equal(SessionStatus.EndedByPain, session.StatusOn(today));
+        Assert.Equal(SessionStatus.Stopped, session.StatusOn(today));
         var week = WeekCompletion.Of([session], today);
         Assert.Equal((18, 18.0, 0), (week.PlannedMinutes, week.DoneMinutes, week.Sessions));
+    }
+
+    [Theory]
+    [InlineData(BadWeather.Thunder, "Stopped for thunder after 18 of 59 min")]
+    [InlineData(BadWeather.Rain, "Stopped for rain after 18 of 59 min")]
+    [InlineData(BadWeather.Wind, "Stopped for wind after 18 of 59 min")]
+    public void A_session_stopped_by_the_weather_has_no_percentage_either(BadWeather weather, string text)
+    {
+        // As above: 10 + 20 × 8/20 = 18 of 59. The clock does not run on afterwards.
+        var stopped = new StoppedByWeather
+        {
+            Weather = weather,
+            Sequence = 0,
+            At = Nine,
+        };
+        (double, SessionEntry)[] before =
+        [
+            (0, Entered(1)),
+            (10, Settled(1, SegmentOutcome.Done)),
+            (10, Entered(2)),
+            .. Putts(14, 5, 8),
+        ];
+        var log = Kept([.. before, (14, stopped), (50, FinishedNow())]);
+        var done = SessionCompletion.Of(Hour, [log]);
+        Assert.True(done.IsStopped);
+        Assert.Null(done.Fraction);
+        Assert.Equal((18, 18.0, 14.0), (done.PlannedMinutes, done.DoneMinutes, log.Spent.TotalMinutes));
+        Assert.Equal(text, CompletionWords.Stopped(done.StoppedFor!.Value, done.DoneMinutes, 59).In());
+
+        // A slip of the thumb is taken back, and the session goes on.
+        var undone = new EntryUndone
+        {
+            Undoes = before.Length + 2,
+            Sequence = 0,
+            At = Nine,
+        };
+        Assert.False(SessionCompletion.Of(Hour, [Kept([.. before, (14, stopped), (14, undone)])]).IsStopped);
+        // Pain is named first where both are said.
+        Assert.Equal(StopReason.Pain, SessionCompletion.Of(Hour, [Kept([.. before, (14, Pain(6)), (14, stopped)])]).StoppedFor);
     }
 
     [Fact]

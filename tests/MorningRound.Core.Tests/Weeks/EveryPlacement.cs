@@ -71,6 +71,14 @@ internal sealed class EveryPlacement(WeekToPlace week, params IReadOnlyCollectio
                     return false;
         }
 
+        if (Holds(PlacingRule.UsualDays) && week.UsualDays is { } usual)
+        {
+            var practised = week.Standing.Select(s => s.Day).Where(week.Week.Contains).ToHashSet();
+            var fresh = placement.Where(d => d >= 0).Select(d => _days[d]).Where(d => !practised.Contains(d)).Distinct().Count();
+            if (fresh > 0 && practised.Count + fresh > usual)
+                return false;
+        }
+
         for (var d = 0; d < _days.Length; d++)
         {
             var here = Enumerable.Range(0, placement.Length).Where(i => placement[i] == d).ToList();

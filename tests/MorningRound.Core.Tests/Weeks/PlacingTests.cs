@@ -185,6 +185,48 @@ public class PlacingTests
         Assert.Equal("The week is over.", Assert.Single(Place(Sessions(One(1)) with { From = Week.Sunday.AddDays(1) })).Why);
 
     [Fact]
+    public void No_more_days_than_are_usual_get_practice()
+    {
+        // Six sessions, three days usual; without times on record a day holds one.
+        var week = Sessions([.. Enumerable.Range(1, 6).Select(n => One(n))]) with
+        {
+            UsualDays = 3,
+        };
+        var placed = Place(week);
+        Assert.Equal([0, 1, 2], placed.Select(DayNumber).Where(d => d >= 0));
+        Assert.All(placed.Skip(3), p => Assert.Equal([PlacingRule.UsualDays], p.KeptBy));
+        Assert.Equal("Stays on any day. Not Thursday: practice is usually on 3 days a week.", placed[5].Why);
+        Assert.Contains(
+            "practice is usually on 1 day a week",
+            Place(week with { UsualDays = 1 })[^1].Why,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
+    public void Two_times_of_one_day_hold_two_sessions_of_a_usual_day()
+    {
+        // Two days are usual, and each has two times: four sessions fit, the second day's after the first's.
+        var week = Sessions([.. Enumerable.Range(1, 4).Select(n => One(n))]) with
+        {
+            UsualDays = 2,
+            Times =
+            [
+                .. new[] { DayOfWeek.Monday, DayOfWeek.Wednesday, DayOfWeek.Friday }.SelectMany(d =>
+                    new[] { Time(d, 60, from: 9), Time(d, 60, from: 17) }
+                ),
+            ],
+        };
+        Assert.Equal([0, 0, 2, 2], Place(week).Select(DayNumber));
+        // What stands on Friday is one of the two days.
+        var standing = week with
+        {
+            Standing = [new StandingSession(One(9), Monday.AddDays(4))],
+        };
+        Assert.Equal([0, 0, 4, -1], Place(standing).Select(DayNumber));
+    }
+
+    [Fact]
     public void Thirty_one_sessions_are_placed_and_none_is_lost()
     {
         var week = Sessions([.. Enumerable.Range(1, 31).Select(n => One(n))]) with
@@ -289,11 +331,13 @@ public class PlacingTests
             absence.Array[0, 2],
             competition.Array[0, 1],
             Gen.Int[0, 3],
-            (sessions, times, stands, absences, competitions, from) =>
+            Gen.Int[0, 7],
+            (sessions, times, stands, absences, competitions, from, usual) =>
                 new WeekToPlace
                 {
                     Week = Week,
                     From = Monday.AddDays(Math.Max(0, from - 1)),
+                    UsualDays = usual == 0 ? null : usual,
                     Times = times,
                     Standing = stands,
                     Absences = absences,

@@ -114,7 +114,7 @@ public class WeekCompletionTests
     {
         var ended = Assigned(60, 60, day: Day("2026-05-05"));
         ended = ended with { Completion = ended.Completion with { IsStopped = true } };
-        Assert.Equal(SessionStatus.EndedByPain, ended.StatusOn(Day("2026-05-05")));
+        Assert.Equal(SessionStatus.Stopped, ended.StatusOn(Day("2026-05-05")));
         Assert.Equal(SessionStatus.Excused, (ended with { Excuse = Excuse.Hurt }).StatusOn(Day("2026-05-05")));
     }
 

@@ -1,9 +1,17 @@
 using System.Net;
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Core.Drills.Scoring;
+using MorningRound.Core.Plans;
+using MorningRound.Core.Serialization;
+using MorningRound.Core.Tests.Drills;
+using MorningRound.Server.Drills;
+using MorningRound.Server.Plans;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Tests.Demo;
 
@@ -66,6 +74,46 @@ public class DemoTests(OneDemo demo) : IClassFixture<OneDemo>
         Assert.True(means.Count >= 6);
         Assert.InRange(means.Min(), 0.1, 0.6);
         Assert.InRange(means.Max(), 0.8, 1);
+    }
+
+    [Fact]
+    public async Task Nothing_in_the_demo_is_borrowed()
+    {
+        await using var scope = _server.Services.CreateAsyncScope();
+        var db = scope.ServiceProvider.GetRequiredService<MorningRoundDb>();
+        var stop = TestContext.Current.CancellationToken;
+        var plans = (await db.Plans.AsNoTracking().ToListAsync(stop)).Select(p => p.Document);
+        var sessions = (await db.Assignments.AsNoTracking().ToListAsync(stop)).Select(a => a.Document);
+        var all = plans.Concat(sessions).ToList();
+        Assert.True(all.Count > 100);
+        foreach (var plan in all)
+        {
+            Assert.False(Borrowed.Is(plan), plan.Title);
+            Assert.All(
+                plan.Practice().Select(s => s.Protocol()).OfType<ScoringProtocol>(),
+                protocol => Assert.False(Borrowed.Is(protocol), $"{plan.Title}: {protocol.Title}")
+            );
+        }
+
+        var drills = (await db.Drills.AsNoTracking().ToListAsync(stop)).Select(d => d.Document);
+        var files = (await db.StudentFiles.AsNoTracking().ToListAsync(stop)).Select(f => f.Document).ToList();
+        Assert.Null(
+            Borrowed.In(
+                JsonSerializer.Serialize(
+                    new
+                    {
+                        all,
+                        drills,
+                        files,
+                    },
+                    CoreJson.Options
+                )
+            )
+        );
+        Assert.All(
+            files.SelectMany(f => f.Coach.WedgeGrid.GroupBy(n => n.Club)),
+            wedge => Assert.False(Borrowed.AreOfAWedge([.. wedge.Select(n => n.Carry.Value)]))
+        );
     }
 
     [Fact]

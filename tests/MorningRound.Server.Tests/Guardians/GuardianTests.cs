@@ -98,7 +98,7 @@ public sealed class GuardianTests(OneServer server) : IClassFixture<OneServer>, 
         // What is not published is not theirs to see.
         var shown = Assert.Single(week.Body!["sessions"]!.AsArray())!;
         Assert.Equal("2026-05-06", shown["day"]!.GetValue<string>());
-        Assert.Equal("endedByPain", shown["status"]!.GetValue<string>());
+        Assert.Equal("stopped", shown["status"]!.GetValue<string>());
         Assert.Equal(4, week.Body!["before"]!.AsArray().Count);
         Assert.Contains("lower back", Assert.Single(week.Body!["pain"]!.AsArray())!["text"]!.GetValue<string>());
         Assert.Equal("Slower, and one club more.", week.Get<string>("word"));

@@ -158,6 +158,33 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
     }
 
     [Fact]
+    public async Task Thunder_ends_a_session_without_a_percentage_and_without_a_word_of_pain()
+    {
+        var id = await _school.PublishedSessionAsync();
+        var log = Guid.CreateVersion7();
+        await _school.SendAsync(
+            log,
+            id,
+            School.Entry(1, "settled", 10, ("segmentId", School.First), ("outcome", "done")),
+            School.Entry(2, "weather", 12, ("weather", "thunder")),
+            School.Entry(3, "finished", 13)
+        );
+        var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
+        var card = seen["card"]!;
+        Assert.Equal("thunder", seen["logs"]![0]!["weather"]!.GetValue<string>());
+        Assert.False(seen["logs"]![0]!["endedByPain"]!.GetValue<bool>());
+        Assert.Equal("stopped", card["status"]!.GetValue<string>());
+        Assert.Null(card["completion"]!["fraction"]);
+        // All 20 minutes of the first segment are reported, and of 30 minutes nothing else was begun.
+        Assert.Equal("Stopped for thunder after 20 of 30 min", card["completion"]!["text"]!.GetValue<string>());
+        Assert.Empty(card["pain"]!.AsArray());
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await _school.SendAsync(log, id, School.Entry(4, "weather", 14, ("weather", "frogs")))).Status
+        );
+    }
+
+    [Fact]
     public async Task Pain_that_ends_a_session_drops_the_rest_and_reaches_the_coach()
     {
         var id = await _school.PublishedSessionAsync();
@@ -171,7 +198,7 @@ public class SessionTests(OneSchool fixture) : IClassFixture<OneSchool>
         var seen = (await _school.Coach.GetAsync($"/api/sessions/{id}")).Body!;
         Assert.True(seen["logs"]![0]!["endedByPain"]!.GetValue<bool>());
         Assert.Equal(20, seen["card"]!["completion"]!["plannedMinutes"]!.GetValue<int>());
-        Assert.Equal("endedByPain", seen["card"]!["status"]!.GetValue<string>());
+        Assert.Equal("stopped", seen["card"]!["status"]!.GetValue<string>());
         Assert.Equal("trail wrist or hand, 5 of 10", seen["card"]!["pain"]![0]!.GetValue<string>());
         var bays = (await _school.Coach.GetAsync("/api/review/tee-line")).Body!["rows"]!.AsArray();
         Assert.Equal("trail wrist or hand, 5 of 10", bays[0]!["attention"]!["text"]!.GetValue<string>());

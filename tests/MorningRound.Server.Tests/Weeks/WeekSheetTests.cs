@@ -1,5 +1,9 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
+using MorningRound.Server.Sessions;
+using MorningRound.Server.Storage;
 
 namespace MorningRound.Server.Tests.Weeks;
 
@@ -359,6 +363,38 @@ public sealed class WeekSheetTests(OneSchool one) : IClassFixture<OneSchool>, IA
             "sessions"
         ]!.AsArray();
         Assert.Equal(why["why"]!.GetValue<string>(), seen[2]!["notes"]!["dayReason"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task Whoever_practises_on_one_day_a_week_is_given_one_day()
+    {
+        // Three finished weeks with one day of practice each: one day is usual.
+        foreach (var weeksAgo in new[] { 1, 2, 3 })
+        {
+            var log = Guid.CreateVersion7();
+            await _school.SendAsync(
+                log,
+                await _school.PublishedSessionAsync(),
+                School.Entry(1, "entered", 0, ("segmentId", School.First))
+            );
+            var day = new DateOnly(2026, 5, 4).AddDays(-7 * weeksAgo);
+            await using var scope = _school.Server.Services.CreateAsyncScope();
+            var db = scope.ServiceProvider.GetRequiredService<MorningRoundDb>();
+            await db.SessionLogs.Where(l => l.Id == log).ExecuteUpdateAsync(set => set.SetProperty(l => l.Day, day));
+        }
+
+        var plan = await _school.SavePlanAsync();
+        foreach (var _ in new[] { 1, 2 })
+            await SetNextAsync(plan, null);
+        var placed = (
+            await _school.Coach.PostAsync($"/api/weeks/{NextWeek}/place", new { students = new[] { _school.StudentId } })
+        ).Body![0]!["placed"]!.AsArray();
+        Assert.Equal("2026-05-11", placed[0]!["day"]!.GetValue<string>());
+        Assert.Null(placed[1]!["day"]);
+        Assert.Equal(
+            "Stays on any day. Not Tuesday: practice is usually on 1 day a week.",
+            placed[1]!["why"]!.GetValue<string>()
+        );
     }
 
     [Fact]

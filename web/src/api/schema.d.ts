@@ -6093,6 +6093,8 @@ export interface components {
       key: string;
       svg: string;
     };
+    /** @enum {string} */
+    BadWeather: 'thunder' | 'rain' | 'wind';
     BagClub: {
       club: components['schemas']['Club'];
       carry?: null | components['schemas']['MarkedLength'];
@@ -7633,6 +7635,7 @@ export interface components {
       pain: components['schemas']['PainReported'][];
       mendedPain: components['schemas']['MendedPain'][];
       unwell: null | components['schemas']['Unwell'];
+      weather: null | components['schemas']['BadWeather'];
       ready: null | components['schemas']['SessionReadied'];
       rating: null | components['schemas']['SessionRated'];
       ratedAfterwards: boolean;
@@ -8171,6 +8174,7 @@ export interface components {
       | 'timeTaken'
       | 'competitionDay'
       | 'order'
+      | 'usualDays'
       | 'mustFirst'
       | 'restDay'
       | 'heavyApart'
@@ -9299,6 +9303,7 @@ export interface components {
       | components['schemas']['SessionEntryPainMended']
       | components['schemas']['SessionEntryPainFollowedUp']
       | components['schemas']['SessionEntryUnwellReported']
+      | components['schemas']['SessionEntryStoppedByWeather']
       | components['schemas']['SessionEntryTagsMended']
       | components['schemas']['SessionEntrySessionRated']
       | components['schemas']['SessionEntryLessonNoted']
@@ -9524,6 +9529,17 @@ export interface components {
       /** Format: int32 */
       clockOffset?: null | number;
     };
+    SessionEntryStoppedByWeather: {
+      /** @enum {string} */
+      kind: 'weather';
+      weather: components['schemas']['BadWeather'];
+      /** Format: int32 */
+      sequence: number;
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      clockOffset?: null | number;
+    };
     SessionEntryTagsMended: {
       /** @enum {string} */
       kind: 'tagsMended';
@@ -9645,7 +9661,7 @@ export interface components {
       clockOffset?: null | number;
     };
     /** @enum {string} */
-    SessionStatus: 'open' | 'underWay' | 'done' | 'partDone' | 'endedByPain' | 'trimmed' | 'missed' | 'excused';
+    SessionStatus: 'open' | 'underWay' | 'done' | 'partDone' | 'stopped' | 'trimmed' | 'missed' | 'excused';
     SessionView: {
       card: components['schemas']['SessionCard'];
       /** Format: uuid */

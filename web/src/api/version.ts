@@ -1,2 +1,2 @@
 /** Made from the server's description; never edited. */
-export const apiVersion = 3;
+export const apiVersion = 4;

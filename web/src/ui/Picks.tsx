@@ -12,11 +12,19 @@ export function Picks({ label, columns, children }: { label: string; columns: nu
   );
 }
 
-export function Pick({ isOn, onPick, children }: { isOn: boolean; onPick: () => void; children: ReactNode }) {
+interface PickProps {
+  isOn: boolean;
+  disabled?: boolean;
+  onPick: () => void;
+  children: ReactNode;
+}
+
+export function Pick({ isOn, disabled, onPick, children }: PickProps) {
   return (
     <Button
       variant={isOn ? 'contained' : 'outlined'}
       aria-pressed={isOn}
+      disabled={disabled}
       onClick={onPick}
       sx={{ minHeight: 56, borderRadius: 2, px: 1 }}
     >

@@ -133,7 +133,7 @@ export const statuses: Record<Schemas['SessionStatus'], string> = {
   underWay: 'under way',
   done: 'done',
   partDone: 'part done',
-  endedByPain: 'ended by pain',
+  stopped: 'stopped early',
   trimmed: 'trimmed, and done',
   missed: 'missed',
   excused: 'excused',
@@ -165,6 +165,7 @@ export const bodyParts: Record<Schemas['BodyPart'], string> = {
   anotherPart: 'Another part',
 };
 
+export const badWeather: Record<Schemas['BadWeather'], string> = { thunder: 'Thunder', rain: 'Rain', wind: 'Wind' };
 export const unwellFeelings: Record<Schemas['Unwell'], string> = { dizzy: 'Dizzy', overheated: 'Overheated' };
 
 /** Pain as a coach reads it, left and right said for the student's hand. */

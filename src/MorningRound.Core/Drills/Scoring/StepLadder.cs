@@ -35,7 +35,7 @@ public sealed record StepLadder : ScoringProtocol
     /// <inheritdoc/>
     public override int? PlannedAttempts => null;
 
-    /// <summary>The steps from the bottom to the top: 10, 13, 16 …</summary>
+    /// <summary>The steps from the bottom to the top: with a start of 12 and a step of 4, 12, 16, 20 …</summary>
     public IReadOnlyList<int> Steps() => [.. Enumerable.Range(0, ((Top - Start) / Step) + 1).Select(i => Start + (i * Step))];
 
     /// <inheritdoc/>

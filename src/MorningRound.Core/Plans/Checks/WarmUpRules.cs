@@ -42,9 +42,7 @@ internal static class WarmUpRules
                     Area = Area.Body,
                     Place = input.Practice[0].Place,
                     Exit = new AfterMinutes(),
-                    Instruction =
-                        "Wrists 3 in and 3 out, arm circles small and big, side bends 5 a side, turns with a club across the "
-                        + "chest.",
+                    Instruction = Stretches.InWords(StretchMinutes, input.Context.Hurt),
                 };
                 var lacking =
                     input.Minutes + input.WalkMinutes + StretchMinutes - (input.Plan.Constraints.Minutes ?? int.MaxValue);

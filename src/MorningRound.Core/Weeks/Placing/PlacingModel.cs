@@ -32,6 +32,7 @@ internal sealed class PlacingModel
     private readonly bool[,] _fits;
     private readonly bool[,] _isHeavy;
     private readonly bool[] _isUsed;
+    private readonly bool[] _isPractised;
     private readonly bool _isHeavyBefore;
     private readonly bool _isHeavyAfter;
 
@@ -47,6 +48,8 @@ internal sealed class PlacingModel
         _fits = new bool[Days.Count, 1 << Count];
         _isHeavy = new bool[Days.Count, 1 << Count];
         _isUsed = [.. Days.Select(IsTaken)];
+        _isPractised = [.. Days.Select(day => week.Standing.Any(s => s.Day == day))];
+        FreshDays = CountFreshDays();
         for (var d = 0; d < Days.Count; d++)
             Fill(d);
         _isHeavyBefore = Days.Count > 0 && IsHeavy(LoadStanding(Days[0].Plus(-1)));
@@ -66,6 +69,11 @@ internal sealed class PlacingModel
 
     /// <summary>Whether a day that is over was one of rest.</summary>
     public bool HasRestBefore { get; }
+
+    /// <summary>
+    /// How many days without practice may get some; null where more days than could be used may.
+    /// </summary>
+    public int? FreshDays { get; }
 
     /// <summary>The days of a week from the first on which something can still be put.</summary>
     public static IReadOnlyList<DateOnly> DaysOf(WeekToPlace week) =>
@@ -94,6 +102,9 @@ internal sealed class PlacingModel
 
     /// <summary>Whether a day with a set of sessions is one of rest.</summary>
     public bool IsRest(int day, int set) => set == 0 && !_isUsed[day];
+
+    /// <summary>Whether a set of sessions makes a day without practice one of practice.</summary>
+    public bool TakesFreshDay(int day, int set) => set != 0 && !_isPractised[day];
 
     /// <summary>What it costs in the end that some sessions found no day, and that there was no day of rest.</summary>
     public long CostOfEnd(int unplaced, bool hasRest)
@@ -146,6 +157,15 @@ internal sealed class PlacingModel
             PlacingRule.Times => week.Times.Count > 0 && !week.Times.Any(t => t.Weekday == day.DayOfWeek && session.FitsInto(t)),
             _ => false,
         };
+
+    private int? CountFreshDays()
+    {
+        if (_week.UsualDays is not { } usual || !_rules.Has(PlacingRule.UsualDays))
+            return null;
+        var practised = _week.Standing.Select(s => s.Day).Where(_week.Week.Contains).Distinct().Count();
+        var left = Math.Max(0, usual - practised);
+        return left < Math.Min(Count, _isPractised.Count(p => !p)) ? left : null;
+    }
 
     private void Fill(int d)
     {

@@ -6,7 +6,7 @@ using MorningRound.Core.Wording;
 namespace MorningRound.Core.Weeks.Placing;
 
 /// <summary>
-/// Puts the sessions of a week on its days. First as many as can be, must before extra; then a day of rest, heavy days apart, a
+/// Puts the sessions of a week on its days, and on no more days than are usual. First as many as can be, must before extra; then a day of rest, heavy days apart, a
 /// drill not on the same or the next day again, little before a competition; then as early as can be, and of what cannot all be
 /// placed the longer ones. Up to seven sessions are
 /// placed together, in the best way there is; more are placed seven at a time.
@@ -149,6 +149,7 @@ internal sealed class PlacingOfSeven(WeekToPlace week)
                 c.LastDay >= week.Week.Monday && c.GetsThere.Plus(-7) <= week.Week.Sunday
             ),
             PlacingRule.Order => week.Sessions.Concat(week.Standing.Select(s => s.Session)).Count(s => s.Order is not null) > 1,
+            PlacingRule.UsualDays => week.UsualDays < Math.Min(7, week.Sessions.Count + week.Standing.Count),
             PlacingRule.MustFirst => week.Sessions.Select(s => s.Requirement).Distinct().Count() > 1,
             _ => true,
         };
@@ -173,6 +174,8 @@ internal sealed class PlacingOfSeven(WeekToPlace week)
                 week.Competitions.Where(c => c.IsPlayedOn(day)).Select(c => c.Name).FirstOrDefault("")
             ),
             PlacingRule.Order => WeekSentences.KeptByOrder.Of(),
+            PlacingRule.UsualDays when week.UsualDays == 1 => WeekSentences.KeptByUsualDay.Of(),
+            PlacingRule.UsualDays => WeekSentences.KeptByUsualDays.Of(week.UsualDays!.Value),
             PlacingRule.MustFirst => WeekSentences.KeptByMust.Of(),
             PlacingRule.RestDay => WeekSentences.KeptByRest.Of(),
             PlacingRule.HeavyApart => WeekSentences.KeptByHeavy.Of(),

@@ -3,7 +3,7 @@ using MorningRound.Core.Students;
 
 namespace MorningRound.Core.Weeks.Placing;
 
-/// <summary>What can keep a session from a day. The first five never give way; the others do, the later ones first.</summary>
+/// <summary>What can keep a session from a day. The first six never give way; the others do, the later ones first.</summary>
 public enum PlacingRule
 {
     /// <summary>A day on which the student cannot.</summary>
@@ -22,6 +22,9 @@ public enum PlacingRule
 
     /// <summary>The stated order.</summary>
     Order,
+
+    /// <summary>No more days of practice than the student usually has in a week.</summary>
+    UsualDays,
 
     /// <summary>Where not everything fits, what must be done before what is extra; and of two days the earlier.</summary>
     MustFirst,
@@ -61,6 +64,12 @@ public sealed record WeekToPlace
     /// The student's competitions.
     /// </summary>
     public IReadOnlyList<Competition> Competitions { get; init; } = [];
+
+    /// <summary>
+    /// The days of practice the student usually has in a week, those that stand included; null where that is not known, which
+    /// leaves every day open.
+    /// </summary>
+    public int? UsualDays { get; init; }
 
     /// <summary>
     /// What is to be placed, each id once. The earlier in the list, the earlier in the week where nothing else decides.

@@ -1058,10 +1058,6 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("double precision")
                         .HasColumnName("done_minutes");
 
-                    b.Property<bool>("EndedByPain")
-                        .HasColumnType("boolean")
-                        .HasColumnName("ended_by_pain");
-
                     b.Property<string>("Excuse")
                         .HasMaxLength(24)
                         .HasColumnType("character varying(24)")
@@ -1082,6 +1078,10 @@ namespace MorningRound.Server.Storage.Migrations
                     b.Property<bool>("IsFinished")
                         .HasColumnType("boolean")
                         .HasColumnName("is_finished");
+
+                    b.Property<bool>("IsStopped")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_stopped");
 
                     b.Property<bool>("IsTrimmed")
                         .HasColumnType("boolean")

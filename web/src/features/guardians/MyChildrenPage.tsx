@@ -142,10 +142,8 @@ function Session({ session, today }: { session: Schemas['ChildSession']; today: 
         <span>{minutes(session.minutes)}</span>
         {session.requirement !== 'must' && <span>{requirements[session.requirement].toLowerCase()}</span>}
         <Box component="span" sx={{ ml: 'auto' }}>
-          {statuses[session.status]}
-          {session.status === 'endedByPain'
-            ? `: ${completion.text}`
-            : session.status === 'partDone' && completion.fraction !== null && ` ${percent(completion.fraction)}`}
+          {session.status === 'stopped' ? completion.text : statuses[session.status]}
+          {session.status === 'partDone' && completion.fraction !== null && ` ${percent(completion.fraction)}`}
         </Box>
       </Box>
       <Typography variant="h2" sx={{ mt: 0.5 }}>

@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../../api/client';
 import { reviewKeys } from '../../api/queryKeys';
-import { dayName, percent } from '../../ui/format';
+import { count, dayName, percent } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { Empty, ErrorNotice, Loading } from '../../ui/states';
 import { scaleOf } from '../../ui/TimePlot';
@@ -63,9 +63,9 @@ export function GoalsPage() {
               {row.goal && <div>{row.goal.text}</div>}
               <Box sx={{ color: 'text.secondary' }}>
                 {row.judgedDrills > 0
-                  ? `${row.betterDrills} of ${row.judgedDrills} drills with enough results get better`
-                  : 'No drill has enough results for a trend'}
-                {row.doneShare !== null && `; ${percent(row.doneShare)} of four weeks done`}
+                  ? `${row.betterDrills} of ${count(row.judgedDrills, 'recent drill')} with a trend improve`
+                  : 'No recent drill has enough results for a trend'}
+                {row.doneShare !== null && ` · ${percent(row.doneShare)} of four weeks done`}
               </Box>
             </Box>
           </Box>

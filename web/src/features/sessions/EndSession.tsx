@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { count } from '../../ui/format';
+import type { Schemas } from '../../api/client';
+import { badWeather, count } from '../../ui/format';
+import { Pick, Picks } from '../../ui/Picks';
 import { StepHeading } from '../../ui/StepHeading';
 import { useSteady } from './useSteady';
 
@@ -9,11 +11,14 @@ import { useSteady } from './useSteady';
 export function EndSession({
   openSegments,
   onEnd,
+  onWeather,
   onBack,
 }: {
   /** Segments that nobody closed; what was done of them counts. */
   openSegments: number;
   onEnd: () => void;
+  /** The weather ends it; no value where nothing is left to do. */
+  onWeather: ((weather: Schemas['BadWeather']) => void) | undefined;
   onBack: (() => void) | undefined;
 }) {
   const isSteady = useSteady();
@@ -33,6 +38,15 @@ export function EndSession({
       >
         End session
       </Button>
+      {onWeather && (
+        <Picks label="Stopped by the weather" columns={3}>
+          {(['thunder', 'rain', 'wind'] as const).map((weather) => (
+            <Pick key={weather} isOn={false} disabled={!isSteady} onPick={() => onWeather(weather)}>
+              {badWeather[weather]}
+            </Pick>
+          ))}
+        </Picks>
+      )}
       {onBack && (
         <Button variant="outlined" onClick={onBack} sx={{ minHeight: 60, borderRadius: 30 }}>
           Back to practice

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import type { Schemas } from '../../api/client';
 import { practiceKeys } from '../../api/queryKeys';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
@@ -91,6 +92,13 @@ function soFar(session: Session, state: LogState, s: Session['card']['strip'][nu
   return isReported ? { fraction: said, isReported } : { fraction: shown };
 }
 
+/** What to do when the weather ended it. */
+const weatherAdvice: Record<Schemas['BadWeather'], string> = {
+  thunder: 'Leave the range now and wait indoors. Follow the range’s own rules. What was left counts for nothing.',
+  rain: 'What was left counts for nothing.',
+  wind: 'What was left counts for nothing.',
+};
+
 interface Props {
   session: Session;
   onServer: OnServer | undefined;
@@ -118,6 +126,8 @@ export function Practice({ session, onServer }: Props) {
       session.pain.scale.some((s) => s.level === p.level && s.endsSession),
   );
   const endsByPain = ending !== undefined || state.unwell !== null;
+  const slip = state.unwell ?? state.weather;
+  const isStopped = endsByPain || state.weather !== null;
   // What falls out for each part was worked out on the server; here it is only looked up.
   const dropped = new Set([
     ...leftOutFor(session, state.followUps),
@@ -186,7 +196,7 @@ export function Practice({ session, onServer }: Props) {
         }}
       />
     );
-  else if (silent !== undefined && state.running && !endsByPain) {
+  else if (silent !== undefined && state.running && !isStopped) {
     const { segmentId, seen, seconds } = state.running;
     const before = Math.round((stateOf(state, segmentId).seconds + seconds) / 60);
     screen = (
@@ -203,20 +213,22 @@ export function Practice({ session, onServer }: Props) {
         }}
       />
     );
-  } else if (isLesson && hasBegun && (isEnding || !current || endsByPain))
+  } else if (isLesson && hasBegun && (isEnding || !current || isStopped))
     screen = (
       <LessonForm
         studentName={session.studentName}
         notes={notes}
         onFinish={(noted) => log.add(noted, { kind: 'finished' })}
-        onBack={isEnding && current && !endsByPain ? () => setIsEnding(false) : undefined}
+        onBack={isEnding && current && !isStopped ? () => setIsEnding(false) : undefined}
       />
     );
-  else if (hasBegun && !endsByPain && !isRating && (isEnding || !current)) {
+  else if (hasBegun && !isStopped && !isRating && (isEnding || !current)) {
     const lastTap = state.undoable;
+    const openSegments = plan.segments.filter((s) => s.kind === 'practice' && isOpen(s.id)).length;
     screen = (
       <EndSession
-        openSegments={plan.segments.filter((s) => s.kind === 'practice' && isOpen(s.id)).length}
+        openSegments={openSegments}
+        onWeather={openSegments > 0 ? (weather) => log.add({ kind: 'weather', weather }) : undefined}
         onEnd={() => {
           if (state.running) log.add({ kind: 'stopped' });
           setIsRating(true);
@@ -234,12 +246,12 @@ export function Practice({ session, onServer }: Props) {
         }
       />
     );
-  } else if (endsByPain || (hasBegun && isRating))
+  } else if (isStopped || (hasBegun && isRating))
     screen = (
       <RatingForm
         purpose={plan.purpose}
         successTest={plan.successTest}
-        advice={endsByPain ? session.pain.advice : undefined}
+        advice={endsByPain ? session.pain.advice : state.weather ? weatherAdvice[state.weather.weather] : undefined}
         hasPain={state.pain.length > 0}
         draft={log.ratingDraft}
         onDraft={log.keepRatingDraft}
@@ -247,12 +259,12 @@ export function Practice({ session, onServer }: Props) {
         onSlip={
           ending
             ? () => log.add({ kind: 'painMended', mends: ending.sequence, level: 0, sharp: false })
-            : state.unwell
-              ? () => log.add({ kind: 'undone', undoes: state.unwell?.sequence ?? 0 })
+            : slip
+              ? () => log.add({ kind: 'undone', undoes: slip.sequence })
               : undefined
         }
         onFinish={(rating) => log.add(rating, { kind: 'finished' })}
-        onBack={endsByPain ? undefined : () => setIsRating(false)}
+        onBack={isStopped ? undefined : () => setIsRating(false)}
       />
     );
   else if (!hasBegun || !current)
@@ -302,7 +314,7 @@ export function Practice({ session, onServer }: Props) {
           {isLesson ? session.studentName : 'My week'}
         </Button>
         <SyncLine log={log} hasBegun={hasBegun} />
-        {hasBegun && !isOver && !endsByPain && (
+        {hasBegun && !isOver && !isStopped && (
           <Button
             variant="outlined"
             color="error"
@@ -315,21 +327,21 @@ export function Practice({ session, onServer }: Props) {
       </Box>
       <SyncProblem log={log} isOver={isOver} />
       <SyncNews log={log} />
-      <Box sx={hasBegun && !isOver && current && !endsByPain ? hiddenOnItsSide : {}}>
+      <Box sx={hasBegun && !isOver && current && !isStopped ? hiddenOnItsSide : {}}>
         <SessionStrip segments={strip} label="This session" />
       </Box>
-      {hasBegun && !isOver && current && !endsByPain && (
+      {hasBegun && !isOver && current && !isStopped && (
         <Typography data-testid="purpose" sx={{ mt: 0.75, fontSize: 15, ...hiddenOnLow }}>
           {plan.purpose}
         </Typography>
       )}
-      {leftOut.length > 0 && !endsByPain && !isOver && (
+      {leftOut.length > 0 && !isStopped && !isOver && (
         <Typography role="status" sx={{ mt: 1, fontSize: 15 }}>
           Left out, because it loads what hurts: {leftOut.map((s) => s.title).join(', ')}. It counts for nothing.
         </Typography>
       )}
       {screen}
-      {isLesson && hasBegun && !isOver && !isEnding && current && !endsByPain && (
+      {isLesson && hasBegun && !isOver && !isEnding && current && !isStopped && (
         <Field
           label="Notes of this lesson"
           multiline

@@ -14,6 +14,7 @@ import {
   statuses,
   strokesInWords,
   unwellFeelings,
+  badWeather,
 } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
 import { PhaseSign } from '../../ui/phases';
@@ -204,6 +205,7 @@ function Log({ log, hand }: { log: Schemas['LogView']; hand: Schemas['Hand'] }) 
           Felt {unwellFeelings[log.unwell].toLowerCase()}
         </Box>
       )}
+      {log.weather && <Box sx={{ mt: 1 }}>{badWeather[log.weather]} ended this session.</Box>}
       {log.mendedPain.map(({ first, now }) => (
         <Box key={first.sequence} sx={{ mt: 0.5, color: 'text.secondary' }}>
           First told as {painInWords(first, hand)}; {now ? 'put right since' : 'taken back since: nothing hurt'}

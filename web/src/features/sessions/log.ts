@@ -30,6 +30,8 @@ export interface LogState {
   /** How pain of earlier sessions is. */
   followUps: EntryOf<'painFollowedUp'>[];
   unwell: EntryOf<'unwell'> | null;
+  /** The weather that ended it. */
+  weather: EntryOf<'weather'> | null;
   rating: EntryOf<'rated'> | null;
   isFinished: boolean;
   /** How the student came; no value where nothing was said. */
@@ -63,6 +65,7 @@ export function walk(entries: readonly Entry[]): LogState {
     reports: [],
     followUps: [],
     unwell: null,
+    weather: null,
     rating: null,
     isFinished: false,
     ready: null,
@@ -142,6 +145,10 @@ export function walk(entries: readonly Entry[]): LogState {
       case 'unwell':
         stop();
         state.unwell ??= entry;
+        break;
+      case 'weather':
+        stop();
+        state.weather ??= entry;
         break;
       case 'tagsMended':
         state.inputs[entry.segmentId] = withTags(state.inputs[entry.segmentId] ?? [], entry.attempt, entry.tags);

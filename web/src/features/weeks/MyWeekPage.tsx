@@ -228,7 +228,7 @@ function SessionItem({ session, today, here, days }: ItemProps) {
         <Box component="span" sx={{ ml: 'auto' }}>
           {isOverHere
             ? 'done here, not sent yet'
-            : session.status === 'endedByPain'
+            : session.status === 'stopped'
               ? session.completion.text
               : session.excuse
                 ? `excused: ${excuses[session.excuse].toLowerCase()}`

@@ -156,7 +156,7 @@ function stateInWords(card: Card): string {
     .filter((word) => word !== false)
     .map((word) => `, ${word}`)
     .join('');
-  if (card.status === 'endedByPain') return `${extra}${card.completion.text}${changed}`;
+  if (card.status === 'stopped') return `${extra}${card.completion.text}${changed}`;
   if (card.excuse) return `${extra}excused: ${excuses[card.excuse].toLowerCase()}`;
   if (card.hasLog && card.completion.fraction !== null)
     return `${extra}${statuses[card.status]}, ${percent(card.completion.fraction)}, ${card.completion.text}${changed}`;
