@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { isClean } from './clean';
+import { answersOffered, answersStandAboveTheBar } from './lowScreens';
 import { Middleman } from './middleman';
 import { addStudent, comeIn, isKeptOn, join, onPhone, test } from './people';
 
@@ -18,7 +19,7 @@ async function studentWithHoles(
   coach: Page,
   phone: Page,
   name: string,
-  play: { holes: object[]; way?: string },
+  play: { holes: object[]; way?: string; courseId?: string; course?: string; tee?: string | undefined },
   range = 'River range',
 ) {
   await comeIn(coach, 'coach');
@@ -88,11 +89,12 @@ async function shot(phone: Page, club: string, where: string, number?: number | 
 }
 
 /** Plays what is offered first, to the green where it can be reached and to the fairway otherwise, until nothing is asked. */
-async function playOn(phone: Page) {
+async function playOn(phone: Page, look?: (asked: string) => Promise<void>) {
   const words = () => flow(phone).innerText();
   for (let asked = 0; asked < 300; asked++) {
     const before = await words();
     if (before.includes('That is the whole of it.')) return;
+    await look?.(before);
     const enter = flow(phone).getByRole('button', { name: 'Enter' });
     const club = flow(phone).locator('button[data-value]').first();
     const putts = flow(phone).getByRole('button', { name: '2', exact: true });
@@ -108,6 +110,31 @@ async function playOn(phone: Page) {
 }
 
 const quick = (par: number, left: number) => ({ kind: 'quick', par, usuallyLeft: yards(left) });
+
+test('on a low phone and on one on its side the clubs of every hole stand above the bar', async ({
+  page: coach,
+  browser,
+}) => {
+  const phone = await onPhone(browser);
+  await comeIn(coach, 'coach');
+  const [island] = (await (await coach.request.get('/api/courses')).json()) as {
+    id: string;
+    course: { name: string; tees: string[]; holes: object[] };
+  }[];
+  if (!island) throw new Error('The demo has a course.');
+  const { id: courseId, course } = island;
+  const holes = course.holes.map((hole, i) => ({ kind: 'drawn', number: i + 1, hole }));
+  const play = { courseId, course: course.name, tee: course.tees[0], holes };
+  await studentWithHoles(coach, phone, 'Nora Tiefschirm', play);
+  const looked = new Set<string>();
+  await playOn(phone, async (asked) => {
+    const offered = await answersOffered(phone);
+    if (looked.has(offered)) return;
+    looked.add(offered);
+    await answersStandAboveTheBar(phone, `${asked.split('\n')[0]}: ${offered}`);
+  });
+  expect(looked.size).toBeGreaterThan(10);
+});
 
 test('three quick holes without a signal, reloaded in the middle and undone over a hole’s end: the coach sees that card', async ({
   page: coach,

@@ -35,6 +35,32 @@ test('pain that is sharp ends the session, says why, and the coach sees it first
   await expect(coach.getByRole('button', { name: 'Pernille Hurtig: trail knee, 1 of 10, sharp' })).toBeVisible();
 });
 
+test('thunder ends the session from its own screen, and nothing is said of pain', async ({ page: coach, browser }) => {
+  await comeIn(coach, 'coach');
+  const link = await addStudent(coach, 'Gitte Gewitter');
+  await setAndPublish(coach, /Line first/);
+  const student = await onPhone(browser);
+  await join(student, link, 'gitte@phone.example');
+  await student.getByRole('link', { name: 'Practise' }).click();
+  await student.getByRole('button', { name: 'Begin' }).click();
+  await closePart(student);
+  await student.getByRole('button', { name: 'End session' }).click();
+  await student.getByRole('group', { name: 'Stopped by the weather' }).getByRole('button', { name: 'Thunder' }).click();
+  await expect(student.getByRole('alert')).toContainText('Leave the range now and wait indoors.');
+  // A slip of the thumb: the session goes on where it stood.
+  await student.getByRole('button', { name: 'That was a slip of the thumb' }).click();
+  await student.getByRole('group', { name: 'Stopped by the weather' }).getByRole('button', { name: 'Thunder' }).click();
+  await student.getByRole('button', { name: 'Finish' }).click();
+  await expect(student.getByText('Your coach can see it now.')).toBeVisible();
+
+  // Five minutes of loosening up, by the student's word, of 59.
+  await toStudent(coach);
+  await coach.getByRole('region', { name: 'Last sessions' }).getByRole('link').first().click();
+  await expect(coach.getByText(/^Stopped for thunder after 5 of \d+ min$/).first()).toBeVisible();
+  await expect(coach.getByText('Thunder ended this session.')).toBeVisible();
+  await expect(coach.getByText(/Pain/)).toHaveCount(0);
+});
+
 test('what loads a part that hurts a little falls out, and counts for nothing', async ({ page: coach, browser }) => {
   await comeIn(coach, 'coach');
   const link = await addStudent(coach, 'Ewald Schonung');

@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
+import { answersOffered, answersStandAboveTheBar } from './lowScreens';
 import { addStudent, comeIn, join, onPhone, test, closePart, endSession } from './people';
 
 /** Drills of the shelf that are soon played to their end. For other ways to score the first drill that has it is played. */
@@ -109,7 +110,13 @@ test('every way to score is assigned, played to its end on a phone, scored, and 
     await expect(phone.getByRole('heading', { level: 1, name }), name).toBeVisible();
     let step = 0;
     let count = 0;
+    const looked = new Set<string>();
     for (; step < mostSteps; step++) {
+      const question = await answersOffered(phone);
+      if (question !== '' && !looked.has(question)) {
+        looked.add(question);
+        await answersStandAboveTheBar(phone, `${name}: ${question}`);
+      }
       const asked = await answer(phone);
       if (asked === 'over') break;
       if (asked === 'tapped') count++;

@@ -41,7 +41,9 @@ public record CompletionFigures
     /// <summary>Whether every segment that counts was done whole.</summary>
     public required bool IsWhole { get; init; }
 
-    /// <summary>Whether pain, feeling unwell or the weather ended it while something was left to do. It has no percentage then.</summary>
+    /// <summary>
+    /// Whether pain, feeling unwell or the weather ended it while something was left to do. It has no percentage then.
+    /// </summary>
     public bool IsStopped { get; init; }
 
     /// <summary>0 to 1; null when nothing is left that counts, and where the session was stopped.</summary>

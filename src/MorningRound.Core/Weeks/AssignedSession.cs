@@ -48,7 +48,7 @@ public enum SessionStatus
     /// <summary>Some of it was done.</summary>
     PartDone,
 
-    /// <summary>Pain, feeling unwell or the weather ended it before all of it was done. What was left counts for nothing.</summary>
+    /// <summary>Pain, feeling unwell or the weather ended it before its end. What was left counts for nothing.</summary>
     Stopped,
 
     /// <summary>It was trimmed beforehand, and what was left of it was done: not a failure.</summary>

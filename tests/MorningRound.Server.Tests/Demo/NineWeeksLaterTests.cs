@@ -31,8 +31,8 @@ public sealed class OldDemo : IAsyncLifetime
 }
 
 /// <summary>
-/// The demo, left alone for nine weeks. Nobody practised, and nothing was written: whatever a screen says of a day was kept before
-/// and has to be read against the new one.
+/// The demo, left alone for nine weeks. Nobody practised, and nothing was written: whatever a screen says of a day was kept
+/// before and has to be read against the new one.
 /// </summary>
 public sealed class NineWeeksLaterTests(OldDemo demo) : IClassFixture<OldDemo>
 {

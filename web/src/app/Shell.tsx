@@ -82,7 +82,16 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
       <Box
         component="main"
         id="content"
-        sx={{ flex: 1, width: '100%', maxWidth: isCoach ? 1360 : 620, mx: 'auto', px: { xs: 2, sm: 3 }, pb: 6 }}
+        sx={{
+          flex: 1,
+          width: '100%',
+          maxWidth: isCoach ? 1360 : 620,
+          mx: 'auto',
+          px: { xs: 2, sm: 3 },
+          pb: 6,
+          // A phone on its side uses its whole width.
+          ...(!isCoach && { '@media (max-height: 480px)': { maxWidth: 900 } }),
+        }}
       >
         <PersonContext value={person}>
           {person.role === 'guardian' && !guardiansPages.includes(pathname) ? (

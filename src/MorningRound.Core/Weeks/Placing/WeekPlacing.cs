@@ -6,10 +6,10 @@ using MorningRound.Core.Wording;
 namespace MorningRound.Core.Weeks.Placing;
 
 /// <summary>
-/// Puts the sessions of a week on its days, and on no more days than are usual. First as many as can be, must before extra; then a day of rest, heavy days apart, a
-/// drill not on the same or the next day again, little before a competition; then as early as can be, and of what cannot all be
-/// placed the longer ones. Up to seven sessions are
-/// placed together, in the best way there is; more are placed seven at a time.
+/// Puts the sessions of a week on its days, and on no more days than are usual. First as many as can be, must before extra; then
+/// a day of rest, heavy days apart, a drill not on the same or the next day again, little before a competition; then as early as
+/// can be, and of what cannot all be placed the longer ones. Up to seven sessions are placed together, in the best way there is;
+/// more are placed seven at a time.
 /// </summary>
 public static class WeekPlacing
 {

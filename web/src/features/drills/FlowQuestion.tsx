@@ -7,7 +7,17 @@ import { Field } from '../../ui/Field';
 import type { FlowState, Offer } from './flow';
 import { Pacer } from './Pacer';
 
-const big = { minHeight: 64, fontSize: 19, borderRadius: 32 };
+/** On its side a phone is low: answers stand three side by side and are less high. */
+const side = '@media (max-height: 480px)';
+/** A low phone held upright. */
+const low = '@media (max-height: 660px)';
+const big = { minHeight: 64, fontSize: 19, borderRadius: 32, [side]: { minHeight: 52, fontSize: 17 } } as const;
+const choices = {
+  display: 'grid',
+  gridTemplateColumns: 'repeat(2, 1fr)',
+  gap: 1,
+  [side]: { gridTemplateColumns: 'repeat(3, 1fr)' },
+} as const;
 
 /** What was answered, before it has its attempt and tags. */
 export type NewAnswer =
@@ -34,7 +44,7 @@ export function Ask({ ask, goesOn, offers = [], proposed, onAnswer }: AskProps) 
       return ask.offersAt ? (
         <Offered options={ask.options} offers={offers} onAnswer={onAnswer} />
       ) : (
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', gap: 1 }}>
+        <Box sx={{ ...choices, ...(ask.options.length < 5 && { [side]: { gridTemplateColumns: 'repeat(2, 1fr)' } }) }}>
           {ask.options.map((option, i) => (
             <Button
               key={option.value}
@@ -98,7 +108,7 @@ function Dial({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: number) =>
           key={tenths}
           variant="outlined"
           onClick={() => onAnswer(tenths)}
-          sx={{ minWidth: 0, minHeight: 56, fontSize: 20 }}
+          sx={{ minWidth: 0, minHeight: 56, fontSize: 20, [side]: { minHeight: 52 } }}
         >
           {tenths / 10}
         </Button>
@@ -107,9 +117,18 @@ function Dial({ ask, onAnswer }: { ask: AskNumber; onAnswer: (tenths: number) =>
   );
 }
 
+/** How many columns keep so many answers in two rows at most. */
+const inTwoRows = (answers: number) => (answers > 5 ? Math.ceil(answers / 2) : answers);
+
+/** What is said of every offer alike, and so is said once. */
+const saidOfAll = ([first, ...others]: Offer[]) =>
+  others.length === 0
+    ? []
+    : (first?.notes.slice(1) ?? []).filter((note) => others.every((o) => o.notes.includes(note)));
+
 /**
- * What is offered, each with why it is, in the order of sense; every other answer a press away. Answers that say nothing for
- * themselves stand side by side.
+ * What is offered, each with what it comes to, in the order of sense; the reasons and every other answer are a press away. Answers
+ * that say nothing for themselves stand side by side.
  */
 function Offered({
   options,
@@ -121,40 +140,78 @@ function Offered({
   onAnswer: (answer: NewAnswer) => void;
 }) {
   const [showsAll, setShowsAll] = useState(offers.length === 0);
-  const haveNotes = offers.some((o) => o.note !== '');
+  const [showsWhy, setShowsWhy] = useState(false);
+  const haveNotes = offers.some((o) => o.notes.length > 0);
+  const ofAll = saidOfAll(offers);
+  const ownOf = ({ notes }: Offer) => notes.filter((note) => !ofAll.includes(note));
+  const isAlone = offers.length === 1;
   const others = options.filter((o) => !offers.some((offer) => offer.value === o.value));
   const choose = (value: string) => onAnswer({ kind: 'choice', value });
+  const more = !showsAll && others.length > 0 && (
+    <Button aria-expanded={false} onClick={() => setShowsAll(true)} sx={{ minHeight: 48 }}>
+      Something else
+    </Button>
+  );
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
-      <Box sx={{ display: 'grid', gridTemplateColumns: haveNotes ? '1fr' : 'repeat(2, 1fr)', gap: 1 }}>
-        {offers.map(({ value, note }, i) => (
+      {ofAll.length > 0 && (
+        <Box sx={{ fontSize: 15, ...(!showsWhy && { [low]: { display: 'none' } }) }}>{ofAll.join(' ')}</Box>
+      )}
+      <Box
+        sx={{
+          ...choices,
+          ...(haveNotes && { gridTemplateColumns: '1fr' }),
+          [side]: { gridTemplateColumns: `repeat(${haveNotes ? offers.length : inTwoRows(offers.length + 1)}, 1fr)` },
+        }}
+      >
+        {offers.map((offer, i) => (
           <Button
-            key={value}
-            data-value={value}
+            key={offer.value}
+            data-value={offer.value}
             variant={i === 0 ? 'contained' : 'outlined'}
-            onClick={() => choose(value)}
+            onClick={() => choose(offer.value)}
             sx={{
               ...big,
               borderRadius: 3,
-              ...(note && { display: 'block', textAlign: 'left', lineHeight: 1.25, py: 1 }),
+              lineHeight: 1.15,
+              [low]: { minHeight: 52, fontSize: 17 },
+              [side]: { minHeight: 52, fontSize: 15, px: 0.5 },
+              // The club and what it comes to stand side by side.
+              ...(haveNotes && {
+                display: 'grid',
+                gridTemplateColumns: 'minmax(64px, auto) 1fr',
+                alignItems: 'center',
+                columnGap: 1.5,
+                textAlign: 'left',
+                lineHeight: 1.2,
+                py: 0.5,
+                px: 1.5,
+                [side]: { minHeight: 52, fontSize: 17, gridTemplateColumns: '1fr', px: 1 },
+              }),
             }}
           >
-            {options.find((o) => o.value === value)?.label}
-            {note && (
-              <Box component="span" sx={{ display: 'block', fontSize: 15, fontWeight: 400, mt: 0.25 }}>
-                {note}
+            {options.find((o) => o.value === offer.value)?.label}
+            {offer.notes.length > 0 && (
+              <Box component="span" sx={{ fontSize: 14, fontWeight: 400 }}>
+                {(showsWhy || isAlone ? ownOf(offer) : ownOf(offer).slice(0, 1)).join(' ')}
               </Box>
             )}
           </Button>
         ))}
+        {!haveNotes && more}
       </Box>
-      {!showsAll && others.length > 0 && (
-        <Button aria-expanded={false} onClick={() => setShowsAll(true)} sx={{ minHeight: 56 }}>
-          Something else
-        </Button>
+      {haveNotes && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+          {!isAlone && offers.some((o) => o.notes.length > 1) && (
+            <Button aria-expanded={showsWhy} onClick={() => setShowsWhy(!showsWhy)} sx={{ minHeight: 48 }}>
+              {showsWhy ? 'Hide reasons' : 'Why?'}
+            </Button>
+          )}
+          {more}
+        </Box>
       )}
       {showsAll && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', gap: 1 }}>
+        <Box sx={choices}>
           {others.map((option) => (
             <Button
               key={option.value}
@@ -219,7 +276,7 @@ function NumberEntry({
                 variant={isOn ? 'contained' : 'outlined'}
                 aria-pressed={isOn}
                 onClick={() => setText((t) => (side < 0 ? `-${t.replace('-', '')}` : t.replace('-', '')))}
-                sx={{ minHeight: 56, borderRadius: 2, gap: 1 }}
+                sx={{ minHeight: 56, borderRadius: 2, gap: 1, [side]: { minHeight: 48 } }}
               >
                 <SidePicture isNegative={side < 0} isUpright={ask.sides?.negative !== 'left'} />
                 {side < 0 ? ask.sides?.negative : ask.sides?.positive}
@@ -294,7 +351,7 @@ function Nudges({ nudges, onNudge }: { nudges: number[]; onNudge: (tenths: numbe
 function Words({ longest, onDone }: { longest: number; onDone: (text: string) => void }) {
   const [text, setText] = useState('');
   return (
-    <Box sx={{ display: 'grid', gap: 1 }}>
+    <Box sx={{ display: 'grid', gap: 1, [side]: { gridTemplateColumns: '1fr auto', alignItems: 'end' } }}>
       <Field
         label="In your words"
         multiline

@@ -46,17 +46,36 @@ const lowPicture = {
   '@media (max-height: 480px)': { '& svg': { maxHeight: 'calc(100dvh - 150px)' } },
 } as const;
 
-/** A phone on its side has the picture at the left and the question at the right. */
+const side = '@media (max-height: 480px) and (orientation: landscape)';
+
+/** A hole's picture leaves room for the clubs, too. */
+const lowHole = {
+  ...lowPicture,
+  '@media (max-width: 619px)': { '& svg': { maxHeight: 'max(100px, calc(100dvh - 540px))' } },
+} as const;
+
+/** A phone on its side has the picture at the left and everything else at the right. */
 const onItsSide = {
-  '@media (max-height: 480px) and (orientation: landscape)': {
-    display: 'grid',
-    gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)',
-    columnGap: 2,
-    alignContent: 'start',
-    '& > *': { gridColumn: 2 },
-    '& > [data-picture]': { gridColumn: 1, gridRow: '1 / span 8' },
-    '&:not(:has(> [data-picture])) > *': { gridColumn: '1 / -1' },
+  [side]: {
+    position: 'relative',
+    '&:has(> [data-picture])': { pl: 'calc(40% + 12px)', minHeight: 'calc(100dvh - 150px)' },
+    '& > [data-picture]': { position: 'absolute', left: 0, top: 0, width: '40%' },
   },
+} as const;
+
+/**
+ * What is asked, and the answers: on a phone they stand above the bar with the way on, whatever the picture takes. The bar is 76
+ * high, and 64 on its side.
+ */
+const asked = {
+  '@media (max-width: 619px), (max-height: 480px)': {
+    position: 'sticky',
+    bottom: 77,
+    zIndex: 1,
+    bgcolor: 'background.paper',
+    pb: 0.75,
+  },
+  [side]: { bottom: 65 },
 } as const;
 
 /** Walks any drill: asks what the flow asks, draws where it stands, shows what it counts. */
@@ -91,13 +110,34 @@ export function FlowRun(props: Props) {
         <Box
           key={line}
           sx={
-            standsFirst && i === 0 && lines.length > 1 ? { fontSize: 18, fontWeight: 650, color: 'text.primary' } : {}
+            standsFirst && i === 0 && lines.length > 1
+              ? { fontSize: 18, fontWeight: 650, color: 'text.primary' }
+              : standsFirst
+                ? { '@media (max-height: 660px)': { display: 'none' } }
+                : {}
           }
         >
           {line}
         </Box>
       ))}
     </Box>
+  );
+  const offers = offersOf(flow, walk);
+  const isLaidOut = standsFirst && offers.some((o) => o.notes.length > 0);
+  const prompt = walk.state && (
+    <Typography
+      component="p"
+      aria-live="polite"
+      sx={{
+        fontSize: standsFirst ? 16 : walk.said ? 17 : 20,
+        fontWeight: 620,
+        pt: 1,
+        mb: standsFirst ? 1 : 1.5,
+        [side]: { fontSize: 16, pt: 0.5, mb: 0.5 },
+      }}
+    >
+      {promptOf(walk)}
+    </Typography>
   );
   // Every question of a hole begins at its top, however far down the last answer stood.
   const top = useRef<HTMLDivElement>(null);
@@ -108,7 +148,7 @@ export function FlowRun(props: Props) {
     <Box data-testid="flow" ref={top} sx={{ scrollMarginTop: 72, ...onItsSide }}>
       {standsFirst && !hidesCounts && counts}
       {(!hidesCounts || guides.includes(protocol.kind)) && (
-        <Box data-picture sx={lowPicture}>
+        <Box data-picture sx={standsFirst ? lowHole : lowPicture}>
           <DrillPicture {...{ protocol, flow, walk, inputs, calls, isLeftHanded }} onAnswer={give} />
         </Box>
       )}
@@ -124,22 +164,20 @@ export function FlowRun(props: Props) {
       )}
       {walk.state ? (
         <>
-          <Typography
-            component="p"
-            aria-live="polite"
-            sx={{ fontSize: standsFirst ? 16 : walk.said ? 17 : 20, fontWeight: 620, mt: 1, mb: standsFirst ? 1 : 1.5 }}
-          >
-            {promptOf(walk)}
-          </Typography>
-          <Ask
-            // What was typed belongs to one question; buttons stay, so that the next tap finds them without delay.
-            key={walk.state.question.kind === 'choice' ? walk.state.at?.step : walk.taken}
-            ask={walk.state.question}
-            offers={offersOf(flow, walk)}
-            proposed={proposedOf(walk)}
-            goesOn={['timer', 'text'].includes(inputs.at(-1)?.kind ?? '')}
-            onAnswer={give}
-          />
+          {/* How a hole is laid out is long, and drawn: it may be scrolled to while a club is chosen. */}
+          {isLaidOut && prompt}
+          <Box data-testid="answers" sx={asked}>
+            {!isLaidOut && prompt}
+            <Ask
+              // What was typed belongs to one question; buttons stay, so that the next tap finds them without delay.
+              key={walk.state.question.kind === 'choice' ? walk.state.at?.step : walk.taken}
+              ask={walk.state.question}
+              offers={offers}
+              proposed={proposedOf(walk)}
+              goesOn={['timer', 'text'].includes(inputs.at(-1)?.kind ?? '')}
+              onAnswer={give}
+            />
+          </Box>
         </>
       ) : (
         <Typography component="p" sx={{ fontSize: walk.said ? 17 : 20, fontWeight: 620, mt: 1 }}>

@@ -26,7 +26,7 @@ const line = (flow: Flow, inputs: DrillInput[]) => {
   const walk = walkThrough(flow, inputs);
   const { state, attempts, isComplete, misfitAt } = walk;
   const where = `${state?.name ?? '-'} ${attempts} ${isComplete ? 'complete' : 'open'} ${misfitAt ?? 'fits'}`;
-  const offers = offersOf(flow, walk).map((o) => `${o.value}: ${o.note}`);
+  const offers = offersOf(flow, walk).map((o) => `${o.value}: ${o.notes.join(' ')}`);
   return [
     where,
     promptOf(walk),

@@ -171,7 +171,8 @@ export const filled = (text: Schemas['FlowText'], walk: Walk): string =>
 /** An answer that is offered before the others, and what is said of it. */
 export interface Offer {
   value: string;
-  note: string;
+  /** Whole sentences; the first says the most. */
+  notes: string[];
 }
 
 /** What is offered first of the answers a state takes; empty where nothing is. */
@@ -181,10 +182,10 @@ export function offersOf(flow: Flow, walk: Walk): Offer[] {
   const list = flow.offers?.[walk.registers[ask.offersAt] ?? -1] ?? [];
   return list.map((offer) => ({
     value: offer.value,
-    note: (offer.notes ?? [])
+    notes: (offer.notes ?? [])
       .map((n) => flow.notes?.[n])
       .map((note) => (note ? filled(note, walk) : ''))
-      .join(' '),
+      .filter((note) => note !== ''),
   }));
 }
 

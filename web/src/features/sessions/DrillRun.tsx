@@ -29,7 +29,15 @@ export function DrillRun({
   const isWarmUp = segment.kind === 'practice' && segment.phase === 'warmUp';
   return (
     <Box
-      sx={{ mt: 1, p: 1.25, bgcolor: 'background.paper', borderRadius: 2, border: '1px solid', borderColor: 'line' }}
+      sx={{
+        mt: 1,
+        p: 1.25,
+        bgcolor: 'background.paper',
+        borderRadius: 2,
+        border: '1px solid',
+        borderColor: 'line',
+        '@media (max-height: 480px)': { mt: 0.5, p: 0.75 },
+      }}
     >
       {drill.goal && !isWarmUp && <Box sx={{ fontWeight: 620 }}>Goal: {drill.goal}</Box>}
       {drill.modifiers && <Box>{drill.modifiers}</Box>}

@@ -9,7 +9,7 @@ import { Link, useLocation } from 'react-router';
 import { usePerson } from '../../app/signIn';
 import { Field } from '../../ui/Field';
 import { SessionStrip } from '../../ui/SessionStrip';
-import { hiddenOnItsSide, hiddenOnLow } from './lowScreens';
+import { hiddenForHoles, hiddenOnLow } from './lowScreens';
 import { Loading } from '../../ui/states';
 import { planFrom, type Plan, type Segment } from '../plans/benchState';
 import { After } from './After';
@@ -155,6 +155,8 @@ export function Practice({ session, onServer }: Props) {
       { kind: 'entered', segmentId: trim?.kept.find((k) => isOpen(k.segmentId))?.segmentId ?? current.id },
     );
   };
+  const isPlayingHoles = session.drills.some((d) => d.segmentId === current?.id && d.protocol.kind === 'playedHoles');
+  const givesWay = isPlayingHoles ? hiddenForHoles : hiddenOnLow;
   const isKept = (id: string) => plan.segments.some((s) => s.id === id);
   const strip = session.card.strip
     .filter((s) => isKept(s.id ?? ''))
@@ -304,6 +306,7 @@ export function Practice({ session, onServer }: Props) {
           alignItems: 'center',
           gap: 1,
           minHeight: 60,
+          '@media (max-height: 480px)': { minHeight: 50, '& > a, & > button': { minHeight: 48 } },
           position: 'sticky',
           top: 0,
           zIndex: 5,
@@ -327,11 +330,11 @@ export function Practice({ session, onServer }: Props) {
       </Box>
       <SyncProblem log={log} isOver={isOver} />
       <SyncNews log={log} />
-      <Box sx={hasBegun && !isOver && current && !isStopped ? hiddenOnItsSide : {}}>
+      <Box sx={hasBegun && !isOver && current && !isStopped ? givesWay : {}}>
         <SessionStrip segments={strip} label="This session" />
       </Box>
       {hasBegun && !isOver && current && !isStopped && (
-        <Typography data-testid="purpose" sx={{ mt: 0.75, fontSize: 15, ...hiddenOnLow }}>
+        <Typography data-testid="purpose" sx={{ mt: 0.75, fontSize: 15, ...givesWay }}>
           {plan.purpose}
         </Typography>
       )}

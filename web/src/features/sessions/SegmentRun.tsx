@@ -18,7 +18,7 @@ import { hiddenAt } from './hiding';
 import { ballsOf, secondsOf, stateOf, type LogState, type NewEntry } from './log';
 import type { Session } from './queries';
 import { useSteady } from './useSteady';
-import { hiddenOnLow, nameBesideClock } from './lowScreens';
+import { hiddenOnLow, nameBesideClock, oneLineForHoles, oneLineOnItsSide } from './lowScreens';
 
 interface Props {
   session: Session;
@@ -97,7 +97,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
   };
 
   return (
-    <Box sx={nameBesideClock}>
+    <Box sx={[nameBesideClock, isHoles && oneLineForHoles]}>
       <Box data-name sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
         {segment.kind === 'practice' && <PhaseSign phase={segment.phase} named />}
         <StepHeading sx={{ fontSize: '1.4rem' }}>{segment.title}</StepHeading>
@@ -112,7 +112,9 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
         )}
       </Box>
       {showsHow && segment.kind === 'practice' && <HowItIsDone session={session} segment={segment} />}
-      {segment.instruction && <Typography sx={{ mt: 0.5 }}>{segment.instruction}</Typography>}
+      {segment.instruction && (
+        <Typography sx={{ mt: 0.5, ...(!showsHow && oneLineOnItsSide) }}>{segment.instruction}</Typography>
+      )}
       {cue && (
         <Typography sx={{ mt: 0.5, ...hiddenOnLow }}>
           <b>Think of:</b> {cue}
@@ -129,7 +131,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
           {clock(seconds)}
         </Box>
         <Box sx={{ color: 'text.secondary' }}>
-          of {minutes(segment.minutes)}
+          <span data-planned>of {minutes(segment.minutes)}</span>
           {exitRule && exitRule !== `after ${segment.minutes} min` && (
             <Box sx={{ fontSize: 15, lineHeight: 1.3 }}>over {exitRule}</Box>
           )}
@@ -196,6 +198,7 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
 
       {/* The way on always stands in the same place, so that no tap meant for one thing meets another. */}
       <Box
+        data-testid="way-on"
         sx={{
           position: 'fixed',
           left: 0,
@@ -207,7 +210,15 @@ export function SegmentRun({ session, segment, exitRule, open, log, add, isLesso
           borderColor: 'line',
         }}
       >
-        <Box sx={{ maxWidth: 620, mx: 'auto', px: 2, pb: 'env(safe-area-inset-bottom)' }}>
+        <Box
+          sx={{
+            maxWidth: 620,
+            mx: 'auto',
+            px: 2,
+            pb: 'env(safe-area-inset-bottom)',
+            '@media (max-height: 480px)': { maxWidth: 900 },
+          }}
+        >
           {isAsked && <HowMuch question={session.closing} onAnswer={settle} />}
           <Box
             sx={{
