@@ -127,8 +127,8 @@ const saidOfAll = ([first, ...others]: Offer[]) =>
     : (first?.notes.slice(1) ?? []).filter((note) => others.every((o) => o.notes.includes(note)));
 
 /**
- * What is offered, each with what it comes to, in the order of sense; the reasons and every other answer are a press away. Answers
- * that say nothing for themselves stand side by side.
+ * What is offered, each with what it comes to, in the order of sense; the reasons and every other answer are a press away.
+ * Answers that say nothing for themselves stand side by side.
  */
 function Offered({
   options,
