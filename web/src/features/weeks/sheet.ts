@@ -87,7 +87,7 @@ export function titleOf(sheet: Sheet): string {
 /** What is usual, and how the load stands to it. */
 export function usualInWords({ usualMinutes, loadRatio, minutes: set }: Row): string {
   if (usualMinutes === null) return 'no history yet';
-  return `usual ${Math.round(usualMinutes)}${loadRatio === null || set === 0 ? '' : `, ${loadRatio.toFixed(1)} ×`}`;
+  return `usual ${Math.round(usualMinutes)}${loadRatio === null || set === 0 ? '' : `, load ${loadRatio.toFixed(1)} ×`}`;
 }
 
 /** What is set for a week, beside what is usual. */
