@@ -271,6 +271,10 @@ public class HonestCompletionTests
             At = Nine,
         };
         Assert.False(SessionCompletion.Of(Hour, [Kept([.. before, (14, stopped), (14, undone)])]).IsStopped);
+        // A storm that passed after 26 minutes is no practice: the clock stood since it came.
+        var stood = new ClockStopped { Sequence = 0, At = Nine };
+        var after = Kept([.. before, (14, stopped), (40, undone), (14, stood)]);
+        Assert.Equal((false, 14.0), (after.EndedForCare, after.Spent.TotalMinutes));
         // Pain is named first where both are said.
         Assert.Equal(StopReason.Pain, SessionCompletion.Of(Hour, [Kept([.. before, (14, Pain(6)), (14, stopped)])]).StoppedFor);
     }

@@ -262,9 +262,15 @@ export function Practice({ session, onServer }: Props) {
           ending
             ? () => log.add({ kind: 'painMended', mends: ending.sequence, level: 0, sharp: false })
             : slip
-              ? () => log.add({ kind: 'undone', undoes: slip.sequence })
+              ? () =>
+                  log.add(
+                    { kind: 'undone', undoes: slip.sequence },
+                    // The clock did not run through the storm.
+                    ...(slip.kind === 'weather' ? [{ kind: 'stopped' as const, at: slip.at }] : []),
+                  )
               : undefined
         }
+        {...(!endsByPain && state.weather && { slip: 'Continue session' })}
         onFinish={(rating) => log.add(rating, { kind: 'finished' })}
         onBack={isStopped ? undefined : () => setIsRating(false)}
       />

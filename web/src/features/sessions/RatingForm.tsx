@@ -21,8 +21,9 @@ interface Props {
   /** Whether a rating that was handed in is changed. */
   isMending?: boolean;
   onHurt?: () => void;
-  /** Takes the report back that ended the session: it was a slip of the thumb. */
+  /** Takes back what ended the session, in these words: a slip of the thumb, or a storm that has passed. */
   onSlip?: () => void;
+  slip?: string;
   onFinish: (rating: Rating) => void;
   onBack: (() => void) | undefined;
 }
@@ -42,6 +43,7 @@ const answersOf = ({ kind, focus, quality, confidence, enjoyment, effort, purpos
 /** The student's own judgement. Nothing has to be answered. */
 export function RatingForm(props: Props) {
   const { purpose, successTest, advice, hasPain, isMending, onHurt, onSlip, onFinish, onBack } = props;
+  const { slip = 'That was a slip of the thumb' } = props;
   const [rating, setRating] = useState<Rating>({
     focus: null,
     quality: null,
@@ -70,7 +72,7 @@ export function RatingForm(props: Props) {
           {advice}
           {onSlip && (
             <Button onClick={onSlip} sx={{ minHeight: 56, ml: -1.25 }}>
-              That was a slip of the thumb
+              {slip}
             </Button>
           )}
         </Box>
