@@ -111,6 +111,18 @@ await coach.page.getByTestId('plan-context').waitFor();
 await coach.page.getByTestId('segment-row').getByText('Start it between two').click();
 await coach.shoot('bench');
 
+/** Closes the part under way, and says that all of it was done where that is asked. */
+async function closePart(page) {
+  const part = await page.getByRole('heading', { level: 1 }).innerText();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  const asked = page.getByRole('group', { name: 'How much did you do?' }).getByRole('button', { name: 'All' });
+  await asked.waitFor({ timeout: 1000 }).then(
+    () => asked.click(),
+    () => undefined,
+  );
+  await page.waitForFunction((before) => document.querySelector('h1')?.innerText !== before, part);
+}
+
 const student = await open({ width: 360, height: 740 }, 'student');
 await student.comeIn();
 await student.page.getByRole('heading', { level: 1, name: 'My week' }).waitFor();
@@ -125,8 +137,8 @@ await student.page.getByRole('link', { name: 'My week' }).click();
 await student.page.getByRole('link', { name: 'Practise' }).first().click();
 await student.page.getByRole('button', { name: 'Begin' }).waitFor();
 await student.page.getByRole('button', { name: 'Begin' }).click();
-await student.page.getByRole('button', { name: 'Done, next' }).click();
-await student.page.getByRole('button', { name: 'Done, next' }).click();
+await closePart(student.page);
+await closePart(student.page);
 for (const answer of ['Made', 'Missed', 'Made'])
   await student.page.getByRole('button', { name: answer, exact: true }).click();
 await student.shoot('practice');
@@ -137,6 +149,6 @@ await student.page.getByRole('button', { name: 'Nothing is wrong' }).click();
 await student.page.getByRole('dialog').waitFor({ state: 'detached' });
 // On to the holes, the last thing of the session.
 while ((await student.page.getByText(/^Hole 1, par/).count()) === 0)
-  await student.page.getByRole('button', { name: 'Done, next' }).click();
+  await closePart(student.page);
 await student.shoot('hole', student.page.getByTestId('flow'));
 await browser.close();

@@ -84,10 +84,11 @@ export function titleOf(sheet: Sheet): string {
   return `${name}, ${span}`;
 }
 
-/** What is usual, and how the load stands to it. */
-export function usualInWords({ usualMinutes, loadRatio, minutes: set }: Row): string {
+/** What is usual, and the load where it is above that: a lighter week needs no second number beside its minutes. */
+export function usualInWords({ usualMinutes, loadRatio, load }: Row): string {
   if (usualMinutes === null) return 'no history yet';
-  return `usual ${Math.round(usualMinutes)}${loadRatio === null || set === 0 ? '' : `, load ${loadRatio.toFixed(1)} ×`}`;
+  const isMore = loadRatio !== null && (load === 'busy' || load === 'caution');
+  return `usual ${Math.round(usualMinutes)}${isMore ? `, load ${loadRatio.toFixed(1)} ×` : ''}`;
 }
 
 /** What is set for a week, beside what is usual. */
