@@ -164,8 +164,6 @@ export function FlowRun(props: Props) {
       )}
       {walk.state ? (
         <>
-          {/* How a hole is laid out is long, and drawn: it may be scrolled to while a club is chosen. */}
-          {isLaidOut && prompt}
           <Box data-testid="answers" sx={asked}>
             {!isLaidOut && prompt}
             <Ask
@@ -178,6 +176,8 @@ export function FlowRun(props: Props) {
               onAnswer={give}
             />
           </Box>
+          {/* How a hole is laid out is long, and drawn: it may be scrolled to while a club is chosen. */}
+          {isLaidOut && prompt}
         </>
       ) : (
         <Typography component="p" sx={{ fontSize: walk.said ? 17 : 20, fontWeight: 620, mt: 1 }}>
