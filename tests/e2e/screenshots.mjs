@@ -148,7 +148,6 @@ await student.shoot('pain');
 await student.page.getByRole('button', { name: 'Nothing is wrong' }).click();
 await student.page.getByRole('dialog').waitFor({ state: 'detached' });
 // On to the holes, the last thing of the session.
-while ((await student.page.getByText(/^Hole 1, par/).count()) === 0)
-  await closePart(student.page);
+while ((await student.page.getByText(/^Hole 1, par/).count()) === 0) await closePart(student.page);
 await student.shoot('hole', student.page.getByTestId('flow'));
 await browser.close();
