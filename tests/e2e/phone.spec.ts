@@ -45,11 +45,11 @@ test('thunder ends the session from its own screen, and nothing is said of pain'
   await student.getByRole('button', { name: 'Begin' }).click();
   await closePart(student);
   await student.getByRole('button', { name: 'End session' }).click();
-  await student.getByRole('group', { name: 'Stopped by the weather' }).getByRole('button', { name: 'Thunder' }).click();
+  await student.getByRole('group', { name: 'Stopped by weather' }).getByRole('button', { name: 'Thunder' }).click();
   await expect(student.getByRole('alert')).toContainText('Leave the range now and wait indoors.');
   // The storm has passed: the session goes on where it stood.
   await student.getByRole('button', { name: 'Continue session' }).click();
-  await student.getByRole('group', { name: 'Stopped by the weather' }).getByRole('button', { name: 'Thunder' }).click();
+  await student.getByRole('group', { name: 'Stopped by weather' }).getByRole('button', { name: 'Thunder' }).click();
   await student.getByRole('button', { name: 'Finish' }).click();
   await expect(student.getByText('Your coach can see it now.')).toBeVisible();
 

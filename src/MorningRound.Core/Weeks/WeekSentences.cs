@@ -15,8 +15,8 @@ internal static class WeekSentences
     public static readonly Sentence KeptByTimeTaken = new("week.keptByTimeTaken", "another session has the time");
     public static readonly Sentence KeptByCompetition = new("week.keptByCompetition", "{0} is played");
     public static readonly Sentence KeptByOrder = new("week.keptByOrder", "the stated order");
-    public static readonly Sentence KeptByUsualDay = new("week.keptByUsualDay", "practice is usually on 1 day a week");
-    public static readonly Sentence KeptByUsualDays = new("week.keptByUsualDays", "practice is usually on {0} days a week");
+    public static readonly Sentence KeptByUsualDay = new("week.keptByUsualDay", "usually practises 1 day a week");
+    public static readonly Sentence KeptByUsualDays = new("week.keptByUsualDays", "usually practises {0} days a week");
     public static readonly Sentence KeptByMust = new("week.keptByMust", "what must be done goes first");
     public static readonly Sentence KeptByRest = new("week.keptByRest", "a day of rest stays free");
     public static readonly Sentence KeptByHeavy = new("week.keptByHeavy", "two heavy days would stand side by side");

@@ -392,7 +392,7 @@ public sealed class WeekSheetTests(OneSchool one) : IClassFixture<OneSchool>, IA
         Assert.Equal("2026-05-11", placed[0]!["day"]!.GetValue<string>());
         Assert.Null(placed[1]!["day"]);
         Assert.Equal(
-            "Stays on any day. Not Tuesday: practice is usually on 1 day a week.",
+            "Stays on any day. Not Tuesday: usually practises 1 day a week.",
             placed[1]!["why"]!.GetValue<string>()
         );
     }

@@ -63,7 +63,7 @@ export function GoalsPage() {
               {row.goal && <div>{row.goal.text}</div>}
               <Box sx={{ color: 'text.secondary' }}>
                 {row.judgedDrills > 0
-                  ? `${row.betterDrills} of ${count(row.judgedDrills, 'recent drill')} with a trend improve`
+                  ? `${row.betterDrills} of ${count(row.judgedDrills, 'recent drill')} improving`
                   : 'No recent drill has enough results for a trend'}
                 {row.doneShare !== null && ` · ${percent(row.doneShare)} of four weeks done`}
               </Box>

@@ -39,7 +39,7 @@ export function EndSession({
         End session
       </Button>
       {onWeather && (
-        <Picks label="Stopped by the weather" columns={3}>
+        <Picks label="Stopped by weather" columns={3}>
           {(['thunder', 'rain', 'wind'] as const).map((weather) => (
             <Pick key={weather} isOn={false} disabled={!isSteady} onPick={() => onWeather(weather)}>
               {badWeather[weather]}

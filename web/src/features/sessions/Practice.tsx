@@ -94,9 +94,10 @@ function soFar(session: Session, state: LogState, s: Session['card']['strip'][nu
 
 /** What to do when the weather ended it. */
 const weatherAdvice: Record<Schemas['BadWeather'], string> = {
-  thunder: 'Leave the range now and wait indoors. Follow the range’s own rules. What was left counts for nothing.',
-  rain: 'What was left counts for nothing.',
-  wind: 'What was left counts for nothing.',
+  thunder:
+    'Leave the range now and wait indoors. Follow the range’s own rules. The rest of this session doesn’t count.',
+  rain: 'The rest of this session doesn’t count.',
+  wind: 'The rest of this session doesn’t count.',
 };
 
 interface Props {
