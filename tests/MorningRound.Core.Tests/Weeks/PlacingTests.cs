@@ -196,11 +196,7 @@ public class PlacingTests
         Assert.Equal([0, 1, 2], placed.Select(DayNumber).Where(d => d >= 0));
         Assert.All(placed.Skip(3), p => Assert.Equal([PlacingRule.UsualDays], p.KeptBy));
         Assert.Equal("Stays on any day. Not Thursday: usually practises 3 days a week.", placed[5].Why);
-        Assert.Contains(
-            "usually practises 1 day a week",
-            Place(week with { UsualDays = 1 })[^1].Why,
-            StringComparison.Ordinal
-        );
+        Assert.Contains("usually practises 1 day a week", Place(week with { UsualDays = 1 })[^1].Why, StringComparison.Ordinal);
     }
 
     [Fact]

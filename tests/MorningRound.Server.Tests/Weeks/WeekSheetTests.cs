@@ -391,10 +391,7 @@ public sealed class WeekSheetTests(OneSchool one) : IClassFixture<OneSchool>, IA
         ).Body![0]!["placed"]!.AsArray();
         Assert.Equal("2026-05-11", placed[0]!["day"]!.GetValue<string>());
         Assert.Null(placed[1]!["day"]);
-        Assert.Equal(
-            "Stays on any day. Not Tuesday: usually practises 1 day a week.",
-            placed[1]!["why"]!.GetValue<string>()
-        );
+        Assert.Equal("Stays on any day. Not Tuesday: usually practises 1 day a week.", placed[1]!["why"]!.GetValue<string>());
     }
 
     [Fact]
