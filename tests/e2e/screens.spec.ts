@@ -330,3 +330,56 @@ test('somebody who is not signed in comes back to where they wanted to go', asyn
   await page.getByRole('button', { name: 'Come in as the coach' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Plans' })).toBeVisible();
 });
+
+test('an address that leads nowhere says so, and leads on', async ({ page, browser }) => {
+  const nobody = '00000000-0000-4000-8000-000000000000';
+  await comeIn(page, 'coach');
+  for (const [address, said] of [
+    ['/my-week', 'This page is for students'],
+    ['/no-such-page', 'Page not found'],
+    ['/students/abc', 'Page not found'],
+    ['/students/abc/file', 'Page not found'],
+  ] as const) {
+    await page.goto(address);
+    await title(said)(page);
+    await expect(page.getByRole('link', { name: 'To the tee line' })).toBeVisible();
+  }
+  for (const [address, said] of [
+    [`/students/${nobody}`, 'There is no such student.'],
+    [`/plans/${nobody}`, 'There is no such plan.'],
+  ] as const) {
+    await page.goto(address);
+    await expect(page.getByRole('alert')).toContainText(said);
+    await page.getByRole('link', { name: 'Home', exact: true }).click();
+    await title('Tee line')(page);
+  }
+  const phone = await onPhone(browser);
+  await comeIn(phone, 'student');
+  await phone.goto('/tee-line');
+  await title('This page is for coaches')(phone);
+  await phone.getByRole('link', { name: 'To my week' }).click();
+  await title(/week/i)(phone);
+  const stranger = await onPhone(browser);
+  await stranger.goto('/join/no-such-invitation');
+  await expect(stranger.getByText('There is no such invitation')).toBeVisible();
+  await expect(stranger.getByRole('link', { name: 'Sign in' })).toBeVisible();
+});
+
+test('a date that is half filled, or far off, is marked where it stands', async ({ page }) => {
+  await comeIn(page, 'coach');
+  await page.goto('/tee-line');
+  await page.goto(`${await page.getByRole('link', { name: 'Henrik Solmar' }).getAttribute('href')}/file`);
+  await page.getByRole('button', { name: 'Another competition' }).click();
+  const arrival = page.getByRole('group', { name: 'I get there' }).last();
+  const words = page.locator('.MuiFormHelperText-root', { hasText: 'Enter' });
+  await arrival.getByRole('spinbutton', { name: 'Day' }).click();
+  await expect(words.locator('visible=true')).toHaveCount(0);
+  await page.keyboard.type('05');
+  await page.getByLabel('Name').last().click();
+  await expect(words.locator('visible=true')).toHaveText('Enter the whole date.');
+  await arrival.getByRole('spinbutton', { name: 'Month' }).click();
+  await page.keyboard.type('06');
+  await arrival.getByRole('spinbutton', { name: 'Year' }).click();
+  await page.keyboard.type('1001');
+  await expect(words.locator('visible=true')).toHaveText('Enter 1900 or later.');
+});

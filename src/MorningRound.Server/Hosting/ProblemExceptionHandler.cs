@@ -1,6 +1,8 @@
+using System.ComponentModel;
 using System.Text.Json;
 using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
 using MorningRound.Core.Golf;
 using MorningRound.Core.Plans;
@@ -17,6 +19,9 @@ namespace MorningRound.Server.Hosting;
 internal sealed partial class ProblemExceptionHandler(IProblemDetailsService problems, ILogger<ProblemExceptionHandler> log)
     : IExceptionHandler
 {
+    private const string NotReadable = "This could not be read.";
+    private const string NotWhatBelongsHere = "This is not what belongs here.";
+
     public async ValueTask<bool> TryHandleAsync(HttpContext context, Exception exception, CancellationToken cancellationToken)
     {
         if (exception is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
@@ -64,20 +69,40 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
     }
 
     /// <summary>
-    /// What every problem says: the number of its request, and for an oversized body, which the framework answers itself, what
-    /// was too large.
+    /// What every problem says: the number of its request, and where the framework answers by itself, what was wrong: a body
+    /// too large, or a value of the address that cannot be read.
     /// </summary>
     public static void Complete(ProblemDetailsContext context)
     {
+        var problem = context.ProblemDetails;
         // What a person is shown is what stands in the log.
-        context.ProblemDetails.Extensions["requestId"] = context.HttpContext.TraceIdentifier;
-        if (context.ProblemDetails.Status != StatusCodes.Status413PayloadTooLarge)
-            return;
-        context.ProblemDetails.Extensions["errors"] = new Dictionary<string, string[]>
+        problem.Extensions["requestId"] = context.HttpContext.TraceIdentifier;
+        if (problem.Status == StatusCodes.Status413PayloadTooLarge)
         {
-            ["body"] = [$"At most {RequestLimits.LargestBody:N0} bytes fit into one call."],
-        };
+            problem.Extensions["errors"] = new Dictionary<string, string[]>
+            {
+                ["body"] = [$"At most {RequestLimits.LargestBody:N0} bytes fit into one call."],
+            };
+        }
+        else if (problem.Status == StatusCodes.Status400BadRequest && !problem.Extensions.ContainsKey("errors"))
+        {
+            problem.Title = NotReadable;
+            problem.Extensions["errors"] = UnreadableQuery(context.HttpContext)
+                .ToDictionary(name => name, _ => new[] { NotWhatBelongsHere });
+        }
     }
+
+    /// <summary>
+    /// The values after the question mark that an address knows and cannot read. For those that may be left out the framework
+    /// answers with a bare status, without a name.
+    /// </summary>
+    private static IEnumerable<string> UnreadableQuery(HttpContext context) =>
+        (context.GetEndpoint()?.Metadata.GetOrderedMetadata<IParameterBindingMetadata>() ?? [])
+            .Where(known => known.HasTryParse && context.Request.Query.ContainsKey(known.Name))
+            .Where(known =>
+                !TypeDescriptor.GetConverter(known.ParameterInfo.ParameterType).IsValid(context.Request.Query[known.Name].ToString())
+            )
+            .Select(known => known.Name);
 
     private static (int Status, string Title, IReadOnlyList<FieldError> Errors) Unreadable(Exception exception)
     {
@@ -86,7 +111,7 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
             : (PathIn().Match(exception.Message) is { Success: true } found ? found.Groups[1].Value : null, exception.Message);
         return (
             exception is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status400BadRequest,
-            "This could not be read.",
+            NotReadable,
             [new FieldError(Named(path, message), Explained(message))]
         );
     }
@@ -113,7 +138,7 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
         : message.Contains("is too long", StringComparison.Ordinal)
             ? $"At most {CoreJson.LongestListFromOutside:N0} fit into one list."
         : GapIn().IsMatch(message) ? "The list has an empty place."
-        : "This is not what belongs here.";
+        : NotWhatBelongsHere;
 
     [GeneratedRegex(@"Path: (\S+)")]
     private static partial Regex PathIn();

@@ -45,6 +45,18 @@ public class BadInputTests(OneSchool fixture) : IClassFixture<OneSchool>
         };
 
     [Theory]
+    [InlineData("/api/weeks/2026-W10/sheet?student=abc", "student")]
+    [InlineData("/api/weeks/2026-W10/sheet?everybody=perhaps", "everybody")]
+    [InlineData("/api/weeks/2026-W10/sheet?squad=1&student=00000001-0000-7000-8000-000000000000", "squad")]
+    public async Task A_value_of_the_address_that_cannot_be_read_is_named(string address, string field)
+    {
+        var answer = await _school.Coach.SendAsync(HttpMethod.Get, address, null);
+        Assert.Equal(HttpStatusCode.BadRequest, answer.Status);
+        Assert.Equal([field], answer.Fields);
+        Assert.Equal("This could not be read.", answer.Get<string>("title"));
+    }
+
+    [Theory]
     [MemberData(nameof(Plans))]
     public async Task A_broken_plan_is_refused_and_its_field_named(string body, int status, string field)
     {

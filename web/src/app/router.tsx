@@ -1,4 +1,4 @@
-import { createBrowserRouter, Navigate, useRouteError } from 'react-router';
+import { createBrowserRouter, Navigate, Outlet, useMatches, useRouteError } from 'react-router';
 import { onDemand } from '../ui/onDemand';
 import { ErrorNotice } from '../ui/states';
 import { homes } from './homes';
@@ -49,6 +49,14 @@ function Nowhere() {
   );
 }
 
+const isId = (id: string) => id === 'new' || /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i.test(id);
+
+/** The page of an address, where the ids in it can be ids at all. */
+function Page() {
+  const ids = Object.entries(useMatches().at(-1)?.params ?? {}).filter(([name]) => /id$/i.test(name));
+  return ids.every(([, id]) => isId(id ?? '')) ? <Outlet /> : <Nowhere />;
+}
+
 /** A page of its own file, fetched when it is first needed. */
 const named = async <K extends string>(module: Promise<Record<K, React.ComponentType>>, name: K) => ({
   Component: (await module)[name],
@@ -94,6 +102,7 @@ export const router = createBrowserRouter([
           {
             // What breaks a page leaves what stands around it.
             errorElement: <BrokenPage />,
+            element: <Page />,
             children: [
               { index: true, element: <Home /> },
               { path: '/tee-line', lazy: () => named(import('../features/review/TeeLinePage'), 'TeeLinePage') },

@@ -5,6 +5,7 @@ import dayjs from 'dayjs';
 // Weeks begin on Monday, as they do everywhere else here.
 import 'dayjs/locale/en-gb';
 import { useState } from 'react';
+import { dayName } from './format';
 import { dayOrder, pickerLook } from './pickers';
 
 export interface DayProps {
@@ -23,7 +24,13 @@ const last = dayjs('2099-12-31');
 
 /** A day, in the order in which the person's own language writes it. */
 export default function DayPicker({ label, value, onChange, error, max }: DayProps) {
-  const [isHalf, setHalf] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const words =
+    problem === 'minDate'
+      ? `Enter ${first.year()} or later.`
+      : problem === 'maxDate'
+        ? `Enter ${max ? dayName(max) : last.year()} or earlier.`
+        : 'Enter the whole date.';
   return (
     <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale="en-gb">
       <DatePicker
@@ -35,13 +42,14 @@ export default function DayPicker({ label, value, onChange, error, max }: DayPro
         onChange={(day, { validationError }) => {
           if (validationError !== 'invalidDate') onChange(day ? day.format('YYYY-MM-DD') : '');
         }}
-        onError={(problem) => setHalf(problem === 'invalidDate')}
+        onError={setProblem}
         slotProps={{
           textField: {
             fullWidth: true,
-            sx: pickerLook,
-            ...(isHalf || error !== undefined ? { error: true } : {}),
-            helperText: isHalf ? 'A whole day, please.' : error,
+            // The field alone knows that it was left half filled: it turns red then, and its words are shown.
+            sx: { ...pickerLook, '& .MuiFormHelperText-root:not(.Mui-error)': { display: 'none' } },
+            ...(error !== undefined ? { error: true } : {}),
+            helperText: error ?? words,
           },
         }}
       />

@@ -22,8 +22,9 @@ export function Loading({ what }: { what: string }) {
   );
 }
 
-/** What went wrong, and a way on. */
+/** What went wrong, and a way on: asking again, or home where there is nothing that asking again would find. */
 export function ErrorNotice({ error, onRetry }: { error: Error; onRetry?: () => void }) {
+  const isGone = error instanceof Problem && error.status === 404;
   return (
     <Box role="alert" sx={{ borderLeft: '4px solid', borderColor: 'error.main', pl: 2, py: 1, my: 2, maxWidth: 560 }}>
       <Typography sx={{ fontWeight: 620 }}>{error.message}</Typography>
@@ -33,11 +34,16 @@ export function ErrorNotice({ error, onRetry }: { error: Error; onRetry?: () => 
             {messages.join(' ')}
           </Typography>
         ))}
-      {onRetry && (
-        <Button onClick={onRetry} sx={{ ml: -1.25 }}>
-          Try again
-        </Button>
-      )}
+      {onRetry &&
+        (isGone ? (
+          <Button href="/" sx={{ ml: -1.25 }}>
+            Home
+          </Button>
+        ) : (
+          <Button onClick={onRetry} sx={{ ml: -1.25 }}>
+            Try again
+          </Button>
+        ))}
     </Box>
   );
 }
