@@ -212,6 +212,22 @@ test('a squad is made, filled and shown, and an empty one says what to do', asyn
   await dialog.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'Rainy days (0)' }).click();
   await expect(page.getByText('Nobody is in this squad')).toBeVisible();
+
+  // Deleted, it waits with everything else that was.
+  await page.getByRole('button', { name: 'Squads', exact: true }).click();
+  await dialog.getByRole('button', { name: 'Change Rainy days' }).click();
+  await dialog.getByRole('button', { name: 'Delete squad' }).click();
+  await expect(page.getByTestId('deleted')).toContainText('“Rainy days” deleted.');
+  await expect(page.getByRole('button', { name: 'Rainy days (0)' })).toHaveCount(0);
+  await expect(page.getByRole('rowheader', { name: 'Carla Vintholm' })).toBeVisible();
+  await page.getByRole('button', { name: 'Squads', exact: true }).click();
+  await dialog.getByRole('link', { name: 'Recently deleted' }).click();
+  const row = page.getByRole('listitem').filter({ hasText: 'Rainy days' });
+  await expect(row).toContainText('Squad, deleted');
+  await row.getByRole('button', { name: 'Restore' }).click();
+  await expect(row).toHaveCount(0);
+  await page.goto('/week');
+  await expect(page.getByRole('button', { name: 'Rainy days (0)' })).toBeVisible();
 });
 
 test('a plan is drafted for whoever is selected, and put in', async ({ page }) => {

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Microsoft.EntityFrameworkCore;
 using MorningRound.Core.Plans;
 using MorningRound.Core.Programmes;
@@ -5,11 +6,13 @@ using MorningRound.Server.Accounts;
 using MorningRound.Server.Courses;
 using MorningRound.Server.Drills;
 using MorningRound.Server.Hosting;
+using MorningRound.Server.OnCourse;
 using MorningRound.Server.Places;
 using MorningRound.Server.Plans;
 using MorningRound.Server.Programmes;
 using MorningRound.Server.Sessions;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 using MorningRound.Server.TestDays;
 
 namespace MorningRound.Server.DataRights;
@@ -23,6 +26,8 @@ public enum DeletedKind
     Place,
     Course,
     TestDay,
+    Squad,
+    Round,
 }
 
 /// <summary>Something that was deleted and can be restored.</summary>
@@ -84,6 +89,10 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
             .. await Mine(db.TestDays, caller)
                 .Select(t => new Found(DeletedKind.TestDay, t.Id, t.Name, t.RemovedAt!.Value, t.RemovedBy))
                 .ToListAsync(cancel),
+            .. await Mine(db.Squads, caller)
+                .Select(s => new Found(DeletedKind.Squad, s.Id, s.Name, s.RemovedAt!.Value, s.RemovedBy))
+                .ToListAsync(cancel),
+            .. await RoundsAsync(caller, cancel),
         ];
         var deleters = found.Select(f => f.By).OfType<Guid>().Distinct().ToList();
         var names = await db
@@ -117,6 +126,8 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
             DeletedKind.Drill => RestoreAsync(db.Drills, "drill", caller, id, cancel),
             DeletedKind.Place => RestorePlaceAsync(caller, id, cancel),
             DeletedKind.Course => RestoreAsync(db.Courses, "course", caller, id, cancel),
+            DeletedKind.Squad => RestoreSquadAsync(caller, id, cancel),
+            DeletedKind.Round => RestoreAsync(db.Rounds, "round", caller, id, cancel),
             _ => RestoreAsync(db.TestDays, "test day", caller, id, cancel),
         };
 
@@ -130,6 +141,11 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
         await db.Drills.Where(d => d.RemovedAt < since).ExecuteDeleteAsync(cancel);
         await db.Places.Where(p => p.RemovedAt < since).ExecuteDeleteAsync(cancel);
         await db.Courses.Where(c => c.RemovedAt < since).ExecuteDeleteAsync(cancel);
+        await db.Rounds.Where(r => r.RemovedAt < since).ExecuteDeleteAsync(cancel);
+        await db.Squads.Where(s => s.RemovedAt < since).ExecuteDeleteAsync(cancel);
+        await db
+            .TestDays.Where(t => t.RemovedAt < since && t.Name != "")
+            .ExecuteUpdateAsync(t => t.SetProperty(r => r.Name, "").SetProperty(r => r.Version, r => r.Version + 1), cancel);
         await db
             .Programmes.Where(p => p.RemovedAt < since && !runs.Any(r => r.AcademyId == p.AcademyId && r.ProgrammeId == p.Id))
             .ExecuteDeleteAsync(cancel);
@@ -204,13 +220,43 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
 
     private async Task RestoreProgrammeAsync(Caller caller, Guid id, CancellationToken cancel)
     {
-        var live = await db.Programmes.CountAsync(p => p.AcademyId == caller.AcademyId && p.RemovedAt == null, cancel);
-        if (live >= ProgrammeService.MostProgrammes)
-            throw ApiProblemException.Invalid(
-                "id",
-                $"At most {ProgrammeService.MostProgrammes} programmes fit here. Delete another one first."
-            );
+        await EnsureRoomAsync(db.Programmes, "programmes", ProgrammeService.MostProgrammes, caller, cancel);
         await RestoreAsync(db.Programmes, "programme", caller, id, cancel);
+    }
+
+    private async Task RestoreSquadAsync(Caller caller, Guid id, CancellationToken cancel)
+    {
+        await EnsureRoomAsync(db.Squads, "squads", SquadService.MostSquads, caller, cancel);
+        await RestoreAsync(db.Squads, "squad", caller, id, cancel);
+    }
+
+    private static async Task EnsureRoomAsync<TRow>(
+        IQueryable<TRow> rows,
+        string what,
+        int most,
+        Caller caller,
+        CancellationToken cancel
+    )
+        where TRow : class, IRestorableRow
+    {
+        if (await rows.CountAsync(r => r.AcademyId == caller.AcademyId && r.RemovedAt == null, cancel) >= most)
+            throw ApiProblemException.Invalid("id", $"At most {most} {what} fit here. Delete another one first.");
+    }
+
+    /// <summary>Rounds are called by whose they are and where they were played.</summary>
+    private async Task<IEnumerable<Found>> RoundsAsync(Caller caller, CancellationToken cancel)
+    {
+        var students = db.Students;
+        var rows = await Mine(db.Rounds, caller)
+            .Select(r => new { Round = r, Student = students.First(s => s.AcademyId == r.AcademyId && s.Id == r.StudentId).Name })
+            .ToListAsync(cancel);
+        return rows.Select(r => new Found(
+            DeletedKind.Round,
+            r.Round.Id,
+            $"{r.Student}, {r.Round.Day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}, {r.Round.Document.Course}",
+            r.Round.RemovedAt!.Value,
+            r.Round.RemovedBy
+        ));
     }
 
     private async Task RestoreAsync<TRow>(
@@ -225,8 +271,12 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
     {
         do
         {
+            // A round's id is its student's: where another student has it too, the one that was deleted is meant.
             var row =
-                await rows.SingleOrDefaultAsync(r => r.AcademyId == caller.AcademyId && r.Id == id, cancel)
+                await rows.Where(r => r.AcademyId == caller.AcademyId && r.Id == id)
+                    .OrderBy(r => r.RemovedAt == null)
+                    .ThenByDescending(r => r.RemovedAt)
+                    .FirstOrDefaultAsync(cancel)
                 ?? throw ApiProblemException.NotFound(what);
             if (row.RemovedAt is null)
                 return;
@@ -235,7 +285,7 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
             if (!mayRestore || row.RemovedAt < Since)
                 throw ApiProblemException.NotFound(what);
             change?.Invoke(row);
-            (row.RemovedAt, row.RemovedBy) = (null, null);
+            row.Restore();
             row.Version++;
         } while (!await db.SavedAsync(cancel));
     }

@@ -136,7 +136,8 @@ public sealed class ForgettingService(
                         WHERE academy_id = {caller.AcademyId} AND removed_at IS NULL
                     UNION ALL SELECT 'Programme', id, name, name || document::text FROM programmes
                         WHERE academy_id = {caller.AcademyId} AND removed_at IS NULL
-                    UNION ALL SELECT 'Squad', id, name, name FROM squads WHERE academy_id = {caller.AcademyId}
+                    UNION ALL SELECT 'Squad', id, name, name FROM squads
+                        WHERE academy_id = {caller.AcademyId} AND removed_at IS NULL
                     UNION ALL SELECT 'TestDay', id, name, name FROM test_days
                         WHERE academy_id = {caller.AcademyId} AND removed_at IS NULL
                     UNION ALL SELECT 'Place', id, document->>'name', document::text FROM places
@@ -184,10 +185,19 @@ public sealed class ForgettingService(
     /// <summary>For each table of what can be restored: lets the days of those run out that have a word in them.</summary>
     private static readonly IReadOnlyList<string> Overdue =
     [
-        .. new[] { ("plans", "title"), ("programmes", "name"), ("drills", "name"), ("places", "''"), ("courses", "''") }.Select(
-            t =>
-                $"UPDATE {t.Item1} SET removed_at = '-infinity', version = version + 1 WHERE academy_id = {{0}} "
-                + $"AND removed_at IS NOT NULL AND {t.Item2} || ' ' || document::text ~* {{1}}"
+        .. new[]
+        {
+            ("plans", "title || ' ' || document::text"),
+            ("programmes", "name || ' ' || document::text"),
+            ("drills", "name || ' ' || document::text"),
+            ("places", "document::text"),
+            ("courses", "document::text"),
+            ("rounds", "document::text"),
+            ("squads", "name"),
+            ("test_days", "name"),
+        }.Select(t =>
+            $"UPDATE {t.Item1} SET removed_at = '-infinity', version = version + 1 WHERE academy_id = {{0}} "
+            + $"AND removed_at IS NOT NULL AND {t.Item2} ~* {{1}}"
         ),
     ];
 

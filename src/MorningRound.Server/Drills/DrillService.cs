@@ -132,7 +132,7 @@ public sealed class DrillService(MorningRoundDb db, DomainClock clock, StudentFi
                     }
                 );
             Write(row, drill);
-            (row.RemovedAt, row.RemovedBy) = (null, null);
+            ((IRestorableRow)row).Restore();
             row.Version++;
         }
 

@@ -120,7 +120,7 @@ public sealed class ExportService(MorningRoundDb db, DomainClock clock)
             .ToListAsync(cancel);
         var rounds = await db
             .Rounds.AsNoTracking()
-            .Where(r => r.AcademyId == caller.AcademyId && r.StudentId == studentId)
+            .Where(r => r.AcademyId == caller.AcademyId && r.StudentId == studentId && r.RemovedAt == null)
             .OrderBy(r => r.Day)
             .ThenBy(r => r.Id)
             .Select(r => r.Document)
@@ -381,7 +381,7 @@ public sealed class ExportService(MorningRoundDb db, DomainClock clock)
         var rows = db
             .Rounds.AsNoTracking()
             .Where(r => r.AcademyId == caller.AcademyId && (span.StudentId == null || r.StudentId == span.StudentId))
-            .Where(r => r.Day >= span.From && r.Day <= span.To)
+            .Where(r => r.Day >= span.From && r.Day <= span.To && r.RemovedAt == null)
             .OrderBy(r => r.Day)
             .ThenBy(r => r.StudentId)
             .ThenBy(r => r.Id);

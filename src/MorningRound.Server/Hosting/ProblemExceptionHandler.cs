@@ -100,7 +100,9 @@ internal sealed partial class ProblemExceptionHandler(IProblemDetailsService pro
         (context.GetEndpoint()?.Metadata.GetOrderedMetadata<IParameterBindingMetadata>() ?? [])
             .Where(known => known.HasTryParse && context.Request.Query.ContainsKey(known.Name))
             .Where(known =>
-                !TypeDescriptor.GetConverter(known.ParameterInfo.ParameterType).IsValid(context.Request.Query[known.Name].ToString())
+                !TypeDescriptor
+                    .GetConverter(known.ParameterInfo.ParameterType)
+                    .IsValid(context.Request.Query[known.Name].ToString())
             )
             .Select(known => known.Name);
 

@@ -7,7 +7,7 @@ using MorningRound.Server.Students;
 namespace MorningRound.Server.OnCourse;
 
 /// <summary>A real round of a student. Its id is the student's: the same one may stand with another.</summary>
-public sealed class RoundRow : IDocumentRow<Round>
+public sealed class RoundRow : IDocumentRow<Round>, IRestorableRow
 {
     public Guid AcademyId { get; init; }
 
@@ -27,6 +27,12 @@ public sealed class RoundRow : IDocumentRow<Round>
             Day = value.Day;
         }
     }
+
+    public DateTimeOffset? RemovedAt { get; set; }
+
+    public Guid? WrittenBy { get; set; }
+
+    public Guid? RemovedBy { get; set; }
 
     public int Version { get; set; }
 }

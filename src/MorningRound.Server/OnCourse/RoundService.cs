@@ -29,7 +29,7 @@ public sealed class RoundService(MorningRoundDb db, DomainClock clock) : ILostSt
                 {
                     s.Name,
                     s.Level,
-                    Count = rounds.Count(r => r.AcademyId == s.AcademyId && r.StudentId == s.Id),
+                    Count = rounds.Count(r => r.AcademyId == s.AcademyId && r.StudentId == s.Id && r.RemovedAt == null),
                 })
                 .SingleOrDefaultAsync(cancel)
             ?? throw ApiProblemException.NotFound("student");
@@ -106,7 +106,8 @@ public sealed class RoundService(MorningRoundDb db, DomainClock clock) : ILostSt
         var known = await KnownAsync(caller, studentId, cancel);
         ThrowIfWrong(file.Check(known, clock.Today(caller.TimeZone)));
         var ids = file.Rounds.Select(r => r.Id).ToList();
-        var rows = await Rows(caller, studentId).Where(r => ids.Contains(r.Id)).ToDictionaryAsync(r => r.Id, cancel);
+        // One that was removed comes back with its file.
+        var rows = await All(caller, studentId).Where(r => ids.Contains(r.Id)).ToDictionaryAsync(r => r.Id, cancel);
         return await db.ImportAsync(
                 rows,
                 [.. file.Rounds.Select(l => (l.Id, l.Round))],
@@ -128,7 +129,8 @@ public sealed class RoundService(MorningRoundDb db, DomainClock clock) : ILostSt
                 $"""
                 SELECT r.* FROM unnest({ids}) AS wanted (id)
                 CROSS JOIN LATERAL (
-                    SELECT * FROM rounds WHERE academy_id = {caller.AcademyId} AND student_id = wanted.id
+                    SELECT * FROM rounds
+                    WHERE academy_id = {caller.AcademyId} AND student_id = wanted.id AND removed_at IS NULL
                     ORDER BY day DESC, id DESC
                     LIMIT {LostStrokes.LookedAt}
                 ) AS r
@@ -175,17 +177,22 @@ public sealed class RoundService(MorningRoundDb db, DomainClock clock) : ILostSt
             StudentId = studentId,
             Id = id,
             Document = round,
+            WrittenBy = caller.AccountId,
         };
 
     private GuardedRow<RoundRow> Guarded(Caller caller, Guid studentId, Guid id, CancellationToken cancel) =>
         new()
         {
             What = "round",
-            Find = () => Rows(caller, studentId).SingleOrDefaultAsync(r => r.Id == id, cancel),
+            Find = () => All(caller, studentId).SingleOrDefaultAsync(r => r.Id == id, cancel),
+            // Who took back a round of their own writes it once more.
+            ComesBackWhenMadeAgain = true,
             View = row => Task.FromResult<object>(ViewOf(row)),
         };
 
-    private IQueryable<RoundRow> Rows(Caller caller, Guid studentId) =>
+    private IQueryable<RoundRow> Rows(Caller caller, Guid studentId) => All(caller, studentId).Where(r => r.RemovedAt == null);
+
+    private IQueryable<RoundRow> All(Caller caller, Guid studentId) =>
         db.Rounds.Where(r => r.AcademyId == caller.AcademyId && r.StudentId == studentId);
 
     private static IQueryable<RoundRow> Latest(IQueryable<RoundRow> rows) =>

@@ -104,7 +104,7 @@ internal sealed class ProgrammeMappings
         builder.HasKey(r => new { r.AcademyId, r.Id });
         builder.HasOne<ProgrammeRow>().WithMany().HasForeignKey(r => new { r.AcademyId, r.ProgrammeId });
         builder.HasOne<StudentRow>().WithMany().HasForeignKey(r => new { r.AcademyId, r.StudentId });
-        // A squad that is taken away takes its runs along; what was set and published stays.
+        // A squad that is gone for good takes its runs along; what was set and published stays.
         builder
             .HasOne<SquadRow>()
             .WithMany()

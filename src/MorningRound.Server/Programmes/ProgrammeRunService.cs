@@ -29,6 +29,8 @@ public sealed class ProgrammeRunService(MorningRoundDb db, DomainClock clock)
         var rows = await (
             from run in db.ProgrammeRuns.AsNoTracking()
             where run.AcademyId == caller.AcademyId && programmes.Contains(run.ProgrammeId)
+            where
+                run.SquadId == null || squads.Any(s => s.AcademyId == run.AcademyId && s.Id == run.SquadId && s.RemovedAt == null)
             join programme in all on new { run.AcademyId, Id = run.ProgrammeId } equals new { programme.AcademyId, programme.Id }
             orderby run.Start descending, run.Id
             select new
@@ -135,7 +137,7 @@ public sealed class ProgrammeRunService(MorningRoundDb db, DomainClock clock)
                 row.StudentId == input.StudentId
                 || (
                     row.SquadId is { } squad
-                    && await db.SquadMembers.AnyAsync(
+                    && await db.LiveSquadMembers.AnyAsync(
                         m => m.AcademyId == caller.AcademyId && m.SquadId == squad && m.StudentId == input.StudentId,
                         cancel
                     )
@@ -179,7 +181,7 @@ public sealed class ProgrammeRunService(MorningRoundDb db, DomainClock clock)
     )
     {
         var (members, programmes, waits, results) = (
-            db.SquadMembers,
+            db.LiveSquadMembers,
             db.Programmes,
             db.ProgrammeWaits,
             db.DrillResults.AsNoTracking()
@@ -267,7 +269,7 @@ public sealed class ProgrammeRunService(MorningRoundDb db, DomainClock clock)
                 .SingleOrDefaultAsync(cancel)
                 ?? throw ApiProblemException.NotFound("student")
             : await db
-                .Squads.Where(s => s.AcademyId == caller.AcademyId && s.Id == input.SquadId)
+                .Squads.Where(s => s.AcademyId == caller.AcademyId && s.Id == input.SquadId && s.RemovedAt == null)
                 .Select(s => s.Name)
                 .SingleOrDefaultAsync(cancel)
                 ?? throw ApiProblemException.NotFound("squad");

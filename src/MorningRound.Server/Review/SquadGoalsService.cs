@@ -41,7 +41,7 @@ public sealed class SquadGoalsService(MorningRoundDb db, StudentService students
     public async Task<SquadGoalsView> GetAsync(Caller caller, Guid? squad, bool everybody, CancellationToken cancel)
     {
         var today = clock.Today(caller.TimeZone);
-        var (standings, members) = (db.Standings, db.SquadMembers);
+        var (standings, members) = (db.Standings, db.LiveSquadMembers);
         var rows = await (
             from student in students.LookedAfter(caller, everybody || squad is not null)
             where

@@ -38,7 +38,7 @@ internal static class DocumentImports
             }
             else if (row is IRestorableRow { RemovedAt: not null } removed)
             {
-                (removed.RemovedAt, removed.RemovedBy) = (null, null);
+                removed.Restore();
                 row.Document = document;
                 row.Version++;
                 added++;

@@ -33,6 +33,9 @@ public interface IRestorableRow : IRemovableRow
 
     /// <summary>The account that removed it; null while it is there.</summary>
     Guid? RemovedBy { get; set; }
+
+    /// <summary>Puts it back, as it was.</summary>
+    void Restore() => (RemovedAt, RemovedBy) = (null, null);
 }
 
 /// <summary>One row that somebody writes, as far as the guarded write has to know.</summary>
@@ -56,6 +59,9 @@ internal sealed record GuardedRow<TRow>
 
     /// <summary>Writes the new text into the row. May refuse.</summary>
     public Action<TRow> Change { get; init; } = _ => { };
+
+    /// <summary>Whether a removed row comes back when it is made once more. Otherwise its id stays taken.</summary>
+    public bool ComesBackWhenMadeAgain { get; init; }
 
     /// <summary>Whether a text that changes nothing is not written at all, whatever version it names.</summary>
     public bool SkipsUnchanged { get; init; }
@@ -82,13 +88,16 @@ internal static class GuardedWrites
         while (true)
         {
             var row = await guarded.Find();
-            if (row is IRemovableRow { RemovedAt: not null } || (row is null && (!expected.IsNew || guarded.Create is null)))
+            var isRemoved = row is IRemovableRow { RemovedAt: not null };
+            if (isRemoved && guarded.ComesBackWhenMadeAgain && expected.IsNew)
+                ((IRestorableRow)row!).Restore();
+            else if (isRemoved || (row is null && (!expected.IsNew || guarded.Create is null)))
                 throw ApiProblemException.NotFound(guarded.What);
             if (row is null)
             {
                 db.Add(row = await guarded.Create!());
             }
-            else
+            else if (!isRemoved)
             {
                 var isStale = row.Version != expected.Number;
                 if ((isStale || guarded.SkipsUnchanged) && guarded.IsSame(row))

@@ -5,13 +5,19 @@ using MorningRound.Server.Storage;
 namespace MorningRound.Server.Students;
 
 /// <summary>A named group of students. A student can be in several.</summary>
-public sealed class SquadRow : IVersionedRow
+public sealed class SquadRow : IRestorableRow
 {
     public Guid AcademyId { get; init; }
 
     public Guid Id { get; init; }
 
     public required string Name { get; set; }
+
+    public DateTimeOffset? RemovedAt { get; set; }
+
+    public Guid? WrittenBy { get; set; }
+
+    public Guid? RemovedBy { get; set; }
 
     public int Version { get; set; }
 
@@ -67,5 +73,13 @@ internal static class SquadSets
         public DbSet<SquadRow> Squads => db.Set<SquadRow>();
 
         public DbSet<SquadMemberRow> SquadMembers => db.Set<SquadMemberRow>();
+
+        /// <summary>Who is in which squad, but for squads that were deleted.</summary>
+        public IQueryable<SquadMemberRow> LiveSquadMembers =>
+            from member in db.Set<SquadMemberRow>()
+            join squad in db.Set<SquadRow>()
+                on new { member.AcademyId, Id = member.SquadId } equals new { squad.AcademyId, squad.Id }
+            where squad.RemovedAt == null
+            select member;
     }
 }

@@ -38,7 +38,7 @@ public sealed class SquadService(MorningRoundDb db, DomainClock clock)
     public async Task<IReadOnlyList<SquadView>> ListAsync(Caller caller, CancellationToken cancel) =>
         await db
             .Squads.AsNoTracking()
-            .Where(s => s.AcademyId == caller.AcademyId)
+            .Where(s => s.AcademyId == caller.AcademyId && s.RemovedAt == null)
             .OrderBy(s => s.Name)
             .ThenBy(s => s.Id)
             .Select(s => new SquadView(s.Id, s.Name, s.Version, s.Members.Select(m => m.StudentId).ToList()))
@@ -70,13 +70,15 @@ public sealed class SquadService(MorningRoundDb db, DomainClock clock)
                 Guarded(caller, id, cancel) with
                 {
                     Create = async () =>
-                        await db.Squads.CountAsync(s => s.AcademyId == caller.AcademyId, cancel) >= MostSquads
+                        await db.Squads.CountAsync(s => s.AcademyId == caller.AcademyId && s.RemovedAt == null, cancel)
+                        >= MostSquads
                             ? throw ApiProblemException.Invalid("id", $"At most {MostSquads} squads fit here.")
                             : new SquadRow
                             {
                                 AcademyId = caller.AcademyId,
                                 Id = id,
                                 Name = "",
+                                WrittenBy = caller.AccountId,
                             },
                     IsSame = row =>
                         row.Name == input.Name.Trim()
@@ -107,7 +109,10 @@ public sealed class SquadService(MorningRoundDb db, DomainClock clock)
         };
     }
 
-    /// <summary>Takes a squad away. Its students and what was set for them stay.</summary>
+    /// <summary>
+    /// Takes a squad away, and lets its programmes rest. Its students and what was set for them stay. Restored it goes on as if
+    /// it had never been away.
+    /// </summary>
     public Task RemoveAsync(Caller caller, Guid id, RowVersion expected, CancellationToken cancel) =>
         db.RemoveAsync(expected, clock.GetUtcNow(), caller.AccountId, Guarded(caller, id, cancel), cancel);
 

@@ -51,6 +51,8 @@ public sealed class DeletedTests : IAsyncLifetime
             ("drills", "drill", School.Drill()),
             ("places", "place", School.Place()),
             ("courses", "course", School.Course()),
+            ("squads", "squad", new { name = "Back again", members = new[] { _school.StudentId } }),
+            ($"rounds/{_school.StudentId}", "round", School.Round()),
         ];
         foreach (var (what, kind, body) in things)
         {
@@ -98,6 +100,46 @@ public sealed class DeletedTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_deleted_round_is_read_nowhere_and_its_student_may_take_that_back_too()
+    {
+        var path = $"/api/rounds/{_school.StudentId}";
+        var id = await DeletedAsync($"rounds/{_school.StudentId}", School.Round(91));
+        var view = (await _school.Coach.GetAsync(path)).Body!;
+        Assert.Equal(0, view["count"]!.GetValue<int>());
+        Assert.Empty(view["rounds"]!.AsArray());
+        Assert.Empty((await _school.Coach.GetAsync($"{path}/file")).Body!["rounds"]!.AsArray());
+        Assert.Equal(
+            "Somebody Made-Up, 1 May 2026, Osier Island",
+            (await InListAsync(_school.Owner, id))!["name"]!.GetValue<string>()
+        );
+        // The list is for coaches: a student's own Undo makes the round once more, under its id.
+        Assert.Equal(HttpStatusCode.Forbidden, (await _school.Student.GetAsync("/api/deleted")).Status);
+        Assert.Equal(HttpStatusCode.OK, (await _school.Student.PutAsync($"{path}/{id}", School.Round(91))).Status);
+        Assert.Null(await InListAsync(_school.Owner, id));
+        Assert.Equal(1, (await _school.Student.GetAsync(path)).Body!["count"]!.GetValue<int>());
+        // Whoever changes a round that is deleted meanwhile is told so, and brings nothing back.
+        await _school.Student.DeleteAsync($"{path}/{id}", version: 3);
+        Assert.Equal(HttpStatusCode.NotFound, (await _school.Student.PutAsync($"{path}/{id}", School.Round(92), 4)).Status);
+    }
+
+    [Fact]
+    public async Task After_thirty_days_a_squad_goes_with_its_programmes_and_a_test_day_loses_its_name()
+    {
+        var squad = await DeletedAsync("squads", new { name = "Over", members = new[] { _school.StudentId } });
+        var round = await DeletedAsync($"rounds/{_school.StudentId}", School.Round());
+        var plan = await _school.SavePlanAsync(School.PlanWithDrill());
+        var testDay = await DeletedAsync("test-days", School.TestDay(plan, _school.StudentId));
+        await AgeAsync("squads", squad, 31);
+        await AgeAsync("test_days", testDay, 31);
+        await AgeAsync("rounds", round, 31);
+        await DeleteOldAsync();
+        Assert.Equal(0, await CountAsync("squads"));
+        Assert.Equal(0, await CountAsync("squad_members"));
+        Assert.Equal(1, await CountAsync("test_days WHERE name = ''"));
+        Assert.Equal(0, await CountAsync("rounds"));
+    }
+
+    [Fact]
     public async Task A_plan_that_sessions_point_at_loses_its_text_after_thirty_days_and_they_keep_theirs()
     {
         var plan = await _school.SavePlanAsync();
@@ -132,14 +174,19 @@ public sealed class DeletedTests : IAsyncLifetime
     {
         var named = await DeletedAsync("courses", School.Course("A course for Somebody"));
         var other = await DeletedAsync("courses", School.Course("A course for all"));
+        var squad = await DeletedAsync("squads", new { name = "Around Somebody", members = new[] { _school.OtherStudentId } });
+        await DeletedAsync($"rounds/{_school.StudentId}", School.Round());
         var forgotten = await _school.Owner.PostAsync(
             $"/api/data-rights/students/{_school.StudentId}/forgetting",
             new { name = "Somebody Made-Up" }
         );
         Assert.Equal(HttpStatusCode.NoContent, forgotten.Status);
         Assert.Null(await InListAsync(_school.Owner, named));
+        Assert.Null(await InListAsync(_school.Owner, squad));
         Assert.NotNull(await InListAsync(_school.Owner, other));
         Assert.Equal(1, await CountAsync("courses"));
+        Assert.Equal(0, await CountAsync("squads"));
+        Assert.Equal(0, await CountAsync("rounds"));
         // A person never comes to this list.
         Assert.All(
             (await _school.Owner.GetAsync("/api/deleted")).Body!.AsArray(),

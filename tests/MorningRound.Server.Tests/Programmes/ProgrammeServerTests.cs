@@ -292,13 +292,21 @@ public sealed class ProgrammeServerTests(OneSchool one) : IClassFixture<OneSchoo
     }
 
     [Fact]
-    public async Task A_squad_that_is_taken_away_takes_its_run_along()
+    public async Task A_squad_that_is_deleted_takes_its_run_along_and_brings_it_back()
     {
         var squad = Guid.CreateVersion7();
         await _school.Coach.PutAsync($"/api/squads/{squad}", new { name = "Going", members = new[] { _school.StudentId } });
         await StartAsync(await SaveAsync(), "2026-W19", squad: squad);
+        var before = await StandingAsync("2026-W19");
+        Assert.NotNull(before);
         Assert.Equal(HttpStatusCode.NoContent, (await _school.Coach.DeleteAsync($"/api/squads/{squad}", 1)).Status);
         Assert.Null(await StandingAsync("2026-W19"));
+        Assert.Empty((await _school.Coach.GetAsync("/api/programmes")).Body![0]!["runs"]!.AsArray());
+        Assert.Empty((await _school.Coach.GetAsync("/api/squads")).Body!.AsArray());
+        Assert.Equal(HttpStatusCode.NotFound, (await _school.Coach.GetAsync($"/api/weeks/2026-W19/sheet?squad={squad}")).Status);
+        await _school.Coach.PostAsync($"/api/deleted/squad/{squad}/restore");
+        Assert.Equal(before.ToJsonString(), (await StandingAsync("2026-W19"))?.ToJsonString());
+        Assert.Single((await _school.Coach.GetAsync("/api/programmes")).Body![0]!["runs"]!.AsArray());
     }
 
     private static Dictionary<string, object?> Answered(int sequence, string value) =>

@@ -6509,7 +6509,7 @@ export interface components {
       change?: null | components['schemas']['WeekChange'];
     };
     /** @enum {string} */
-    DeletedKind: 'plan' | 'programme' | 'drill' | 'place' | 'course' | 'testDay';
+    DeletedKind: 'plan' | 'programme' | 'drill' | 'place' | 'course' | 'testDay' | 'squad' | 'round';
     DeletedThing: {
       kind: components['schemas']['DeletedKind'];
       /** Format: uuid */

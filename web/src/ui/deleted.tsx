@@ -36,7 +36,7 @@ export const restore = (kind: Schemas['DeletedKind'], id: string) =>
 export const sayDeleted = (kind: Schemas['DeletedKind'], id: string, name: string) =>
   sayRemoved(name, () => restore(kind, id));
 
-/** Likewise for what keeps no row of its own: it is made anew, under the same id. */
+/** Likewise where whoever deletes may have no list to restore from: it is made once more, under the same id. */
 export const sayRemoved = (name: string, undo: () => Promise<unknown>) => show({ number: ++deletions, name, undo });
 
 /** What one person deleted is said to nobody else who signs in here. */

@@ -501,10 +501,22 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("document");
 
+                    b.Property<DateTimeOffset?>("RemovedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed_at");
+
+                    b.Property<Guid?>("RemovedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removed_by");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("integer")
                         .HasColumnName("version");
+
+                    b.Property<Guid?>("WrittenBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("written_by");
 
                     b.HasKey("AcademyId", "StudentId", "Id")
                         .HasName("pk_rounds");
@@ -1677,10 +1689,22 @@ namespace MorningRound.Server.Storage.Migrations
                         .HasColumnType("character varying(80)")
                         .HasColumnName("name");
 
+                    b.Property<DateTimeOffset?>("RemovedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed_at");
+
+                    b.Property<Guid?>("RemovedBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removed_by");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("integer")
                         .HasColumnName("version");
+
+                    b.Property<Guid?>("WrittenBy")
+                        .HasColumnType("uuid")
+                        .HasColumnName("written_by");
 
                     b.HasKey("AcademyId", "Id")
                         .HasName("pk_squads");

@@ -17,6 +17,8 @@ const kinds: Record<Schemas['DeletedKind'], string> = {
   place: 'Place',
   course: 'Course',
   testDay: 'Test day',
+  squad: 'Squad',
+  round: 'Round',
 };
 
 /** What was deleted in the last thirty days, and how it is restored. */
@@ -33,9 +35,7 @@ export function DeletedPage() {
       </Typography>
       {deleted.isPending && <Loading what="what was deleted" />}
       {deleted.error && <ErrorNotice error={deleted.error} onRetry={() => void deleted.refetch()} />}
-      {deleted.data?.length === 0 && (
-        <Empty title="Nothing deleted">A plan, drill, place or course you delete waits here for 30 days.</Empty>
-      )}
+      {deleted.data?.length === 0 && <Empty title="Nothing deleted">What you delete waits here for 30 days.</Empty>}
       {deleted.data && deleted.data.length > 0 && (
         <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxWidth: 760 }}>
           {deleted.data.map((thing) => (

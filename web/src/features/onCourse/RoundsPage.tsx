@@ -7,6 +7,7 @@ import { v7 as uuid } from 'uuid';
 import { answer, api, type Schemas } from '../../api/client';
 import { useKeys } from '../../app/keys';
 import { usePerson } from '../../app/signIn';
+import { DeletedLink } from '../../ui/deleted';
 import { FileButtons } from '../../ui/FileButtons';
 import { count } from '../../ui/format';
 import { PageHeading } from '../../ui/PageHeading';
@@ -49,9 +50,12 @@ export function RoundsPage() {
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 3, mb: 1.5, flexWrap: 'wrap' }}>
         <PageHeading sx={{ mr: 'auto' }}>{id ? `${view?.studentName ?? ''}: rounds` : 'My rounds'}</PageHeading>
         {id && (
-          <Button component={Link} to={`/students/${id}`}>
-            Back
-          </Button>
+          <>
+            <DeletedLink />
+            <Button component={Link} to={`/students/${id}`}>
+              Back
+            </Button>
+          </>
         )}
         <Button variant="contained" onClick={add} disabled={!view || isNew}>
           Add a round<Key>n</Key>

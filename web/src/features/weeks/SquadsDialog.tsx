@@ -13,18 +13,26 @@ import { Checkbox } from '../../ui/Checkbox';
 import { Field } from '../../ui/Field';
 import { count } from '../../ui/format';
 import { ErrorNotice, Loading } from '../../ui/states';
-import { sayRemoved } from '../../ui/deleted';
+import { DeletedLink, sayDeleted } from '../../ui/deleted';
 
 type Squad = Schemas['SquadView'];
 
 /** The squads, and who is in them. */
-export function SquadsDialog({ squads, onClose }: { squads: readonly Squad[]; onClose: () => void }) {
+export function SquadsDialog({
+  squads,
+  onClose,
+  onDeleted,
+}: {
+  squads: readonly Squad[];
+  onClose: () => void;
+  onDeleted: (id: string) => void;
+}) {
   const [changing, setChanging] = useState<Squad>();
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="squads-title">
       <DialogTitle id="squads-title">{changing ? changing.name || 'A new squad' : 'Squads'}</DialogTitle>
       {changing ? (
-        <ChangeSquad squad={changing} onDone={() => setChanging(undefined)} />
+        <ChangeSquad squad={changing} onDone={() => setChanging(undefined)} onDeleted={onDeleted} />
       ) : (
         <>
           <DialogContent>
@@ -42,6 +50,9 @@ export function SquadsDialog({ squads, onClose }: { squads: readonly Squad[]; on
             ))}
           </DialogContent>
           <DialogActions>
+            <Box sx={{ mr: 'auto', pl: 2 }}>
+              <DeletedLink />
+            </Box>
             <Button onClick={onClose}>Close</Button>
             <Button variant="contained" onClick={() => setChanging({ id: uuid(), name: '', version: 0, members: [] })}>
               New squad
@@ -53,7 +64,15 @@ export function SquadsDialog({ squads, onClose }: { squads: readonly Squad[]; on
   );
 }
 
-function ChangeSquad({ squad, onDone }: { squad: Squad; onDone: () => void }) {
+function ChangeSquad({
+  squad,
+  onDone,
+  onDeleted,
+}: {
+  squad: Squad;
+  onDone: () => void;
+  onDeleted: (id: string) => void;
+}) {
   const queries = useQueryClient();
   const students = useQuery({ queryKey: studentKeys.all, queryFn: () => answer(api.GET('/api/students')) });
   const [name, setName] = useState(squad.name);
@@ -74,15 +93,8 @@ function ChangeSquad({ squad, onDone }: { squad: Squad; onDone: () => void }) {
   const remove = useMutation({
     mutationFn: async () => {
       await answer(api.DELETE('/api/squads/{id}', { ...path, headers: changesVersion(squad.version) }));
-      sayRemoved(squad.name, () =>
-        answer(
-          api.PUT('/api/squads/{id}', {
-            ...path,
-            body: { name: squad.name, members: squad.members },
-            headers: newRow,
-          }),
-        ),
-      );
+      sayDeleted('squad', squad.id, squad.name);
+      onDeleted(squad.id);
     },
     ...done,
   });

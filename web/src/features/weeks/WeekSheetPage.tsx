@@ -94,7 +94,16 @@ function SheetOf({ sheet, week, squad, isOld, error, clips, onCopy, onGo }: Prop
       )}
       <InHand desk={desk} />
       <DeskPublishing desk={desk} />
-      {showsSquads && <SquadsDialog squads={sheet.squads} onClose={() => setShowsSquads(false)} />}
+      {showsSquads && (
+        <SquadsDialog
+          squads={sheet.squads}
+          onClose={() => setShowsSquads(false)}
+          // Of a squad that is gone there is no sheet.
+          onDeleted={(id) => {
+            if (id === squad) onGo({ squad: '' });
+          }}
+        />
+      )}
     </Box>
   );
 }
