@@ -64,7 +64,7 @@ test('a round is typed in on the phone, more come as a table, and the coach sees
   await coach.keyboard.press('Control+s');
   await expect(coach.getByRole('region', { name: 'Rounds' })).toContainText('3 penalty strokes');
   await coach.getByRole('button', { name: 'Change the round of Sun 5 Apr' }).click();
-  await coach.getByRole('button', { name: 'Take this round out' }).click();
+  await coach.getByRole('button', { name: 'Delete round' }).click();
   await expect(coach.getByRole('heading', { name: '3 rounds' })).toBeVisible();
   await coach.goto(`${coach.url().replace(/rounds$/, 'file')}`);
   await expect(coach.getByText(/^Most is lost by/)).toBeVisible();

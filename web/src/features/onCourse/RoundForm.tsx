@@ -165,7 +165,7 @@ export function RoundForm({ studentId, id, view, courses, today, onDone }: Props
             disabled={remove.isPending}
             sx={{ ml: 'auto' }}
           >
-            Take this round out
+            Delete round
           </Button>
         )}
       </Box>
