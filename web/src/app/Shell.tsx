@@ -8,14 +8,13 @@ import { onDemand } from '../ui/onDemand';
 import { DeletedMessage, forgetDeleted } from '../ui/deleted';
 import { Key, Loading, ErrorNotice } from '../ui/states';
 import { useKeys } from './keys';
-import { homes } from './homes';
 import { Mark } from './Mark';
-import { NotHere } from './NotHere';
 import { useKeptApplication } from './offline';
 import { useOutdoor } from './outdoor';
 import { asOfNow, isSigningOut, PersonContext, useSignIn, useSignOut, type Person, type Session } from './signIn';
 import { useKeptPerson } from './useKeptPerson';
 
+const ForOthers = onDemand(() => import('./NotHere').then((m) => m.ForOthers));
 const KeysDialog = onDemand(() => import('./KeysDialog').then((m) => m.KeysDialog));
 
 /**
@@ -97,11 +96,7 @@ function SignedIn({ session, person }: { session: Session | undefined; person: P
           {person.role === 'guardian' && !guardiansPages.includes(pathname) ? (
             <Navigate replace to="/my-children" />
           ) : isForOthers(person.role, pathname) ? (
-            <NotHere
-              title={isCoach ? 'This page is for students' : 'This page is for coaches'}
-              why={`You are signed in as ${person.name}.`}
-              home={homes[person.role]}
-            />
+            <ForOthers />
           ) : (
             <Outlet />
           )}

@@ -2,7 +2,6 @@ import { createBrowserRouter, Navigate, Outlet, useMatches, useRouteError } from
 import { onDemand } from '../ui/onDemand';
 import { ErrorNotice } from '../ui/states';
 import { homes } from './homes';
-import { NotHere } from './NotHere';
 import { usePerson } from './signIn';
 
 /** The first page of whoever is signed in. */
@@ -38,16 +37,7 @@ function BrokenPage() {
   );
 }
 
-/** An address that leads nowhere. */
-function Nowhere() {
-  return (
-    <NotHere
-      title="Page not found"
-      why="This link doesn’t work. It may be old or mistyped."
-      home={homes[usePerson().role]}
-    />
-  );
-}
+const Nowhere = onDemand(() => import('./NotHere').then((m) => m.Nowhere));
 
 const isId = (id: string) => id === 'new' || /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i.test(id);
 
