@@ -122,11 +122,18 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
         kind switch
         {
             DeletedKind.Plan => RestoreAsync(db.Plans, "plan", caller, id, cancel),
-            DeletedKind.Programme => RestoreProgrammeAsync(caller, id, cancel),
+            DeletedKind.Programme => RestoreAsync(
+                db.Programmes,
+                "programme",
+                caller,
+                id,
+                cancel,
+                most: ProgrammeService.MostProgrammes
+            ),
             DeletedKind.Drill => RestoreAsync(db.Drills, "drill", caller, id, cancel),
             DeletedKind.Place => RestorePlaceAsync(caller, id, cancel),
             DeletedKind.Course => RestoreAsync(db.Courses, "course", caller, id, cancel),
-            DeletedKind.Squad => RestoreSquadAsync(caller, id, cancel),
+            DeletedKind.Squad => RestoreAsync(db.Squads, "squad", caller, id, cancel, most: SquadService.MostSquads),
             DeletedKind.Round => RestoreAsync(db.Rounds, "round", caller, id, cancel),
             _ => RestoreAsync(db.TestDays, "test day", caller, id, cancel),
         };
@@ -218,31 +225,6 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
         );
     }
 
-    private async Task RestoreProgrammeAsync(Caller caller, Guid id, CancellationToken cancel)
-    {
-        await EnsureRoomAsync(db.Programmes, "programmes", ProgrammeService.MostProgrammes, caller, cancel);
-        await RestoreAsync(db.Programmes, "programme", caller, id, cancel);
-    }
-
-    private async Task RestoreSquadAsync(Caller caller, Guid id, CancellationToken cancel)
-    {
-        await EnsureRoomAsync(db.Squads, "squads", SquadService.MostSquads, caller, cancel);
-        await RestoreAsync(db.Squads, "squad", caller, id, cancel);
-    }
-
-    private static async Task EnsureRoomAsync<TRow>(
-        IQueryable<TRow> rows,
-        string what,
-        int most,
-        Caller caller,
-        CancellationToken cancel
-    )
-        where TRow : class, IRestorableRow
-    {
-        if (await rows.CountAsync(r => r.AcademyId == caller.AcademyId && r.RemovedAt == null, cancel) >= most)
-            throw ApiProblemException.Invalid("id", $"At most {most} {what} fit here. Delete another one first.");
-    }
-
     /// <summary>Rounds are called by whose they are and where they were played.</summary>
     private async Task<IEnumerable<Found>> RoundsAsync(Caller caller, CancellationToken cancel)
     {
@@ -265,7 +247,8 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
         Caller caller,
         Guid id,
         CancellationToken cancel,
-        Action<TRow>? change = null
+        Action<TRow>? change = null,
+        int? most = null
     )
         where TRow : class, IRestorableRow
     {
@@ -284,6 +267,11 @@ public sealed class DeletedService(MorningRoundDb db, DomainClock clock)
                 caller.Role == AcademyRole.Owner || row.WrittenBy == caller.AccountId || row.RemovedBy == caller.AccountId;
             if (!mayRestore || row.RemovedAt < Since)
                 throw ApiProblemException.NotFound(what);
+            if (
+                most is not null
+                && await rows.CountAsync(r => r.AcademyId == caller.AcademyId && r.RemovedAt == null, cancel) >= most
+            )
+                throw ApiProblemException.Invalid("id", $"At most {most} {what}s fit here. Delete another one first.");
             change?.Invoke(row);
             row.Restore();
             row.Version++;

@@ -4,6 +4,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
 using MorningRound.Server.DataRights;
 using MorningRound.Server.Storage;
+using MorningRound.Server.Students;
 
 namespace MorningRound.Server.Tests.DataRights;
 
@@ -120,6 +121,20 @@ public sealed class DeletedTests : IAsyncLifetime
         // Whoever changes a round that is deleted meanwhile is told so, and brings nothing back.
         await _school.Student.DeleteAsync($"{path}/{id}", version: 3);
         Assert.Equal(HttpStatusCode.NotFound, (await _school.Student.PutAsync($"{path}/{id}", School.Round(92), 4)).Status);
+    }
+
+    [Fact]
+    public async Task Where_no_more_squads_fit_none_is_restored_and_restoring_the_last_twice_is_restoring_it_once()
+    {
+        var id = await DeletedAsync("squads", new { name = "Late" });
+        var paths = Enumerable.Range(0, SquadService.MostSquads).Select(_ => $"/api/squads/{Guid.CreateVersion7()}").ToList();
+        foreach (var path in paths)
+            Assert.Equal(HttpStatusCode.OK, (await _school.Coach.PutAsync(path, new { name = "One of many" })).Status);
+        var refused = await _school.Coach.PostAsync($"/api/deleted/squad/{id}/restore");
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "id"), (refused.Status, refused.Fields.Single()));
+        await _school.Coach.DeleteAsync(paths[0], version: 1);
+        for (var time = 0; time < 2; time++)
+            Assert.Equal(HttpStatusCode.NoContent, (await _school.Coach.PostAsync($"/api/deleted/squad/{id}/restore")).Status);
     }
 
     [Fact]

@@ -35,7 +35,7 @@ export function DeletedPage() {
       </Typography>
       {deleted.isPending && <Loading what="what was deleted" />}
       {deleted.error && <ErrorNotice error={deleted.error} onRetry={() => void deleted.refetch()} />}
-      {deleted.data?.length === 0 && <Empty title="Nothing deleted">What you delete waits here for 30 days.</Empty>}
+      {deleted.data?.length === 0 && <Empty title="Nothing deleted">Anything you delete stays here for 30 days.</Empty>}
       {deleted.data && deleted.data.length > 0 && (
         <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, maxWidth: 760 }}>
           {deleted.data.map((thing) => (
