@@ -71,6 +71,10 @@ internal static class ReviewSentences
         "suggest.retest",
         "{0}: {1} attempts in the last three comparable results, and fewer than {2} judge nothing. The same again."
     );
+    public static readonly Sentence RetestFew = new(
+        "suggest.retestFew",
+        "{0}: fewer than {1} attempts so far ({2}), too few to judge. The same again."
+    );
     public static readonly Sentence MetAndConfident = new(
         "suggest.metAndConfident",
         "{0} was met in {1} of the last {2}, with confidence {3:0.#}"
@@ -100,6 +104,14 @@ internal static class ReviewSentences
     public static readonly Sentence NothingToSwap = new(
         "suggest.nothingToSwap",
         "{0}: {1}. Nothing else on the shelf fits in its place."
+    );
+    public static readonly Sentence HoldFirstMet = new(
+        "suggest.holdFirstMet",
+        "{0}: {1} was met in the only result so far. The same again."
+    );
+    public static readonly Sentence HoldFirstNotMet = new(
+        "suggest.holdFirstNotMet",
+        "{0}: {1} was not met in the only result so far. The same again."
     );
     public static readonly Sentence Hold = new(
         "suggest.hold",

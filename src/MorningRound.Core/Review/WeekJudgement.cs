@@ -321,8 +321,8 @@ public static class WeekJudgement
                 return Say(
                     SuggestionKind.Retest,
                     last,
-                    last.Count == 0
-                        ? ReviewSentences.RetestNothing.Of(Named)
+                    last.Count == 0 ? ReviewSentences.RetestNothing.Of(Named)
+                        : last.Count < LookedAt ? ReviewSentences.RetestFew.Of(Named, FewestAttempts, attempts)
                         : ReviewSentences.Retest.Of(Named, attempts, FewestAttempts)
                 );
             }
@@ -424,7 +424,8 @@ public static class WeekJudgement
             return Say(
                 SuggestionKind.Hold,
                 last,
-                met == 0 && Planned.IsKeptBecauseHard ? ReviewSentences.HoldBecauseHard.Of(Named, asked, met, last.Count)
+                last.Count == 1 ? (met == 1 ? ReviewSentences.HoldFirstMet : ReviewSentences.HoldFirstNotMet).Of(Named, asked)
+                    : met == 0 && Planned.IsKeptBecauseHard ? ReviewSentences.HoldBecauseHard.Of(Named, asked, met, last.Count)
                     : met == 0 && Planned.Rung == 0 ? ReviewSentences.HoldAtBottom.Of(Named, asked, last.Count)
                     : met == 0 ? ReviewSentences.HoldNotMet.Of(Named, asked, last.Count)
                     : met < MetForRaise ? ReviewSentences.Hold.Of(Named, asked, met, last.Count)

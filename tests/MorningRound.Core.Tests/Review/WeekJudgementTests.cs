@@ -98,6 +98,20 @@ public class WeekJudgementTests
         Assert.Equal("“Gate”: no comparable result yet. The same again, and counted.", Judged(0).Why);
     }
 
+    [Theory]
+    // 12 of 20 are the 60 % that step 1 asks; 11 are not.
+    [InlineData(12, "“Gate”: share made at least 60 % was met in the only result so far. The same again.")]
+    [InlineData(11, "“Gate”: share made at least 60 % was not met in the only result so far. The same again.")]
+    public void One_result_is_spoken_of_as_one(int made, string why)
+    {
+        var said = Judged(0, Made(0, made, 20));
+        Assert.Equal((SuggestionKind.Hold, why), (said.Kind, said.Why));
+        Assert.Equal(
+            "“Gate”: fewer than 10 attempts so far (3), too few to judge. The same again.",
+            Judged(0, Made(0, 3, 3)).Why
+        );
+    }
+
     [Fact]
     public void Met_in_two_of_three_with_confidence_raises()
     {
